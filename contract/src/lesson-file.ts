@@ -1,0 +1,84 @@
+import { Type } from '@sinclair/typebox';
+import { DialMarkSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
+import { Exact, LongText, OneOf, SecondOfDaySchema, ShortText } from './shared.js';
+
+export const ItemIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
+
+export const LessonSettingsSchema = Exact({
+  readingOrder: OneOf(['hour-first', 'minute-first']),
+  betweenRule: OneOf(['passed', 'step-back', 'zone']),
+  pack: OneOf(['en-GB', 'en-US']),
+  separator: SeparatorSchema,
+  strictness: OneOf(['right-side', 'proportion', 'exact']),
+  wordsPerMinute: Type.Integer({ minimum: 60, maximum: 240 }),
+});
+
+const itemBase = { id: ItemIdSchema, timeSec: SecondOfDaySchema };
+
+export const ReadDialItemSchema = Exact({ kind: Type.Literal('read-dial'), ...itemBase });
+export const SetDialItemSchema = Exact({
+  kind: Type.Literal('set-dial'),
+  ...itemBase,
+  from: OneOf(['display', 'words']),
+  hands: OneOf(['geared', 'free']),
+});
+export const ItemSchema = Type.Union([ReadDialItemSchema, SetDialItemSchema]);
+
+const SayBeatSchema = Exact({ kind: Type.Literal('say'), text: LongText });
+const SetBeatSchema = Exact({
+  kind: Type.Literal('set'),
+  timeSec: SecondOfDaySchema,
+  display: OneOf(['full', 'empty', 'none']),
+  words: Type.Boolean(),
+  layers: Type.Optional(SomeLayersSchema),
+  text: LongText,
+});
+const SweepBeatSchema = Exact({
+  kind: Type.Literal('sweep'),
+  fromSec: SecondOfDaySchema,
+  toSec: SecondOfDaySchema,
+  turnSeconds: Type.Number({ minimum: 5, maximum: 120 }),
+  count: OneOf(['none', 'ones', 'fives', 'quarters']),
+  stops: Type.Array(Exact({ atSec: SecondOfDaySchema, prompt: ShortText }), { maxItems: 24 }),
+  text: LongText,
+});
+const MarkBeatSchema = Exact({
+  kind: Type.Literal('mark'),
+  marks: Type.Array(DialMarkSchema, { maxItems: 40 }),
+  text: LongText,
+  board: Type.Optional(ShortText),
+  write: Type.Optional(
+    Exact({
+      hour: Type.Optional(Type.String({ maxLength: 2 })),
+      minute: Type.Optional(Type.String({ maxLength: 2 })),
+      words: Type.Optional(Type.Array(ShortText, { maxItems: 6 })),
+    }),
+  ),
+});
+
+/** Beats that show something and ask nothing: all that a pupil's device plays by itself. */
+export const StageBeatSchema = Type.Union([SayBeatSchema, SetBeatSchema, SweepBeatSchema, MarkBeatSchema]);
+
+export const BeatSchema = Type.Union([
+  SayBeatSchema,
+  SetBeatSchema,
+  SweepBeatSchema,
+  MarkBeatSchema,
+  Exact({ kind: Type.Literal('worked-example'), timeSec: SecondOfDaySchema }),
+  Exact({ kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText }),
+  Exact({ kind: Type.Literal('think'), itemId: ItemIdSchema, seconds: Type.Integer({ minimum: 3, maximum: 300 }), text: LongText }),
+  Exact({ kind: Type.Literal('answer'), itemId: ItemIdSchema }),
+]);
+
+/** A lesson file, format version 1. */
+export const LessonSchema = Exact({
+  format: Type.Literal('zeitpunkt-lesson'),
+  formatVersion: Type.Literal(1),
+  title: ShortText,
+  goal: ShortText,
+  successCriteria: Type.Array(ShortText, { maxItems: 8 }),
+  targetMinutes: Type.Integer({ minimum: 1, maximum: 120 }),
+  settings: LessonSettingsSchema,
+  items: Type.Array(ItemSchema, { maxItems: 100 }),
+  beats: Type.Array(BeatSchema, { minItems: 1, maxItems: 300 }),
+});

@@ -1,0 +1,21 @@
+import { narrationMs } from '../lesson/settings.js';
+import { kindOf } from '../question-kinds/registry.js';
+import type { BeatKind } from './beat-kind.js';
+
+/** Asks an item; on devices it opens for responses. */
+export interface AskBeat {
+  readonly kind: 'ask';
+  readonly itemId: string;
+  readonly text: string;
+}
+
+export const askBeat: BeatKind<AskBeat> = {
+  name: 'Ask',
+  durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 2000,
+  narration: (beat) => beat.text,
+  at(before, beat, _elapsedMs, context) {
+    const item = context.itemOf(beat.itemId);
+    return kindOf(item).asked(before, item, context.settings);
+  },
+  motionMs: () => 0,
+};

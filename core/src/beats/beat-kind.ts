@@ -1,0 +1,26 @@
+import type { Item } from '../question-kinds/registry.js';
+import type { LessonSettings } from '../lesson/settings.js';
+import type { StageState } from '../scene/stage-state.js';
+
+/** What a beat may look up besides itself. `itemOf` throws LESSON_ITEM_UNKNOWN for an id the lesson does not hold. */
+export interface BeatContext {
+  readonly settings: LessonSettings;
+  itemOf(id: string): Item;
+}
+
+/**
+ * A kind of beat as a record of pure functions. The stage after a beat is `at` its duration; a beat never looks at the
+ * clock itself.
+ */
+export interface BeatKind<Beat> {
+  /** For lists: "Sweep". */
+  readonly name: string;
+  /** Planned length in milliseconds, 0 or more. */
+  durationMs(beat: Beat, context: BeatContext): number;
+  /** What the teacher says, as notes to read out; may be empty. */
+  narration(beat: Beat, context: BeatContext): string;
+  /** The stage at a moment of the beat. `elapsedMs` may exceed the duration: then the beat has settled. */
+  at(before: StageState, beat: Beat, elapsedMs: number, context: BeatContext): StageState;
+  /** How long the stage moves by itself, in milliseconds: an outlet draws frames only that long. 0 for still beats. */
+  motionMs(beat: Beat, context: BeatContext): number;
+}

@@ -1,0 +1,16 @@
+import { narrationMs } from '../lesson/settings.js';
+import type { BeatKind } from './beat-kind.js';
+
+/** Narration over whatever is shown. */
+export interface SayBeat {
+  readonly kind: 'say';
+  readonly text: string;
+}
+
+export const sayBeat: BeatKind<SayBeat> = {
+  name: 'Say',
+  durationMs: (beat, { settings }) => narrationMs(beat.text, settings),
+  narration: (beat) => beat.text,
+  at: (before) => ({ ...before, stem: null, countdown: null }),
+  motionMs: () => 0,
+};

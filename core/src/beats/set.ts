@@ -1,0 +1,53 @@
+import { gearedPose } from '../dial/pose.js';
+import { narrationMs } from '../lesson/settings.js';
+import type { DialLayers } from '../scene/dial-state.js';
+import { TEACHING_LAYERS } from '../scene/dial-state.js';
+import { minuteDigits } from '../time/display.js';
+import { hour12, minuteOfHour, toSecondOfDay } from '../time/second-of-day.js';
+import { say } from '../words/say.js';
+import { WORD_PACKS } from '../words/registry.js';
+import type { BeatKind } from './beat-kind.js';
+
+/** Puts dial, display and words to a time and clears what was marked before. */
+export interface SetBeat {
+  readonly kind: 'set';
+  readonly timeSec: number;
+  /** The display beside the dial: filled in, empty boxes, or none. */
+  readonly display: 'full' | 'empty' | 'none';
+  readonly words: boolean;
+  /** Layers that differ from the teaching dial. */
+  readonly layers?: Partial<DialLayers>;
+  readonly text: string;
+}
+
+/** One object for each layers object of a lesson file, so that outlets see an unchanged face as unchanged. */
+const merged = new WeakMap<Partial<DialLayers>, DialLayers>();
+
+function layersOf(partial: Partial<DialLayers> | undefined): DialLayers {
+  if (!partial) return TEACHING_LAYERS;
+  let layers = merged.get(partial);
+  if (!layers) merged.set(partial, (layers = { ...TEACHING_LAYERS, ...partial }));
+  return layers;
+}
+
+export const setBeat: BeatKind<SetBeat> = {
+  name: 'Set',
+  durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 1000,
+  narration: (beat) => beat.text,
+  at(_before, beat, _elapsedMs, { settings }) {
+    const time = toSecondOfDay(beat.timeSec);
+    const full = beat.display === 'full';
+    return {
+      dial: { pose: gearedPose(time), layers: layersOf(beat.layers), marks: [] },
+      display:
+        beat.display === 'none'
+          ? null
+          : { hour: full ? String(hour12(time)) : null, minute: full ? minuteDigits(minuteOfHour(time)) : null, separator: settings.separator },
+      words: beat.words ? say(time, WORD_PACKS[settings.pack]) : [],
+      board: [],
+      stem: null,
+      countdown: null,
+    };
+  },
+  motionMs: () => 0,
+};

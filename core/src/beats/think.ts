@@ -1,0 +1,24 @@
+import { kindOf } from '../question-kinds/registry.js';
+import type { BeatKind } from './beat-kind.js';
+
+/** Think time for an item that was asked; responses stay open. */
+export interface ThinkBeat {
+  readonly kind: 'think';
+  readonly itemId: string;
+  /** Planned think time in seconds, 3 to 300. */
+  readonly seconds: number;
+  readonly text: string;
+}
+
+export const thinkBeat: BeatKind<ThinkBeat> = {
+  name: 'Think',
+  durationMs: (beat) => beat.seconds * 1000,
+  narration: (beat) => beat.text,
+  at(before, beat, elapsedMs, context) {
+    const item = context.itemOf(beat.itemId);
+    const totalMs = beat.seconds * 1000;
+    const leftMs = Math.min(totalMs, Math.max(0, totalMs - elapsedMs));
+    return { ...kindOf(item).asked(before, item, context.settings), countdown: { totalMs, leftMs } };
+  },
+  motionMs: (beat) => beat.seconds * 1000,
+};

@@ -1,0 +1,53 @@
+/**
+ * Every error code of the product, with what it means. Codes are `AREA_REASON`; they last for ever: a code may be added,
+ * never renamed or reused. The server maps each to an HTTP status; `docs/error-codes.md` lists them for readers.
+ */
+export const ERROR_CODES = {
+  TIME_HOUR_RANGE: 'An hour lies outside 0 to 23.',
+  TIME_MINUTE_RANGE: 'A minute lies outside 0 to 59.',
+  TIME_SECOND_RANGE: 'A second of the day lies outside 0 to 86,399.',
+  LESSON_ITEM_UNKNOWN: 'A beat names an item that the lesson does not hold.',
+  LESSON_ITEM_TWICE: 'Two items of a lesson carry the same id.',
+  LESSON_BEAT_ORDER: 'A think or answer beat stands without its ask beat before it.',
+  LESSON_EMPTY: 'A lesson has no beats.',
+  LESSON_UNREADABLE: 'A lesson file does not follow its format.',
+  ROOM_POSITION_RANGE: 'A room was sent to a step that its lesson does not have.',
+  ROOM_NOT_RUNNING: 'A room was told to move before it began or after it ended.',
+  QUESTION_NOT_OPEN: 'A response came for a question that is not open.',
+  QUESTION_UNKNOWN: 'A response names a question that the lesson does not hold.',
+  RESPONSE_SHAPE: 'A response does not have the shape its question asks for.',
+  RESPONSE_ID_TAKEN: 'A response id was used before by another pupil or question.',
+  REQUEST_SHAPE: 'A request does not have the shape its route asks for.',
+  REQUEST_TOO_LARGE: 'A request body is larger than its route takes.',
+  REQUEST_MEDIA_TYPE: 'A request body is not JSON.',
+  REQUEST_ORIGIN: 'A change was asked for from a page of another site.',
+  REQUEST_RATE: 'Too many tries came from one place within a minute.',
+  NOT_FOUND: 'Nothing stands at this address.',
+  SIGN_IN_WRONG: 'The sign-in name or the password is wrong.',
+  SIGN_IN_NEEDED: 'The page needs a teacher who is signed in.',
+  SETUP_CODE_WRONG: 'The one-time set-up code is wrong.',
+  SETUP_DONE: 'The first teacher is set up already.',
+  ROOM_KEY_UNKNOWN: 'No open room has this key.',
+  NAME_TAKEN: 'A pupil of this name is in the room already.',
+  PUPIL_UNKNOWN: 'The class of this room has no such pupil.',
+  DESK_NOT_JOINED: 'This device has not joined a room, or was let out of it.',
+  SESSION_ID_TAKEN: 'A session id was used before.',
+  SOCKET_MESSAGE: 'A socket message could not be read.',
+  START_PORT_IN_USE: 'The port is used by another program.',
+  START_DATA_DIR: 'The data directory cannot be written.',
+  START_DATABASE_NEWER: 'The database was written by a newer version.',
+  INTERNAL: 'Something went wrong inside the program.',
+} as const;
+
+export type ErrorCode = keyof typeof ERROR_CODES;
+
+/** An error with a code from {@link ERROR_CODES} and one plain sentence that says what was expected and what came. */
+export class CoreError extends Error {
+  override readonly name = 'CoreError';
+  constructor(
+    readonly code: ErrorCode,
+    message: string,
+  ) {
+    super(message);
+  }
+}

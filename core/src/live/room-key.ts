@@ -1,0 +1,37 @@
+import type { Rng } from '../rehearsal/rng.js';
+
+/** The twelve pictures of which four in order make a room key. Their names can be typed and are spoken by screen readers. */
+export const KEY_PICTURES = ['boat', 'lamp', 'puffin', 'shell', 'fish', 'loaf', 'anchor', 'star', 'cloud', 'kite', 'sheep', 'drum'] as const;
+
+export type KeyPicture = (typeof KEY_PICTURES)[number];
+
+/** Four pictures in order; the same picture may come twice. 20,736 keys. */
+export type RoomKey = readonly [KeyPicture, KeyPicture, KeyPicture, KeyPicture];
+
+export const KEY_LENGTH = 4;
+
+/** A room key drawn at random. */
+export function drawRoomKey(rng: Rng): RoomKey {
+  const draw = () => KEY_PICTURES[Math.floor(rng() * KEY_PICTURES.length)]!;
+  return [draw(), draw(), draw(), draw()];
+}
+
+/** The key as one text, as it is stored and typed: "boat lamp puffin shell". */
+export function roomKeyText(key: RoomKey): string {
+  return key.join(' ');
+}
+
+/**
+ * Reads picture names as far as they are typed: capitals, commas and extra spaces do not matter, and the beginning of a
+ * name is enough where only one picture begins so.
+ * @returns the pictures recognised, and the first word that is no picture, or null
+ */
+export function readPictures(text: string): { readonly pictures: readonly KeyPicture[]; readonly unknown: string | null } {
+  const pictures: KeyPicture[] = [];
+  for (const word of text.toLowerCase().split(/[^a-z]+/).filter(Boolean)) {
+    const matches = KEY_PICTURES.filter((picture) => picture === word || (word.length >= 2 && picture.startsWith(word)));
+    if (matches.length !== 1) return { pictures, unknown: word };
+    pictures.push(matches[0]!);
+  }
+  return { pictures, unknown: null };
+}

@@ -1,0 +1,61 @@
+import type { DialMark, DialState } from './dial-state.js';
+import { dialFace, DIAL_EXTENT, FACE_RADIUS, ringNumber } from './dial-face.js';
+import { dialHands } from './dial-hands.js';
+import type { GroupNode, Scene, SceneNode } from './scene-node.js';
+import { arcPath, coordinate, pointAt, sectorPath } from './scene-node.js';
+
+/** A dial as one group about its own centre, placed and scaled by whoever lays out the scene. */
+export function dialGroup(dial: DialState, x: number, y: number, scale: number): GroupNode {
+  return {
+    type: 'group',
+    id: 'dial',
+    role: 'dial',
+    x,
+    y,
+    scale,
+    turnDeg: 0,
+    nodes: [...dialFace(dial.layers), ...shade(dial), ...dial.marks.flatMap(markBehind), ...dialHands(dial), ...dial.marks.flatMap(markOnRim)],
+  };
+}
+
+/** A scene that holds one dial and nothing else, square. */
+export function dialScene(dial: DialState): Scene {
+  const extent = dial.layers.minuteRing !== 'none' || dial.marks.some((mark) => mark.type === 'count') ? DIAL_EXTENT : FACE_RADIUS + 4;
+  return { width: extent * 2, height: extent * 2, nodes: [dialGroup(dial, extent, extent, 1)] };
+}
+
+function shade(dial: DialState): SceneNode[] {
+  if (!dial.layers.shaded || dial.pose.minuteDeg === 0) return [];
+  return [{ type: 'path', id: 'shade', d: sectorPath(0, dial.pose.minuteDeg, FACE_RADIUS - 1.2), fill: 'minute', opacity: 0.16 }];
+}
+
+function markBehind(mark: DialMark): SceneNode[] {
+  switch (mark.type) {
+    case 'numeral': {
+      const [cx, cy] = pointAt(mark.numeral * 30, 76);
+      return [{ type: 'circle', id: `mark-numeral-${mark.numeral}`, cx, cy, r: 13.5, fill: 'none', stroke: 'accent', strokeWidth: 3.6 }];
+    }
+    case 'ray': {
+      const [x, y] = pointAt(mark.deg, FACE_RADIUS - 2).map(coordinate);
+      return [{ type: 'path', id: `mark-ray-${mark.deg}`, d: `M0 0 L${x} ${y}`, fill: 'none', stroke: 'accent', strokeWidth: 3 }];
+    }
+    default:
+      return [];
+  }
+}
+
+/** A count round the dial: an arc on the rim and the numbers counted so far. */
+function markOnRim(mark: DialMark): SceneNode[] {
+  if (mark.type !== 'count' || mark.toMinute <= 0) return [];
+  const nodes: SceneNode[] = [
+    { type: 'path', id: 'count-arc', d: arcPath(0, mark.toMinute * 6, FACE_RADIUS + 1.5), fill: 'none', stroke: 'accent', strokeWidth: 4 },
+  ];
+  for (let minute: number = mark.by; minute <= mark.toMinute; minute += mark.by) {
+    // One by one there is no room for every number: the fives and the last one are written.
+    if (mark.by === 1 && minute % 5 !== 0 && minute !== Math.floor(mark.toMinute)) continue;
+    const [cx, cy] = pointAt(minute * 6, 111);
+    nodes.push({ type: 'circle', id: `count-plate-${minute}`, cx, cy, r: 8.6, fill: 'paper', stroke: 'accent', strokeWidth: 1.6 });
+    nodes.push(ringNumber(`count-${minute}`, minute, minute === 60 ? '00' : String(minute)));
+  }
+  return nodes;
+}

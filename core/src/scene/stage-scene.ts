@@ -1,0 +1,85 @@
+import { dialGroup } from './dial-scene.js';
+import type { Ink, Scene, SceneNode } from './scene-node.js';
+import type { DisplayState, StageState } from './stage-state.js';
+import { wrapText } from './wrap-text.js';
+
+const WIDTH = 1600;
+const HEIGHT = 900;
+/** Left edge and width of the column beside the dial. */
+const COLUMN_X = 950;
+const COLUMN_WIDTH = 590;
+
+/** The stage as one scene, 16 to 9: the dial large on the left, what is written about it on the right. */
+export function stageScene(state: StageState): Scene {
+  const nodes: SceneNode[] = [];
+  const alone = isDialAlone(state);
+  if (state.dial) nodes.push(dialGroup(state.dial, alone ? WIDTH / 2 : 460, HEIGHT / 2, 3.45));
+  let y = 90;
+  if (state.stem) y = paragraph(nodes, 'stem', state.stem, y, 52, 'ink', true) + 30;
+  if (state.display) y = display(nodes, state.display, y) + 50;
+  state.words.forEach((line, index) => {
+    y = paragraph(nodes, `words-${index}`, line, y + 8, index === 0 ? 60 : 44, index === 0 ? 'ink' : 'soft', index === 0) + 10;
+  });
+  if (state.board.length > 0) {
+    y = Math.max(y + 24, 90);
+    for (const [index, line] of state.board.entries()) {
+      const last = index === state.board.length - 1;
+      y = paragraph(nodes, `board-${index}`, line, y, 36, last ? 'ink' : 'soft', false) + 14;
+    }
+  }
+  if (state.countdown) countdown(nodes, state.countdown);
+  return { width: WIDTH, height: HEIGHT, nodes };
+}
+
+function isDialAlone(state: StageState): boolean {
+  return !state.stem && !state.display && !state.countdown && state.words.length === 0 && state.board.length === 0;
+}
+
+/** Adds a wrapped text from `top` down and returns the y below it. */
+function paragraph(nodes: SceneNode[], id: string, text: string, top: number, size: number, fill: Ink, bold: boolean): number {
+  const lines = wrapText(text, COLUMN_WIDTH, size * (bold ? 1.06 : 1));
+  lines.forEach((line, index) => {
+    nodes.push({ type: 'text', id: `${id}-${index}`, x: COLUMN_X, y: top + size * (0.6 + index * 1.22), text: line, size, bold, anchor: 'start', fill });
+  });
+  return top + size * 1.22 * lines.length;
+}
+
+function display(nodes: SceneNode[], state: DisplayState, top: number): number {
+  const height = 190;
+  const half = 250;
+  const middle = COLUMN_X + half + 30;
+  const boxes = [
+    { id: 'hour', x: COLUMN_X, text: state.hour, ink: 'hour' },
+    { id: 'minute', x: middle + 30, text: state.minute, ink: 'minute' },
+  ] as const;
+  for (const box of boxes) {
+    nodes.push({ type: 'path', id: `display-${box.id}-box`, d: boxPath(box.x, top, half, height, 20), fill: 'face', stroke: box.text === null ? 'soft' : 'ink', strokeWidth: 4 });
+    if (box.text !== null) {
+      nodes.push({ type: 'text', id: `display-${box.id}`, x: box.x + half / 2, y: top + height / 2, text: box.text, size: 140, bold: true, anchor: 'middle', fill: box.ink });
+    }
+  }
+  nodes.push({ type: 'text', id: 'display-separator', x: middle, y: top + height / 2 - 6, text: state.separator, size: 130, bold: true, anchor: 'middle', fill: 'ink' });
+  return top + height;
+}
+
+function boxPath(x: number, y: number, width: number, height: number, r: number): string {
+  const [right, bottom] = [x + width, y + height];
+  return `M${x + r} ${y} L${right - r} ${y} Q${right} ${y} ${right} ${y + r} L${right} ${bottom - r} Q${right} ${bottom} ${right - r} ${bottom} L${x + r} ${bottom} Q${x} ${bottom} ${x} ${bottom - r} L${x} ${y + r} Q${x} ${y} ${x + r} ${y} Z`;
+}
+
+/** Think time left: a thin line that shortens, and the whole seconds. */
+function countdown(nodes: SceneNode[], state: NonNullable<StageState['countdown']>): void {
+  const y = HEIGHT - 70;
+  const part = state.totalMs > 0 ? state.leftMs / state.totalMs : 0;
+  const bar = (id: string, width: number, stroke: Ink): SceneNode => ({
+    type: 'path',
+    id,
+    d: `M${COLUMN_X} ${y} L${(COLUMN_X + width).toFixed(1)} ${y}`,
+    fill: 'none',
+    stroke,
+    strokeWidth: 14,
+  });
+  nodes.push(bar('countdown-track', 480, 'faint'));
+  if (part > 0) nodes.push(bar('countdown-left', 480 * part, 'accent'));
+  nodes.push({ type: 'text', id: 'countdown-seconds', x: COLUMN_X + COLUMN_WIDTH, y, text: String(Math.ceil(state.leftMs / 1000)), size: 52, bold: true, anchor: 'end', fill: 'ink' });
+}

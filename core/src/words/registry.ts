@@ -1,0 +1,5 @@
+import { enGB, enUS } from './en.js';
+
+/** Every word pack by its id. */
+export const WORD_PACKS = { 'en-GB': enGB, 'en-US': enUS } as const;
+export type WordPackId = keyof typeof WORD_PACKS;

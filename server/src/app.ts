@@ -1,0 +1,80 @@
+import fastifyCompress from '@fastify/compress';
+import fastifyCookie from '@fastify/cookie';
+import fastifyRateLimit from '@fastify/rate-limit';
+import type { TypeBoxTypeProvider } from '@fastify/type-provider-typebox';
+import fastifyWebsocket from '@fastify/websocket';
+import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
+import type { Store } from './db/connection.js';
+import { teacherGuard } from './features/auth/guard.js';
+import { authPlugin } from './features/auth/plugin.js';
+import { classesPlugin } from './features/classes/plugin.js';
+import { insertClass, ownClass, pupilsOf } from './features/classes/queries.js';
+import { lessonsPlugin } from './features/lessons/plugin.js';
+import { ownLesson } from './features/lessons/queries.js';
+import { installStarterLessons } from './features/lessons/starter.js';
+import { deskFinder, deskRoutes } from './features/live/desk-routes.js';
+import { RoomDirectory } from './features/live/room-directory.js';
+import { sockets } from './features/live/sockets.js';
+import { teacherRoutes } from './features/live/teacher-routes.js';
+import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
+import { checkOrigin } from './http/origin-check.js';
+import { installProblems } from './http/problems.js';
+import { securityHeaders, webPages } from './http/web-pages.js';
+
+export interface AppOptions {
+  readonly store: Store;
+  readonly nowMs: () => number;
+  readonly setUpCode?: string | null;
+  /** Folder of the built web application; without it only the API is served. */
+  readonly webDir?: string;
+  readonly limits?: Partial<Limits>;
+  readonly logger?: FastifyServerOptions['logger'];
+}
+
+/** Builds the server without listening, so that tests can inject requests. */
+export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
+  const { store, nowMs } = options;
+  const limits = { ...DEFAULT_LIMITS, ...options.limits };
+  const app = Fastify({
+    logger: options.logger ?? false,
+    bodyLimit: limits.teacherBodyBytes,
+    // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
+    ajv: { customOptions: { coerceTypes: false, removeAdditional: false, allErrors: false } },
+  }).withTypeProvider<TypeBoxTypeProvider>();
+
+  installProblems(app);
+  await securityHeaders(app);
+  await app.register(fastifyCookie);
+  await app.register(fastifyCompress, { threshold: 1024 });
+  await app.register(fastifyRateLimit, { global: false });
+  app.addHook('onRequest', async (request) => checkOrigin(request));
+  await app.register(fastifyWebsocket, { options: { maxPayload: 4096 } });
+
+  const guard = teacherGuard(store.db, nowMs);
+  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: (classId) => pupilsOf(store.db, classId) });
+  const findDesk = deskFinder(rooms);
+
+  await app.register(authPlugin, {
+    store,
+    nowMs,
+    limits,
+    findTeacher: guard.find,
+    setUpCode: options.setUpCode ?? null,
+    equip: (teacherId, first) => {
+      insertClass(store.db, { teacherId, name: first.className, pupilNames: first.pupilNames, createdAtMs: nowMs() });
+      installStarterLessons(store.db, teacherId, nowMs());
+    },
+  });
+  await app.register(classesPlugin, { store, requireTeacher: guard.require });
+  await app.register(lessonsPlugin, { store, requireTeacher: guard.require });
+  await app.register(teacherRoutes, {
+    rooms,
+    requireTeacher: guard.require,
+    versionToTeach: (teacherId, lessonId, classId) =>
+      ownClass(store.db, teacherId, classId) && ownLesson(store.db, teacherId, lessonId)?.version,
+  });
+  await app.register(deskRoutes, { rooms, findDesk, limits });
+  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk });
+  if (options.webDir) await webPages(app, options.webDir);
+  return app;
+}

@@ -1,0 +1,30 @@
+import { CoreError } from '@zeitpunkt/core';
+import type { Teacher } from '@zeitpunkt/contract';
+import type { FastifyRequest } from 'fastify';
+import type { Db } from '../../db/connection.js';
+import { tokenHash } from '../../http/tokens.js';
+import { authQueries } from './queries.js';
+
+export const TEACHER_COOKIE = 'zp_teacher';
+
+/** The teacher who is signed in, or null. */
+export type FindTeacher = (request: FastifyRequest) => Teacher | null;
+
+/** The teacher who is signed in. @throws CoreError SIGN_IN_NEEDED */
+export type RequireTeacher = (request: FastifyRequest) => Teacher;
+
+export function teacherGuard(db: Db, nowMs: () => number): { find: FindTeacher; require: RequireTeacher } {
+  const queries = authQueries(db);
+  const find: FindTeacher = (request) => {
+    const token = request.cookies[TEACHER_COOKIE];
+    return (token && queries.teacherByToken(tokenHash(token), nowMs())) || null;
+  };
+  return {
+    find,
+    require: (request) => {
+      const teacher = find(request);
+      if (!teacher) throw new CoreError('SIGN_IN_NEEDED', 'Please sign in first.');
+      return teacher;
+    },
+  };
+}

@@ -1,0 +1,74 @@
+import { beatKindOf, currentItemId, kindOf, stageAt, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
+
+/** The room as a desk needs to know it. */
+export interface DeskRoom {
+  readonly lesson: PreparedLesson;
+  readonly room: RoomState;
+  readonly seq: number;
+  readonly className: string;
+}
+
+/**
+ * All that a pupil's device is told. This is the only place that decides it: before the reveal neither key, mark, wording
+ * nor anybody else's response is put in.
+ * @param latest the pupil's own latest response to an item, if there is one
+ */
+export function deskView(
+  { lesson, room, seq, className }: DeskRoom,
+  pupilName: string,
+  latest: (itemId: string) => MarkedResponse | undefined,
+  nowMs: number,
+): DeskView {
+  const itemId = currentItemId(room, lesson);
+  const view = { seq, phase: room.phase, pupilName, className, lessonTitle: lesson.lesson.title };
+  if (room.phase !== 'running') return { ...view, stage: null, question: null };
+  const elapsedMs = Math.max(0, nowMs - room.stepStartedAtMs);
+  if (itemId === null) return { ...view, stage: stageOf(lesson, room.step, elapsedMs), question: null };
+
+  const item = lesson.context.itemOf(itemId);
+  const kind = kindOf(item);
+  const own = latest(itemId);
+  const phase = room.questions[itemId] ?? 'closed';
+  const step = lesson.steps[room.step]!;
+  const countdown = step.beat.kind === 'think' && phase === 'open' ? stageAt(lesson, room.step, elapsedMs).countdown : null;
+  return {
+    ...view,
+    stage: null,
+    question: {
+      view: kind.viewOf(item, lesson.lesson.settings),
+      phase,
+      countdown,
+      given: own ? { attempt: own.attempt, response: own.response } : null,
+      reveal:
+        phase === 'revealed'
+          ? {
+              key: kind.keyOf(item),
+              stage: plain(kind.answered(step.before, item, lesson.lesson.settings)),
+              own: own ? { verdict: own.mark.verdict, sayToPupil: own.mark.sayToPupil } : null,
+            }
+          : null,
+    },
+  };
+}
+
+function stageOf(lesson: PreparedLesson, stepIndex: number, elapsedMs: number): DeskView['stage'] {
+  const { beat, before } = lesson.steps[stepIndex]!;
+  if (beat.kind === 'ask' || beat.kind === 'think' || beat.kind === 'answer') return null;
+  // The words the teacher says are the teacher's to say: the desk needs only what is seen.
+  const silent = plain({ ...beat, text: '' });
+  return {
+    before: plain(before),
+    beat: silent,
+    settings: lesson.lesson.settings,
+    elapsedMs,
+    motionMs: beatKindOf(beat).motionMs(beat, lesson.context),
+  };
+}
+
+/** The same data without `readonly`, as the contract's types have it. */
+function plain<T>(data: T): Writable<T> {
+  return data as Writable<T>;
+}
+
+type Writable<T> = T extends readonly (infer U)[] ? Writable<U>[] : T extends object ? { -readonly [K in keyof T]: Writable<T[K]> } : T;

@@ -1,0 +1,88 @@
+import { foreignKey, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { teacher } from '../auth/tables.js';
+import { pupil, schoolClass } from '../classes/tables.js';
+import { lessonVersion } from '../lessons/tables.js';
+
+/** One live run of a lesson with a class. */
+export const liveSession = sqliteTable(
+  'live_session',
+  {
+    id: text().primaryKey(),
+    teacherId: text('teacher_id')
+      .notNull()
+      .references(() => teacher.id, { onDelete: 'cascade' }),
+    classId: text('class_id')
+      .notNull()
+      .references(() => schoolClass.id, { onDelete: 'cascade' }),
+    lessonId: text('lesson_id').notNull(),
+    lessonVersion: integer('lesson_version').notNull(),
+    /** "boat lamp puffin shell" while the room is open; null once it has ended, so that the key is free again. */
+    roomKey: text('room_key').unique(),
+    /** RoomState of the core, as JSON. */
+    room: text().notNull(),
+    createdAtMs: integer('created_at_ms').notNull(),
+    endedAtMs: integer('ended_at_ms'),
+  },
+  (table) => [
+    index('live_session_teacher').on(table.teacherId, table.createdAtMs),
+    foreignKey({ columns: [table.lessonId, table.lessonVersion], foreignColumns: [lessonVersion.lessonId, lessonVersion.version] }),
+  ],
+);
+
+/** What a teacher told the room, in order. A command's id is there once: sent again it does nothing. */
+export const sessionEvent = sqliteTable(
+  'session_event',
+  {
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => liveSession.id, { onDelete: 'cascade' }),
+    /** Place in the session, from 1. */
+    seq: integer().notNull(),
+    commandId: text('command_id').notNull(),
+    command: text().notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (table) => [primaryKey({ columns: [table.sessionId, table.seq] }), uniqueIndex('session_event_command').on(table.sessionId, table.commandId)],
+);
+
+/** A pupil in a room. The device's cookie holds the token; the table only its SHA-256. */
+export const participant = sqliteTable(
+  'participant',
+  {
+    id: text().primaryKey(),
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => liveSession.id, { onDelete: 'cascade' }),
+    pupilId: text('pupil_id')
+      .notNull()
+      .references(() => pupil.id, { onDelete: 'cascade' }),
+    tokenHash: text('token_hash').notNull().unique(),
+    joinedAtMs: integer('joined_at_ms').notNull(),
+    /** When the teacher freed the name for another device; null while it is taken. */
+    releasedAtMs: integer('released_at_ms'),
+  },
+  (table) => [index('participant_session').on(table.sessionId)],
+);
+
+/** One attempt at an item. Never overwritten: a changed mind is another attempt. */
+export const response = sqliteTable(
+  'response',
+  {
+    id: text().primaryKey(),
+    sessionId: text('session_id')
+      .notNull()
+      .references(() => liveSession.id, { onDelete: 'cascade' }),
+    pupilId: text('pupil_id')
+      .notNull()
+      .references(() => pupil.id, { onDelete: 'cascade' }),
+    itemId: text('item_id').notNull(),
+    attempt: integer().notNull(),
+    /** The response as given, as JSON of its question kind. */
+    given: text().notNull(),
+    /** Mark of the core as JSON; corrections by the teacher stand beside it, never in it. */
+    mark: text().notNull(),
+    responseTimeMs: integer('response_time_ms').notNull(),
+    receivedAtMs: integer('received_at_ms').notNull(),
+  },
+  (table) => [uniqueIndex('response_attempt').on(table.sessionId, table.pupilId, table.itemId, table.attempt)],
+);

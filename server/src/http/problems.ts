@@ -1,0 +1,78 @@
+import { CoreError, ERROR_CODES, type ErrorCode } from '@zeitpunkt/core';
+import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import { whatIsWrong } from './what-is-wrong.js';
+
+/** HTTP status of every error code; a missing code does not compile. */
+export const STATUS_OF: Record<ErrorCode, number> = {
+  TIME_HOUR_RANGE: 400,
+  TIME_MINUTE_RANGE: 400,
+  TIME_SECOND_RANGE: 400,
+  LESSON_ITEM_UNKNOWN: 422,
+  LESSON_ITEM_TWICE: 422,
+  LESSON_BEAT_ORDER: 422,
+  LESSON_EMPTY: 422,
+  LESSON_UNREADABLE: 422,
+  ROOM_POSITION_RANGE: 400,
+  ROOM_NOT_RUNNING: 409,
+  QUESTION_NOT_OPEN: 409,
+  QUESTION_UNKNOWN: 404,
+  RESPONSE_SHAPE: 400,
+  RESPONSE_ID_TAKEN: 409,
+  REQUEST_SHAPE: 400,
+  REQUEST_TOO_LARGE: 413,
+  REQUEST_MEDIA_TYPE: 415,
+  REQUEST_ORIGIN: 403,
+  REQUEST_RATE: 429,
+  NOT_FOUND: 404,
+  SIGN_IN_WRONG: 401,
+  SIGN_IN_NEEDED: 401,
+  SETUP_CODE_WRONG: 403,
+  SETUP_DONE: 409,
+  ROOM_KEY_UNKNOWN: 404,
+  NAME_TAKEN: 409,
+  PUPIL_UNKNOWN: 404,
+  DESK_NOT_JOINED: 401,
+  SESSION_ID_TAKEN: 409,
+  SOCKET_MESSAGE: 400,
+  START_PORT_IN_USE: 500,
+  START_DATA_DIR: 500,
+  START_DATABASE_NEWER: 500,
+  INTERNAL: 500,
+};
+
+/** Sends a problem as RFC 9457 JSON. */
+function sendProblem(reply: FastifyReply, code: ErrorCode, detail: string): FastifyReply {
+  const status = STATUS_OF[code];
+  return reply
+    .code(status)
+    .type('application/problem+json')
+    .send(JSON.stringify({ type: `urn:zeitpunkt:problem:${code}`, title: ERROR_CODES[code], status, code, detail }));
+}
+
+/** Every error leaves the server as a problem with one plain sentence; what is not foreseen is logged and kept inside. */
+export function installProblems(app: FastifyInstance): void {
+  app.setErrorHandler((error: FastifyError | CoreError, request, reply) => {
+    const { code, detail } = problemOf(error, request.routeOptions.bodyLimit);
+    if (STATUS_OF[code] >= 500) request.log.error({ err: error }, 'request failed');
+    return sendProblem(reply, code, detail);
+  });
+  app.setNotFoundHandler((request, reply) => sendProblem(reply, 'NOT_FOUND', `There is nothing at ${request.url.split('?')[0]}.`));
+}
+
+function problemOf(error: FastifyError | CoreError, bodyLimit: number | undefined): { code: ErrorCode; detail: string } {
+  if (error instanceof CoreError) return { code: error.code, detail: error.message };
+  if (error.validation) {
+    return { code: 'REQUEST_SHAPE', detail: whatIsWrong(`The request’s ${error.validationContext ?? 'body'}`, error.validation) };
+  }
+  switch (error.code) {
+    case 'FST_ERR_CTP_BODY_TOO_LARGE':
+      return { code: 'REQUEST_TOO_LARGE', detail: `The request is too large: at most ${Math.floor((bodyLimit ?? 0) / 1024)} kB are taken here.` };
+    case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
+      return { code: 'REQUEST_MEDIA_TYPE', detail: 'The request’s body must be JSON with the content type application/json.' };
+    case 'FST_ERR_CTP_EMPTY_JSON_BODY':
+    case 'FST_ERR_CTP_INVALID_JSON_BODY':
+      return { code: 'REQUEST_SHAPE', detail: 'The request’s body is not readable JSON.' };
+  }
+  if (error.statusCode === 429) return { code: 'REQUEST_RATE', detail: 'Too many tries from here. Please wait a minute and try again.' };
+  return { code: 'INTERNAL', detail: 'Something went wrong on our side; the server’s log has the details. Nothing was lost: please try again.' };
+}

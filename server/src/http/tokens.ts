@@ -1,0 +1,14 @@
+import { createHash, randomBytes } from 'node:crypto';
+
+/** A secret for a cookie: 256 random bits as text. */
+export function newToken(): string {
+  return randomBytes(32).toString('base64url');
+}
+
+/** What the database keeps of a token, so that a copy of it opens nothing. */
+export function tokenHash(token: string): string {
+  return createHash('sha256').update(token).digest('base64url');
+}
+
+/** Cookies are for this server only, unreadable to scripts, and not sent along from other sites. */
+export const COOKIE = { path: '/', httpOnly: true, sameSite: 'strict' } as const;
