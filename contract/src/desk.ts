@@ -44,6 +44,8 @@ export const RevealSchema = Exact({
 export const DeskView = Exact({
   seq: Type.Integer({ minimum: 0 }),
   phase: OneOf(['lobby', 'running', 'ended']),
+  /** This device's place in the room: answers waiting on the device belong to it and to no other. */
+  participantId: Uuid,
   pupilName: ShortText,
   className: ShortText,
   lessonTitle: ShortText,

@@ -40,7 +40,7 @@ export {
 } from './scene/dial-state.js';
 export type { DisplayState, StageState } from './scene/stage-state.js';
 export { dialScene } from './scene/dial-scene.js';
-export { stageScene } from './scene/stage-scene.js';
+export { stageScene, type StageLayout } from './scene/stage-scene.js';
 export { describeDial, describeStage } from './scene/describe-stage.js';
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';

@@ -3,32 +3,48 @@ import type { Ink, Scene, SceneNode } from './scene-node.js';
 import type { DisplayState, StageState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
 
-const WIDTH = 1600;
-const HEIGHT = 900;
-/** Left edge and width of the column beside the dial. */
-const COLUMN_X = 950;
-const COLUMN_WIDTH = 590;
+/** How a stage is laid out, in scene units: where the dial stands and the column for what is written about it. */
+interface Layout {
+  readonly width: number;
+  readonly height: number;
+  readonly dialX: number;
+  readonly dialY: number;
+  readonly dialScale: number;
+  readonly columnX: number;
+  readonly columnY: number;
+  readonly columnWidth: number;
+}
 
-/** The stage as one scene, 16 to 9: the dial large on the left, what is written about it on the right. */
-export function stageScene(state: StageState): Scene {
+const LAYOUTS = {
+  /** 16 to 9, for sharing: the dial large on the left, the column on the right. */
+  wide: { width: 1600, height: 900, dialX: 460, dialY: 450, dialScale: 3.45, columnX: 950, columnY: 90, columnWidth: 590 },
+  /** For a phone held upright: the column under the dial. */
+  tall: { width: 760, height: 1280, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640 },
+} as const satisfies Record<string, Layout>;
+
+export type StageLayout = keyof typeof LAYOUTS;
+
+/** The stage as one scene. */
+export function stageScene(state: StageState, layout: StageLayout = 'wide'): Scene {
+  const place: Layout = LAYOUTS[layout];
   const nodes: SceneNode[] = [];
   const alone = isDialAlone(state);
-  if (state.dial) nodes.push(dialGroup(state.dial, alone ? WIDTH / 2 : 460, HEIGHT / 2, 3.45));
-  let y = 90;
-  if (state.stem) y = paragraph(nodes, 'stem', state.stem, y, 52, 'ink', true) + 30;
-  if (state.display) y = display(nodes, state.display, y) + 50;
+  if (state.dial) nodes.push(dialGroup(state.dial, alone ? place.width / 2 : place.dialX, place.dialY, place.dialScale));
+  let y = place.columnY;
+  if (state.stem) y = paragraph(nodes, place, 'stem', state.stem, y, 52, 'ink', true) + 30;
+  if (state.display) y = display(nodes, place, state.display, y) + 50;
   state.words.forEach((line, index) => {
-    y = paragraph(nodes, `words-${index}`, line, y + 8, index === 0 ? 60 : 44, index === 0 ? 'ink' : 'soft', index === 0) + 10;
+    y = paragraph(nodes, place, `words-${index}`, line, y + 8, index === 0 ? 60 : 44, index === 0 ? 'ink' : 'soft', index === 0) + 10;
   });
   if (state.board.length > 0) {
-    y = Math.max(y + 24, 90);
+    y += y > place.columnY ? 24 : 0;
     for (const [index, line] of state.board.entries()) {
       const last = index === state.board.length - 1;
-      y = paragraph(nodes, `board-${index}`, line, y, 36, last ? 'ink' : 'soft', false) + 14;
+      y = paragraph(nodes, place, `board-${index}`, line, y, 36, last ? 'ink' : 'soft', false) + 14;
     }
   }
-  if (state.countdown) countdown(nodes, state.countdown);
-  return { width: WIDTH, height: HEIGHT, nodes };
+  if (state.countdown) countdown(nodes, place, state.countdown);
+  return { width: place.width, height: place.height, nodes };
 }
 
 function isDialAlone(state: StageState): boolean {
@@ -36,20 +52,20 @@ function isDialAlone(state: StageState): boolean {
 }
 
 /** Adds a wrapped text from `top` down and returns the y below it. */
-function paragraph(nodes: SceneNode[], id: string, text: string, top: number, size: number, fill: Ink, bold: boolean): number {
-  const lines = wrapText(text, COLUMN_WIDTH, size * (bold ? 1.06 : 1));
+function paragraph(nodes: SceneNode[], place: Layout, id: string, text: string, top: number, size: number, fill: Ink, bold: boolean): number {
+  const lines = wrapText(text, place.columnWidth, size * (bold ? 1.06 : 1));
   lines.forEach((line, index) => {
-    nodes.push({ type: 'text', id: `${id}-${index}`, x: COLUMN_X, y: top + size * (0.6 + index * 1.22), text: line, size, bold, anchor: 'start', fill });
+    nodes.push({ type: 'text', id: `${id}-${index}`, x: place.columnX, y: top + size * (0.6 + index * 1.22), text: line, size, bold, anchor: 'start', fill });
   });
   return top + size * 1.22 * lines.length;
 }
 
-function display(nodes: SceneNode[], state: DisplayState, top: number): number {
+function display(nodes: SceneNode[], place: Layout, state: DisplayState, top: number): number {
   const height = 190;
   const half = 250;
-  const middle = COLUMN_X + half + 30;
+  const middle = place.columnX + half + 30;
   const boxes = [
-    { id: 'hour', x: COLUMN_X, text: state.hour, ink: 'hour' },
+    { id: 'hour', x: place.columnX, text: state.hour, ink: 'hour' },
     { id: 'minute', x: middle + 30, text: state.minute, ink: 'minute' },
   ] as const;
   for (const box of boxes) {
@@ -68,18 +84,18 @@ function boxPath(x: number, y: number, width: number, height: number, r: number)
 }
 
 /** Think time left: a thin line that shortens, and the whole seconds. */
-function countdown(nodes: SceneNode[], state: NonNullable<StageState['countdown']>): void {
-  const y = HEIGHT - 70;
+function countdown(nodes: SceneNode[], place: Layout, state: NonNullable<StageState['countdown']>): void {
+  const y = place.height - 70;
   const part = state.totalMs > 0 ? state.leftMs / state.totalMs : 0;
   const bar = (id: string, width: number, stroke: Ink): SceneNode => ({
     type: 'path',
     id,
-    d: `M${COLUMN_X} ${y} L${(COLUMN_X + width).toFixed(1)} ${y}`,
+    d: `M${place.columnX} ${y} L${(place.columnX + width).toFixed(1)} ${y}`,
     fill: 'none',
     stroke,
     strokeWidth: 14,
   });
   nodes.push(bar('countdown-track', 480, 'faint'));
   if (part > 0) nodes.push(bar('countdown-left', 480 * part, 'accent'));
-  nodes.push({ type: 'text', id: 'countdown-seconds', x: COLUMN_X + COLUMN_WIDTH, y, text: String(Math.ceil(state.leftMs / 1000)), size: 52, bold: true, anchor: 'end', fill: 'ink' });
+  nodes.push({ type: 'text', id: 'countdown-seconds', x: place.columnX + place.columnWidth, y, text: String(Math.ceil(state.leftMs / 1000)), size: 52, bold: true, anchor: 'end', fill: 'ink' });
 }

@@ -16,12 +16,12 @@ export interface DeskRoom {
  */
 export function deskView(
   { lesson, room, seq, className }: DeskRoom,
-  pupilName: string,
+  pupil: { readonly participantId: string; readonly pupilName: string },
   latest: (itemId: string) => MarkedResponse | undefined,
   nowMs: number,
 ): DeskView {
   const itemId = currentItemId(room, lesson);
-  const view = { seq, phase: room.phase, pupilName, className, lessonTitle: lesson.lesson.title };
+  const view = { seq, phase: room.phase, ...pupil, className, lessonTitle: lesson.lesson.title };
   if (room.phase !== 'running') return { ...view, stage: null, question: null };
   const elapsedMs = Math.max(0, nowMs - room.stepStartedAtMs);
   if (itemId === null) return { ...view, stage: stageOf(lesson, room.step, elapsedMs), question: null };

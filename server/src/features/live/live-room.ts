@@ -229,7 +229,7 @@ export class LiveRoom {
   deskView(participantId: string): DeskView {
     const { name, pupilId } = this.participants.get(participantId)!;
     const { lesson, room, seq, className } = this;
-    return deskView({ lesson, room, seq, className }, name, (itemId) => this.latest.get(`${pupilId} ${itemId}`), this.needs.nowMs());
+    return deskView({ lesson, room, seq, className }, { participantId, pupilName: name }, (itemId) => this.latest.get(`${pupilId} ${itemId}`), this.needs.nowMs());
   }
 
   // --- who listens ---

@@ -1,0 +1,103 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import { Router, RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { BEAT_KINDS, narrationAt, type Step } from '@zeitpunkt/core';
+import { everySecond } from '../../shared/every-second';
+import { Steering } from '../../shared/steering';
+import { liveActions, liveFeature } from '../../state/live';
+import { playOf } from '../../state/stage-play';
+import { StageView } from '../../ui/stage-view';
+import { KeyShow } from './key-show';
+import { Wall } from './wall';
+
+/** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
+@Component({
+  selector: 'zp-console',
+  imports: [KeyShow, MatButton, MatTooltip, RouterLink, StageView, Wall],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(document:keydown)': 'key($event)' },
+  templateUrl: './console.html',
+  styleUrl: './console.scss',
+})
+export class Console {
+  readonly id = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly router = inject(Router);
+  protected readonly steering = inject(Steering);
+  protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
+  protected readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
+  protected readonly itemId = this.store.selectSignal(liveFeature.selectItemId);
+  protected readonly lineOpen = this.store.selectSignal(liveFeature.selectLineOpen);
+  protected readonly problem = this.store.selectSignal(liveFeature.selectProblem);
+  protected readonly play = playOf(this.store);
+  private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
+  private readonly now = everySecond();
+  private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
+  private readonly ending = viewChild.required<ElementRef<HTMLDialogElement>>('ending');
+
+  protected readonly room = computed(() => this.detail()?.live.room);
+  protected readonly step = computed(() => this.prepared()?.steps[this.room()?.step ?? 0]);
+  protected readonly narration = computed(() => {
+    const [prepared, room] = [this.prepared(), this.room()];
+    return prepared && room ? narrationAt(prepared, room.step) : '';
+  });
+  protected readonly nextStep = computed(() => this.prepared()?.steps[(this.room()?.step ?? 0) + 1]);
+  protected readonly openItemId = computed(() => {
+    const id = this.itemId();
+    return id !== null && this.room()?.questions[id] === 'open' ? id : null;
+  });
+  protected readonly elapsedSec = computed(() => {
+    const begun = this.room()?.begunAtMs;
+    return begun === undefined || begun === null ? 0 : Math.max(0, Math.floor((this.now() - this.skewMs() - begun) / 1000));
+  });
+  /** Whole minutes behind the plan; ahead of it when negative. */
+  protected readonly behindMin = computed(() => Math.round((this.elapsedSec() - (this.step()?.startMs ?? 0) / 1000) / 60));
+
+  constructor() {
+    effect(() => this.store.dispatch(liveActions.open({ sessionId: this.id(), window: 'console' })));
+    inject(DestroyRef).onDestroy(() => this.store.dispatch(liveActions.close()));
+  }
+
+  protected key(event: KeyboardEvent): void {
+    if (this.help().nativeElement.open || this.ending().nativeElement.open) return;
+    if (this.steering.key(event)) return;
+    if (event.key === '?') this.help().nativeElement.showModal();
+    if (event.key === 'a') this.openAudience();
+  }
+
+  protected openAudience(): void {
+    // Named, so that pressing again brings the same window to the front.
+    window.open(`/audience/${this.id()}`, `audience-${this.id()}`, 'popup,width=1280,height=720');
+    // Space must go on with the lesson afterwards, not press this button once more.
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  }
+
+  protected release(participantId: string): void {
+    this.store.dispatch(liveActions.release({ sessionId: this.id(), participantId }));
+  }
+
+  protected closeAnswers(itemId: string): void {
+    this.steering.tell({ type: 'close', itemId });
+  }
+
+  protected end(): void {
+    this.ending().nativeElement.close();
+    this.steering.tell({ type: 'end' });
+  }
+
+  protected toReview(): void {
+    void this.router.navigate(['/review', this.id()]);
+  }
+
+  /** A step in a few words: what kind of beat, and where in a worked example. */
+  protected nameOf(step: Step): string {
+    const name = BEAT_KINDS[step.beat.kind].name;
+    return step.stepsOfBeat > 1 ? `Worked example, ${step.stepInBeat + 1} of ${step.stepsOfBeat}` : name;
+  }
+
+  protected clock(seconds: number): string {
+    return `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
+  }
+}

@@ -1,0 +1,34 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { ResponseView } from '../../question-views/response-view';
+import { wallGroups } from './wall-groups';
+
+/** Every pupil's answer as it comes: who is still thinking, what was given, and after the reveal what explains it. */
+@Component({
+  selector: 'zp-wall',
+  imports: [MatButton, ResponseView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './wall.html',
+  styleUrl: './wall.scss',
+})
+export class Wall {
+  readonly detail = input.required<SessionDetail>();
+  readonly itemId = input.required<string | null>();
+  readonly release = output<string>();
+
+  protected readonly participants = computed(() => this.detail().live.participants);
+  protected readonly missing = computed(() => {
+    const here = new Set(this.participants().map((one) => one.pupilId));
+    return this.detail()
+      .pupils.filter((pupil) => !here.has(pupil.id))
+      .map((pupil) => pupil.name)
+      .join(', ');
+  });
+  protected readonly phase = computed(() => this.detail().live.room.questions[this.itemId() ?? '']);
+  protected readonly groups = computed(() => {
+    const itemId = this.itemId();
+    return itemId === null ? [] : wallGroups(this.detail(), itemId, this.phase());
+  });
+  protected readonly answeredCount = computed(() => this.groups().reduce((sum, group) => sum + group.pupils.filter((one) => one.response).length, 0));
+}

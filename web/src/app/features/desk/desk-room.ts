@@ -1,0 +1,92 @@
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { beatKindOf } from '@zeitpunkt/core';
+import { StageView, type StagePlay } from '../../ui/stage-view';
+import { DeskQuestion } from './desk-question';
+import { DeskStore } from './desk-store';
+
+/** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
+@Component({
+  selector: 'zp-desk-room',
+  imports: [DeskQuestion, MatButton, StageView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (store.view(); as view) {
+      <header>
+        <strong>{{ view.pupilName }}</strong>
+        <span class="class">{{ view.className }}</span>
+        @if (!store.lineOpen()) {
+          <span class="line" role="status">Waiting for the line …</span>
+        }
+        <button mat-button type="button" (click)="leaving.showModal()">Leave</button>
+      </header>
+      <main>
+        @if (store.problem(); as problem) {
+          <p class="problem" role="alert">{{ problem }}</p>
+        }
+        @if (view.question; as question) {
+          <zp-desk-question [question]="question" />
+        } @else if (play(); as play) {
+          <h1 class="heard-only">{{ view.lessonTitle }}</h1>
+          <zp-stage class="stage" [class.tall]="tall()" [play]="play" [layout]="tall() ? 'tall' : 'wide'" />
+        } @else {
+          <div class="words">
+            @if (view.phase === 'ended') {
+              <h1>The lesson is over. See you next time!</h1>
+            } @else {
+              <h1>You are in, {{ view.pupilName }}.</h1>
+              <p>{{ view.lessonTitle }} begins soon.</p>
+            }
+          </div>
+        }
+      </main>
+      <dialog #leaving aria-labelledby="leave-title">
+        <h2 id="leave-title">Leave the room?</h2>
+        <p>You can come in again with the four pictures.</p>
+        <div class="choice">
+          <button mat-stroked-button type="button" class="big" (click)="leaving.close()">Stay</button>
+          <button mat-flat-button type="button" class="big" (click)="leaving.close(); store.leave()">Leave</button>
+        </div>
+      </dialog>
+    }
+  `,
+  styles: `
+    :host { display: flex; flex-direction: column; min-height: 100dvh; }
+    header { display: flex; align-items: center; gap: 0.75rem; padding: 0.25rem 1rem; border-bottom: 2px solid var(--ink); background: var(--sheet); }
+    header button { margin-left: auto; min-height: 48px; }
+    .class { color: var(--soft); }
+    .line { color: var(--wrong); }
+    main { flex: 1; display: grid; align-content: center; width: 100%; max-width: 1100px; margin: 0 auto; padding: 0.75rem; }
+    .stage { width: 100%; aspect-ratio: 16 / 9; max-height: calc(100dvh - 5rem); }
+    .stage.tall { aspect-ratio: 760 / 1280; max-height: calc(100dvh - 5.5rem); }
+    .words { padding: 2rem 1rem; text-align: center; font-size: 1.2rem; }
+    dialog { border: 2px solid var(--ink); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+    .choice { display: flex; gap: 0.75rem; margin-top: 1rem; }
+  `,
+})
+export class DeskRoom {
+  protected readonly store = inject(DeskStore);
+  private readonly upright = matchMedia('(max-aspect-ratio: 4/5)');
+  protected readonly tall = linkedSignal(() => this.upright.matches);
+
+  protected readonly play = computed<StagePlay | null>(() => {
+    const stage = this.store.view()?.stage;
+    if (!stage) return null;
+    const { before, beat, settings, elapsedMs, motionMs } = stage;
+    const context = { settings, itemOf: noItems };
+    return {
+      stateAt: (ms) => beatKindOf(beat).at(before, beat, ms, context),
+      motionMs,
+      beganAtMs: this.store.viewAtMs() - elapsedMs,
+    };
+  });
+
+  constructor() {
+    this.upright.addEventListener('change', (event) => this.tall.set(event.matches));
+  }
+}
+
+/** A beat that asks nothing looks up no items; the desk has none. */
+function noItems(id: string): never {
+  throw new Error(`The desk does not hold item ${id}.`);
+}

@@ -1,0 +1,156 @@
+import { computed, DestroyRef, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import type { DeskMessage, DeskView, ResponseKept } from '@zeitpunkt/contract';
+import type { Response } from '@zeitpunkt/core';
+import { v4 as uuid } from 'uuid';
+import isDeskMessage from '../../../generated/desk-message';
+import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { type Line, openLine } from '../../shared/line';
+import { Outbox, type Waiting } from './outbox';
+
+interface DeskState {
+  /** Asking whether this device is in a room, entering one, or in it. */
+  readonly phase: 'asking' | 'joining' | 'in';
+  readonly view: DeskView | null;
+  /** When the view came, on this device's clock. */
+  readonly viewAtMs: number;
+  readonly lineOpen: boolean;
+  /** Responses that the server does not have yet. */
+  readonly waiting: readonly Waiting[];
+  readonly problem: string | null;
+}
+
+const RETRY_MS = 1500;
+
+/** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
+export const DeskStore = signalStore(
+  withState<DeskState>({ phase: 'asking', view: null, viewAtMs: 0, lineOpen: false, waiting: [], problem: null }),
+  withComputed(({ view, waiting }) => ({
+    /** The pupil's latest response to the current question, whether it has arrived or not. */
+    given: computed<Response | null>(() => {
+      const question = view()?.question;
+      const own = waiting().filter(({ post }) => post.itemId === question?.view.itemId);
+      return own.at(-1)?.post.response ?? question?.given?.response ?? null;
+    }),
+    /** Whether that response is certain to be kept by the server, or still waits for the line. */
+    safety: computed<'none' | 'waiting' | 'kept'>(() => {
+      const question = view()?.question;
+      if (waiting().some(({ post }) => post.itemId === question?.view.itemId)) return 'waiting';
+      return question?.given ? 'kept' : 'none';
+    }),
+  })),
+  withMethods((store) => {
+    const outbox = new Outbox();
+    let line: Line | null = null;
+    let sending = false;
+    let timer = 0;
+
+    const show = (view: DeskView) => patchState(store, { phase: 'in', view, viewAtMs: Date.now(), problem: null });
+
+    const goOut = (problem: string | null) => {
+      line?.close();
+      line = null;
+      patchState(store, { phase: 'joining', view: null, waiting: [], problem });
+    };
+
+    const receive = (message: DeskMessage) => {
+      if (message.type === 'view') show(message.view);
+      else if (message.type === 'released') goOut('Your teacher has freed your name. Please come in again.');
+      else patchState(store, { problem: message.detail });
+    };
+
+    /** Sends what waits, oldest first; goes on trying while the line is lost. */
+    const send = async (): Promise<void> => {
+      if (sending) return;
+      sending = true;
+      clearTimeout(timer);
+      try {
+        for (let next = store.waiting()[0]; next; next = store.waiting()[0]) await sendOne(next);
+      } catch {
+        timer = window.setTimeout(() => void send(), RETRY_MS);
+      } finally {
+        sending = false;
+      }
+    };
+
+    /** @throws ApiProblem while the line is lost: the response stays in the outbox */
+    const sendOne = async ({ post }: Waiting): Promise<void> => {
+      let problem: string | null = null;
+      try {
+        const kept = await ask<ResponseKept>('POST', '/api/desk/responses', post);
+        const view = store.view();
+        if (view?.question?.view.itemId === post.itemId) {
+          patchState(store, { view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response } } } });
+        }
+      } catch (error) {
+        if (error instanceof ApiProblem && error.lineLost) throw error;
+        problem = sentenceOf(error); // refused for good: keeping it would block what comes after
+      }
+      await outbox.remove(post.id);
+      patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...(problem ? { problem } : {}) }));
+    };
+
+    const enter = async (view: DeskView) => {
+      show(view);
+      patchState(store, { waiting: await outbox.waitingFor(view.participantId) });
+      line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
+        message: receive,
+        open: (lineOpen) => {
+          patchState(store, { lineOpen });
+          if (lineOpen) void send();
+          else void look(); // perhaps not the line but the place is gone
+        },
+      });
+    };
+
+    /** Asks where this device stands: in a room, or not. */
+    const look = async (): Promise<void> => {
+      try {
+        const view = await ask<DeskView>('GET', '/api/desk');
+        if (store.phase() === 'in') show(view);
+        else await enter(view);
+      } catch (error) {
+        if (!(error instanceof ApiProblem)) throw error;
+        if (error.code === 'DESK_NOT_JOINED') return goOut(null);
+        if (store.phase() !== 'asking') return; // the line tries again by itself
+        patchState(store, { problem: error.message });
+        timer = window.setTimeout(() => void look(), RETRY_MS);
+      }
+    };
+
+    return {
+      look,
+      enter,
+
+      async answer(response: Response, responseTimeMs: number): Promise<void> {
+        const view = store.view();
+        if (!view?.question) return;
+        const post = { id: uuid(), itemId: view.question.view.itemId, response: { ...response }, responseTimeMs: Math.round(responseTimeMs) };
+        const waiting: Waiting = { participantId: view.participantId, post };
+        await outbox.put(waiting);
+        patchState(store, (state) => ({ waiting: [...state.waiting, waiting], problem: null }));
+        await send();
+      },
+
+      async leave(): Promise<void> {
+        try {
+          await ask('POST', '/api/desk/leave');
+          goOut(null);
+        } catch (error) {
+          patchState(store, { problem: sentenceOf(error) });
+        }
+      },
+
+      stop(): void {
+        clearTimeout(timer);
+        line?.close();
+      },
+    };
+  }),
+  withHooks({
+    onInit(store) {
+      void store.look();
+      inject(DestroyRef).onDestroy(() => store.stop());
+    },
+  }),
+);

@@ -1,0 +1,38 @@
+import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { authActions, authFeature } from '../../state/auth';
+
+/** The bar above the teacher's places. */
+@Component({
+  selector: 'zp-teacher-frame',
+  imports: [MatButton, RouterLink],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <header>
+      <a class="home" routerLink="/lessons"><img src="dial.svg" alt="" width="30" height="30" /> Zeitpunkt</a>
+      <ng-content select="[bar]" />
+      @if (teacher(); as teacher) {
+        <span class="who">{{ teacher.name }}</span>
+        <button mat-button type="button" (click)="signOut()">Sign out</button>
+      }
+    </header>
+    <main><ng-content /></main>
+  `,
+  styles: `
+    :host { display: block; min-height: 100%; }
+    header { display: flex; align-items: center; gap: 1rem; padding: 0.5rem 1.5rem; border-bottom: 2px solid var(--ink); background: var(--sheet); }
+    .home { display: flex; align-items: center; gap: 0.5rem; font-weight: 700; font-size: 1.15rem; text-decoration: none; }
+    .who { margin-left: auto; color: var(--soft); }
+    main { max-width: 1240px; margin: 0 auto; padding: 1.5rem; }
+  `,
+})
+export class TeacherFrame {
+  private readonly store = inject(Store);
+  protected readonly teacher = this.store.selectSignal(authFeature.selectTeacher);
+
+  protected signOut(): void {
+    this.store.dispatch(authActions.signOut());
+  }
+}

@@ -1,0 +1,43 @@
+import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
+import type { ClassSummary, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
+
+interface LessonsState {
+  readonly loading: boolean;
+  readonly problem: string | null;
+  readonly classes: readonly ClassSummary[];
+  readonly lessons: readonly LessonSummary[];
+  readonly sessions: readonly SessionSummary[];
+}
+
+/** What the lessons place shows: classes, lessons, and the runs of lessons. */
+export const LessonsStore = signalStore(
+  withState<LessonsState>({ loading: true, problem: null, classes: [], lessons: [], sessions: [] }),
+  withMethods((store) => ({
+    async load(): Promise<void> {
+      patchState(store, { loading: true, problem: null });
+      try {
+        const [classes, lessons, sessions] = await Promise.all([
+          ask<ClassSummary[]>('GET', '/api/classes'),
+          ask<LessonSummary[]>('GET', '/api/lessons'),
+          ask<SessionSummary[]>('GET', '/api/sessions'),
+        ]);
+        patchState(store, { classes, lessons, sessions, loading: false });
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error), loading: false });
+      }
+    },
+
+    /** Opens a room for a lesson; returns its id, or null with the reason in `problem`. */
+    async start(lessonId: string, classId: string): Promise<string | null> {
+      const id = crypto.randomUUID();
+      try {
+        await ask('POST', '/api/sessions', { id, lessonId, classId });
+        return id;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      }
+    },
+  })),
+);

@@ -1,0 +1,54 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { kindOf, misconceptionOf } from '@zeitpunkt/core';
+import { VERDICT_WORDS } from '../../shared/verdict-words';
+import { ResponseView } from '../../question-views/response-view';
+import type { ReviewCell } from './review-table';
+
+/** One answer as it was given, beside the right one, with what would explain it. */
+@Component({
+  selector: 'zp-response-card',
+  imports: [MatButton, ResponseView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (cell().last; as last) {
+      <h2>{{ cell().pupil.name }}, question {{ cell().question.number }}</h2>
+      <p class="verdict">{{ verdicts[last.mark.verdict].sign }} {{ verdicts[last.mark.verdict].words }}</p>
+      <div class="pair">
+        <figure>
+          <zp-response [response]="last.response" />
+          <figcaption>as given</figcaption>
+        </figure>
+        <figure>
+          <zp-response [response]="key()" />
+          <figcaption>right</figcaption>
+        </figure>
+      </div>
+      <p class="facts">Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{ cell().attempts.length > 1 ? ', changed ' + (cell().attempts.length - 1) + ' times' : '' }}.</p>
+      @for (idea of ideas(); track idea.name) {
+        <h3>{{ idea.name }}</h3>
+        <p>{{ idea.whatThePupilDoes }}</p>
+        <p class="facts">Next: {{ idea.nextMove }}</p>
+      }
+      <h3>What {{ cell().pupil.name }} read</h3>
+      <p>“{{ last.mark.sayToPupil }}”</p>
+      <button mat-stroked-button type="button" (click)="closed.emit()">Close</button>
+    }
+  `,
+  styles: `
+    :host { display: grid; gap: 0.6rem; padding: 1rem; border: 2px solid var(--ink); border-radius: 5px; background: var(--sheet); }
+    .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; }
+    figure { margin: 0; font-size: 1.2rem; }
+    figcaption { text-align: center; color: var(--soft); font-size: 0.95rem; }
+    h3 { font-size: 1rem; }
+    .facts { color: var(--soft); }
+    .verdict { font-weight: 700; }
+  `,
+})
+export class ResponseCard {
+  readonly cell = input.required<ReviewCell>();
+  readonly closed = output();
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly key = computed(() => kindOf(this.cell().question.item).keyOf(this.cell().question.item));
+  protected readonly ideas = computed(() => (this.cell().last?.mark.misconceptions ?? []).map(misconceptionOf));
+}

@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { toSignal } from '@angular/core/rxjs-interop';
+import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { Store } from '@ngrx/store';
+import { authActions, authFeature } from '../../state/auth';
+import { TeacherFrame } from '../frame/teacher-frame';
+
+const required = Validators.required;
+
+/** First run: the first teacher with the first class. Starter lessons come with it. */
+@Component({
+  selector: 'zp-set-up',
+  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatHint, MatLabel, MatInput, TeacherFrame],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-teacher-frame>
+      <form [formGroup]="form" (ngSubmit)="setUp()">
+        <h1>Set up Zeitpunkt</h1>
+        <p>
+          You are the first teacher on this machine. Everything stays on it. The rules of your school and the law where you teach
+          decide what may be kept about children: use display names only.
+        </p>
+        @if (auth().problem; as problem) {
+          <p class="problem" role="alert">{{ problem }}</p>
+        }
+        <mat-form-field appearance="outline">
+          <mat-label>Set-up code</mat-label>
+          <input matInput formControlName="code" autocomplete="off" inputmode="numeric" />
+          <mat-hint>Eight digits; they stand in the window where Zeitpunkt was started.</mat-hint>
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Your name, as pupils know it</mat-label>
+          <input matInput formControlName="name" autocomplete="name" />
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Sign-in name</mat-label>
+          <input matInput formControlName="signInName" autocomplete="username" autocapitalize="none" />
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Password</mat-label>
+          <input matInput type="password" formControlName="password" autocomplete="new-password" />
+          <mat-hint>At least 10 characters</mat-hint>
+          @if (form.controls.password.hasError('minlength')) {
+            <mat-error>At least 10 characters, please.</mat-error>
+          }
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Your class</mat-label>
+          <input matInput formControlName="className" autocomplete="off" />
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Pupils, one display name on each line</mat-label>
+          <textarea matInput formControlName="pupils" rows="8"></textarea>
+          <mat-hint>{{ names().length }} {{ names().length === 1 ? 'pupil' : 'pupils' }}</mat-hint>
+          @if (twice(); as name) {
+            <mat-error>{{ name }} stands there twice; pupils must be able to tell their names apart.</mat-error>
+          }
+        </mat-form-field>
+        <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">Start</button>
+      </form>
+    </zp-teacher-frame>
+  `,
+  styles: 'form { display: grid; gap: 1rem; max-width: 32rem; margin: 1rem auto; }',
+})
+export class SetUp {
+  private readonly store = inject(Store);
+  protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
+  protected readonly form = inject(NonNullableFormBuilder).group({
+    code: ['', required],
+    name: ['', required],
+    signInName: ['', required],
+    password: ['', [required, Validators.minLength(10)]],
+    className: ['', required],
+    pupils: ['', [required, (control: { value: string }) => (repeated(namesIn(control.value)) ? { twice: true } : null)]],
+  });
+  private readonly typed = toSignal(this.form.controls.pupils.valueChanges, { initialValue: '' });
+  protected readonly names = computed(() => namesIn(this.typed()));
+  protected readonly twice = computed(() => repeated(this.names()));
+
+  protected setUp(): void {
+    if (this.form.invalid) return this.form.markAllAsTouched();
+    const { pupils, ...form } = this.form.getRawValue();
+    this.store.dispatch(authActions.setUp({ form: { ...form, pupilNames: namesIn(pupils) } }));
+  }
+}
+
+function namesIn(text: string): string[] {
+  return text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
+}
+
+function repeated(names: readonly string[]): string | undefined {
+  return names.find((name, index) => names.indexOf(name) !== index);
+}

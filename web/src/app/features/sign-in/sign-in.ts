@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import { authActions, authFeature } from '../../state/auth';
+import { TeacherFrame } from '../frame/teacher-frame';
+
+/** A teacher signs in; a pupil who strays here finds the way to the desk. */
+@Component({
+  selector: 'zp-sign-in',
+  imports: [ReactiveFormsModule, MatButton, MatFormField, MatLabel, MatInput, RouterLink, TeacherFrame],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-teacher-frame>
+      <form [formGroup]="form" (ngSubmit)="signIn()">
+        <h1>Sign in to teach</h1>
+        @if (auth().problem; as problem) {
+          <p class="problem" role="alert">{{ problem }}</p>
+        }
+        <mat-form-field appearance="outline">
+          <mat-label>Sign-in name</mat-label>
+          <input matInput formControlName="signInName" autocomplete="username" autocapitalize="none" />
+        </mat-form-field>
+        <mat-form-field appearance="outline">
+          <mat-label>Password</mat-label>
+          <input matInput type="password" formControlName="password" autocomplete="current-password" />
+        </mat-form-field>
+        <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">Sign in</button>
+        <p class="aside">Are you a pupil? <a routerLink="/desk">Go to your desk</a></p>
+      </form>
+    </zp-teacher-frame>
+  `,
+  styles: `
+    form { display: grid; gap: 1rem; max-width: 24rem; margin: 3rem auto; }
+    .aside { color: var(--soft); }
+  `,
+})
+export class SignIn {
+  /** Where to go afterwards; from the address. */
+  readonly then = input<string>();
+  private readonly store = inject(Store);
+  protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
+  protected readonly form = inject(NonNullableFormBuilder).group({
+    signInName: ['', Validators.required],
+    password: ['', Validators.required],
+  });
+
+  protected signIn(): void {
+    if (this.form.invalid) return this.form.markAllAsTouched();
+    const then = this.then();
+    // Only a path of our own: an address with "//" would lead to another site.
+    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/lessons' }));
+  }
+}

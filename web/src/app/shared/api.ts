@@ -1,0 +1,51 @@
+import type { Problem } from '@zeitpunkt/contract';
+import type { Static } from '@sinclair/typebox';
+
+/** A request that the server refused or that did not reach it. The message is one plain sentence for the screen. */
+export class ApiProblem extends Error {
+  constructor(
+    readonly code: string,
+    message: string,
+  ) {
+    super(message);
+  }
+
+  /** Whether the server was not reached at all, so that trying again later may help. */
+  get lineLost(): boolean {
+    return this.code === 'LINE_LOST';
+  }
+}
+
+/**
+ * Asks the server. The server checks every reply against the contract before it leaves.
+ * @throws ApiProblem with the server's sentence, or LINE_LOST
+ */
+export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unknown): Promise<Reply> {
+  let reply: Response;
+  try {
+    reply = await fetch(url, {
+      method,
+      credentials: 'same-origin',
+      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    });
+  } catch {
+    throw new ApiProblem('LINE_LOST', 'The server cannot be reached just now.');
+  }
+  if (reply.status === 204) return undefined as Reply;
+  if (reply.ok) return (await reply.json()) as Reply;
+  throw await problemOf(reply);
+}
+
+async function problemOf(reply: Response): Promise<ApiProblem> {
+  if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
+    const problem = (await reply.json()) as Static<typeof Problem>;
+    return new ApiProblem(problem.code, problem.detail);
+  }
+  // Something between us and the server answered, a proxy while the server restarts for one.
+  return new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`);
+}
+
+/** The sentence of an error for the screen. */
+export function sentenceOf(error: unknown): string {
+  return error instanceof ApiProblem ? error.message : 'Something went wrong on this page. Please load it again.';
+}

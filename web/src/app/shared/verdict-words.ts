@@ -1,0 +1,19 @@
+import { misconceptionOf, type Mark, type Verdict } from '@zeitpunkt/core';
+
+/** How the teacher's places show each verdict: a sign that does not rely on colour, and words. */
+export const VERDICT_WORDS: Record<Verdict, { readonly sign: string; readonly words: string }> = {
+  right: { sign: '✓', words: 'right' },
+  'right-other-form': { sign: '✓', words: 'right, other form' },
+  partly: { sign: '◐', words: 'partly' },
+  'not-yet': { sign: '○', words: 'not yet' },
+  blank: { sign: '–', words: 'blank' },
+};
+
+export function isRight(mark: Pick<Mark, 'verdict'>): boolean {
+  return mark.verdict === 'right' || mark.verdict === 'right-other-form';
+}
+
+/** The misconceptions a mark is consistent with, by name: one response alone often fits several. */
+export function misconceptionNames(mark: Pick<Mark, 'misconceptions'>): string {
+  return mark.misconceptions.map((id) => misconceptionOf(id).name).join(' or ');
+}

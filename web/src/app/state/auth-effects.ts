@@ -1,0 +1,54 @@
+import { inject } from '@angular/core';
+import { Router } from '@angular/router';
+import { Actions, createEffect, ofType } from '@ngrx/effects';
+import type { Me } from '@zeitpunkt/contract';
+import { catchError, exhaustMap, from, map, of, switchMap, tap } from 'rxjs';
+import { ask, sentenceOf } from '../shared/api';
+import { authActions } from './auth';
+
+const failed = (error: unknown) => of(authActions.failed({ problem: sentenceOf(error) }));
+
+export const askWho = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(authActions.asked),
+      exhaustMap(() => from(ask<Me>('GET', '/api/me')).pipe(map((me) => authActions.told({ me })), catchError(failed))),
+    ),
+  { functional: true },
+);
+
+export const signIn = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(authActions.signIn),
+      exhaustMap(({ form, then }) => from(ask<Me>('POST', '/api/sign-in', form)).pipe(map((me) => authActions.signedIn({ me, then })), catchError(failed))),
+    ),
+  { functional: true },
+);
+
+export const setUp = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(authActions.setUp),
+      exhaustMap(({ form }) => from(ask<Me>('POST', '/api/set-up', form)).pipe(map((me) => authActions.signedIn({ me, then: '/lessons' })), catchError(failed))),
+    ),
+  { functional: true },
+);
+
+export const signOut = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(authActions.signOut),
+      switchMap(() => from(ask('POST', '/api/sign-out')).pipe(map(() => authActions.signedOut()), catchError(failed))),
+    ),
+  { functional: true },
+);
+
+export const goOn = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(authActions.signedIn, authActions.signedOut),
+      tap((action) => void router.navigateByUrl('then' in action ? action.then : '/sign-in')),
+    ),
+  { functional: true, dispatch: false },
+);

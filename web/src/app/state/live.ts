@@ -1,0 +1,114 @@
+import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
+import { applyCommand, currentItemId, prepareLesson, type RoomCommand } from '@zeitpunkt/core';
+import type { CommandDone, MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
+
+export type TeacherWindow = 'console' | 'audience';
+
+/** The live session that this window shows. */
+export interface LiveState {
+  readonly detail: SessionDetail | null;
+  /** This window's clock minus the server's, in milliseconds. */
+  readonly clockSkewMs: number;
+  readonly lineOpen: boolean;
+  /** Set when an event was missed, until the whole state has come. */
+  readonly missed: boolean;
+  /** Commands on their way. While more than one is, an answer to an earlier one is not shown: it would jump back. */
+  readonly pending: number;
+  readonly problem: string | null;
+}
+
+export const liveActions = createActionGroup({
+  source: 'Live',
+  events: {
+    Open: props<{ sessionId: string; window: TeacherWindow }>(),
+    Loaded: props<{ detail: SessionDetail; atMs: number }>(),
+    Message: props<{ message: TeacherMessage; atMs: number }>(),
+    Line: props<{ open: boolean }>(),
+    Command: props<{ sessionId: string; commandId: string; command: RoomCommand; atMs: number }>(),
+    'Command done': props<{ done: CommandDone }>(),
+    'Command failed': props<{ problem: string }>(),
+    Release: props<{ sessionId: string; participantId: string }>(),
+    Failed: props<{ problem: string }>(),
+    Close: emptyProps(),
+  },
+});
+
+const start: LiveState = { detail: null, clockSkewMs: 0, lineOpen: false, missed: false, pending: 0, problem: null };
+
+function withLive(state: LiveState, change: Partial<SessionDetail['live']>): LiveState {
+  return state.detail ? { ...state, detail: { ...state.detail, live: { ...state.detail.live, ...change } } } : state;
+}
+
+/** The state after a message. An event that does not follow the last one says that some were missed. */
+function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveState {
+  const live = state.detail?.live;
+  if (!live) return state;
+  if (message.type === 'state') {
+    return { ...withLive(state, message.live), clockSkewMs: atMs - message.live.nowMs, missed: false };
+  }
+  if (message.type === 'problem') return { ...state, problem: message.detail };
+  if (message.type === 'presence') {
+    const participants = live.participants.map((one) => (one.id === message.participantId ? { ...one, online: message.online } : one));
+    return withLive(state, { participants });
+  }
+  if (message.seq <= live.seq) return state;
+  if (message.seq > live.seq + 1) return { ...state, missed: true };
+  switch (message.type) {
+    case 'room':
+      return { ...withLive(state, { seq: message.seq, ...(state.pending > 1 ? {} : { room: message.room }) }), clockSkewMs: atMs - message.nowMs };
+    case 'joined':
+      return withLive(state, { seq: message.seq, participants: [...live.participants, message.participant] });
+    case 'released':
+      return withLive(state, { seq: message.seq, participants: live.participants.filter((one) => one.id !== message.participantId) });
+    case 'response':
+      return withLive(state, { seq: message.seq, responses: [...live.responses, message.response] });
+  }
+}
+
+/** Shows at once what a command will do; the server's answer then confirms or corrects it. */
+function foresee(state: LiveState, command: RoomCommand, atMs: number): LiveState {
+  if (!state.detail) return state;
+  try {
+    const room = applyCommand(state.detail.live.room, command, prepareLesson(state.detail.lesson), atMs - state.clockSkewMs);
+    return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room: { ...room, questions: { ...room.questions } } });
+  } catch {
+    return { ...state, pending: state.pending + 1 }; // not allowed here: the server's sentence will say why
+  }
+}
+
+export const liveFeature = createFeature({
+  name: 'live',
+  reducer: createReducer(
+    start,
+    on(liveActions.open, (): LiveState => start),
+    on(liveActions.loaded, (state, { detail, atMs }): LiveState => ({ ...state, detail, clockSkewMs: atMs - detail.live.nowMs, problem: null })),
+    on(liveActions.message, (state, { message, atMs }) => receive(state, message, atMs)),
+    on(liveActions.line, (state, { open }): LiveState => ({ ...state, lineOpen: open })),
+    on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
+    on(liveActions.commandDone, (state, { done }) => {
+      const settled = { ...state, pending: state.pending - 1 };
+      // A newer event may have come first; then it is right and this is late.
+      return settled.pending === 0 && done.seq >= (state.detail?.live.seq ?? 0) ? withLive(settled, { room: done.room }) : settled;
+    }),
+    on(liveActions.commandFailed, (state, { problem }): LiveState => ({ ...state, pending: state.pending - 1, problem })),
+    on(liveActions.failed, (state, { problem }): LiveState => ({ ...state, problem })),
+    on(liveActions.close, (): LiveState => start),
+  ),
+  extraSelectors: ({ selectDetail }) => {
+    const selectLesson = createSelector(selectDetail, (detail) => detail?.lesson);
+    const selectPrepared = createSelector(selectLesson, (lesson) => lesson && prepareLesson(lesson));
+    const selectItemId = createSelector(selectDetail, selectPrepared, (detail, prepared) =>
+      detail && prepared ? currentItemId(detail.live.room, prepared) : null,
+    );
+    return { selectPrepared, selectItemId };
+  },
+});
+
+/** The latest attempt of each pupil at an item, by pupil id. */
+export function latestByPupil(responses: readonly MarkedResponse[], itemId: string): Map<string, MarkedResponse> {
+  const latest = new Map<string, MarkedResponse>();
+  for (const response of responses) {
+    if (response.itemId === itemId && response.attempt > (latest.get(response.pupilId)?.attempt ?? 0)) latest.set(response.pupilId, response);
+  }
+  return latest;
+}
