@@ -1,3 +1,4 @@
+import type { MisconceptionId } from '@zeitpunkt/core';
 import { Type, type Static } from '@sinclair/typebox';
 import { ItemIdSchema } from './lesson-file.js';
 import { AtMs, Degrees, Exact, OneOf, Uuid } from './shared.js';
@@ -29,7 +30,7 @@ export const VerdictSchema = OneOf(['right', 'right-other-form', 'partly', 'not-
 export const MarkSchema = Exact({
   verdict: VerdictSchema,
   parts: Exact({ hour: Type.Boolean(), minute: Type.Boolean(), form: Type.Boolean() }),
-  misconceptions: Type.Array(Type.Unsafe<import('@zeitpunkt/core').MisconceptionId>(Type.String())),
+  misconceptions: Type.Array(Type.Unsafe<MisconceptionId>(Type.String())),
   sayToPupil: Type.String(),
 });
 

@@ -14,30 +14,13 @@ export {
   type SecondOfDay,
 } from './time/second-of-day.js';
 export { displayText, displayText24, minuteDigits, type DisplaySeparator } from './time/display.js';
-export {
-  gearedPose,
-  hourHandDeg,
-  minuteHandDeg,
-  turnDeg,
-  turnFree,
-  turnGeared,
-  wrapDeg,
-  type HandId,
-  type Pose,
-} from './dial/pose.js';
+export { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, turnFree, turnGeared, wrapDeg, type HandId, type Pose } from './dial/pose.js';
 export { coherenceOf, STRICTNESS, type Coherence, type Strictness } from './dial/coherence.js';
 export { describeHand, describePose } from './dial/describe-pose.js';
 export { bestWording, say } from './words/say.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
-export {
-  EMPTY_LAYERS,
-  PLAIN_LAYERS,
-  TEACHING_LAYERS,
-  type DialLayers,
-  type DialMark,
-  type DialState,
-} from './scene/dial-state.js';
+export { EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';
 export type { DisplayState, StageState } from './scene/stage-state.js';
 export { dialScene } from './scene/dial-scene.js';
 export { stageScene, type StageLayout } from './scene/stage-scene.js';
@@ -49,27 +32,12 @@ export { expandBeat, prepareLesson, type PreparedLesson, type Step } from './les
 export { motionMs, narrationAt, stageAt } from './lesson/player.js';
 export { BEAT_KINDS, beatKindOf, type Beat, type BeatKindId, type PlayBeat } from './beats/registry.js';
 export type { Mark, Verdict } from './question-kinds/question-kind.js';
-export {
-  kindOf,
-  QUESTION_KINDS,
-  type Item,
-  type ItemView,
-  type QuestionKindId,
-  type Response,
-} from './question-kinds/registry.js';
+export { kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from './question-kinds/registry.js';
 export type { ReadDialResponse, ReadDialView } from './question-kinds/read-dial/read-dial.js';
 export type { SetDialResponse, SetDialView } from './question-kinds/set-dial/set-dial.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
 export { applyCommand, currentItemId, NEW_ROOM, type QuestionPhase, type RoomCommand, type RoomState } from './live/room.js';
-export {
-  drawRoomKey,
-  KEY_LENGTH,
-  KEY_PICTURES,
-  readPictures,
-  roomKeyText,
-  type KeyPicture,
-  type RoomKey,
-} from './live/room-key.js';
+export { drawRoomKey, KEY_LENGTH, KEY_PICTURES, readPictures, roomKeyText, type KeyPicture, type RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
 export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil.js';

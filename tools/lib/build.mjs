@@ -5,11 +5,16 @@ const OURS = ['core/src', 'contract/src', 'tsconfig.base.json', 'package-lock.js
 
 /** Builds what is stale: the browser's validators, the server, the web application. */
 export async function build() {
-  await whenStale('validators', ['contract/src', 'tools/lib/validators.mjs', 'package-lock.json'], 'web/src/generated/desk-message.js', async () => {
-    say('Compiling validators for the browser …');
-    const { writeValidators } = await import('./validators.mjs');
-    await writeValidators();
-  });
+  await whenStale(
+    'validators',
+    ['contract/src', 'tools/lib/validators.mjs', 'package-lock.json'],
+    'web/src/generated/desk-message.js',
+    async () => {
+      say('Compiling validators for the browser …');
+      const { writeValidators } = await import('./validators.mjs');
+      await writeValidators();
+    },
+  );
   await whenStale('server', [...OURS, 'server/src'], 'server/dist/main.js', async () => {
     say('Building the server …');
     const { bundle } = await import('./bundle.mjs');

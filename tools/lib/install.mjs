@@ -12,7 +12,9 @@ export function install() {
     console.error(`Zeitpunkt needs Node 20.19 or newer; this is ${process.versions.node}.`);
     process.exit(1);
   }
-  const lock = createHash('sha256').update(readFileSync(join(ROOT, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(ROOT, 'package-lock.json')))
+    .digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   say('Installing packages (the first time takes a few minutes; SQLite may be compiled) …');
   must('Installing', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error']);

@@ -36,7 +36,8 @@ export const markBeat: BeatKind<MarkBeat> = {
   at(before, beat, elapsedMs, { settings }) {
     const counted = elapsedMs >= countMs(beat);
     const write = counted ? beat.write : undefined; // the result is written when the count has reached it
-    const display = write?.hour || write?.minute ? (before.display ?? { hour: null, minute: null, separator: settings.separator }) : before.display;
+    const display =
+      write?.hour || write?.minute ? (before.display ?? { hour: null, minute: null, separator: settings.separator }) : before.display;
     return {
       dial: before.dial && { ...before.dial, marks: beat.marks.map((mark) => grown(mark, elapsedMs)) },
       display: display && { ...display, hour: write?.hour ?? display.hour, minute: write?.minute ?? display.minute },

@@ -42,7 +42,11 @@ export const setBeat: BeatKind<SetBeat> = {
       display:
         beat.display === 'none'
           ? null
-          : { hour: full ? String(hour12(time)) : null, minute: full ? minuteDigits(minuteOfHour(time)) : null, separator: settings.separator },
+          : {
+              hour: full ? String(hour12(time)) : null,
+              minute: full ? minuteDigits(minuteOfHour(time)) : null,
+              separator: settings.separator,
+            },
       words: beat.words ? say(time, WORD_PACKS[settings.pack]) : [],
       board: [],
       stem: null,

@@ -44,7 +44,12 @@ function explainMinutes(at: SecondOfDay): PlayBeat[] {
   const minute = minuteOfHour(at);
   const digits = minuteDigits(minute);
   return [
-    { kind: 'mark', marks: [{ type: 'hand', hand: 'minute' }], text: 'Now the long hand: it tells the minutes.', board: 'Long hand: the minutes.' },
+    {
+      kind: 'mark',
+      marks: [{ type: 'hand', hand: 'minute' }],
+      text: 'Now the long hand: it tells the minutes.',
+      board: 'Long hand: the minutes.',
+    },
     {
       kind: 'mark',
       marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: 5 }],
@@ -62,7 +67,17 @@ function explainLeft(at: SecondOfDay): PlayBeat[] {
   const left = 60 - minute;
   const next = nextHour12(hour12(at));
   const text = `From the long hand on to the 12 are ${left} ${left === 1 ? 'minute' : 'minutes'}. Then it will be ${next} o’clock.`;
-  return [{ kind: 'mark', marks: [{ type: 'hand', hand: 'minute' }, { type: 'numeral', numeral: next }], text, board: `${left} left to ${next}.` }];
+  return [
+    {
+      kind: 'mark',
+      marks: [
+        { type: 'hand', hand: 'minute' },
+        { type: 'numeral', numeral: next },
+      ],
+      text,
+      board: `${left} left to ${next}.`,
+    },
+  ];
 }
 
 function explainWords(at: SecondOfDay, settings: LessonSettings): PlayBeat {

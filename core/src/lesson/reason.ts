@@ -10,9 +10,9 @@ export function hourReason(at: SecondOfDay, settings: LessonSettings): string {
   const next = nextHour12(hour);
   const after = hour === 12 ? ' After 12 the hours begin again at 1.' : '';
   const rule = {
-    passed: `It has passed ${hour} and not reached ${next} yet: the hour is ${hour}.`,
+    passed: `The short hand has passed ${hour} and not reached ${next} yet: the hour is ${hour}.`,
     'step-back': `Step back to the numeral before the short hand: the hour is ${hour}.`,
-    zone: `It stands in the zone that belongs to ${hour}, up to ${next}: the hour is ${hour}.`,
+    zone: `The short hand stands in the zone that belongs to ${hour}, up to ${next}: the hour is ${hour}.`,
   }[settings.betweenRule];
   return rule + after;
 }

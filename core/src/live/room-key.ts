@@ -1,7 +1,20 @@
 import type { Rng } from '../rehearsal/rng.js';
 
 /** The twelve pictures of which four in order make a room key. Their names can be typed and are spoken by screen readers. */
-export const KEY_PICTURES = ['boat', 'lamp', 'puffin', 'shell', 'fish', 'loaf', 'anchor', 'star', 'cloud', 'kite', 'sheep', 'drum'] as const;
+export const KEY_PICTURES = [
+  'boat',
+  'lamp',
+  'puffin',
+  'shell',
+  'fish',
+  'loaf',
+  'anchor',
+  'star',
+  'cloud',
+  'kite',
+  'sheep',
+  'drum',
+] as const;
 
 export type KeyPicture = (typeof KEY_PICTURES)[number];
 
@@ -28,7 +41,10 @@ export function roomKeyText(key: RoomKey): string {
  */
 export function readPictures(text: string): { readonly pictures: readonly KeyPicture[]; readonly unknown: string | null } {
   const pictures: KeyPicture[] = [];
-  for (const word of text.toLowerCase().split(/[^a-z]+/).filter(Boolean)) {
+  for (const word of text
+    .toLowerCase()
+    .split(/[^a-z]+/)
+    .filter(Boolean)) {
     const matches = KEY_PICTURES.filter((picture) => picture === word || (word.length >= 2 && picture.startsWith(word)));
     if (matches.length !== 1) return { pictures, unknown: word };
     pictures.push(matches[0]!);

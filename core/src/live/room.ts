@@ -75,7 +75,9 @@ function enterStep(room: RoomState, step: number, lesson: PreparedLesson, nowMs:
 }
 
 function closeAll(room: RoomState, except: string | null = null): RoomState {
-  const questions = Object.entries(room.questions).map(([id, phase]) => [id, phase === 'open' && id !== except ? 'closed' : phase] as const);
+  const questions = Object.entries(room.questions).map(
+    ([id, phase]) => [id, phase === 'open' && id !== except ? 'closed' : phase] as const,
+  );
   return { ...room, questions: Object.fromEntries(questions) };
 }
 

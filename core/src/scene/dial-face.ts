@@ -5,9 +5,11 @@ import { coordinate, pointAt, sectorPath } from './scene-node.js';
 /** Radius of the face in dial units; the minute ring stands outside it, up to {@link DIAL_EXTENT}. */
 export const FACE_RADIUS = 100;
 export const DIAL_EXTENT = 122;
+/** Where the numerals stand. */
+export const NUMERAL_RADIUS = 72;
 
-const NUMERAL_RADIUS = 76;
-const RING_RADIUS = 111;
+/** Where the minute numbers stand, outside the rim. */
+export const RING_RADIUS = 111;
 
 const faces = new WeakMap<DialLayers, readonly SceneNode[]>();
 
@@ -68,7 +70,7 @@ function numerals(layers: DialLayers): SceneNode[] {
     .filter((numeral) => numeral % shown === 0)
     .map((numeral) => {
       const [x, y] = pointAt(numeral * 30, NUMERAL_RADIUS);
-      return { type: 'text', id: `numeral-${numeral}`, x, y, text: String(numeral), size: 19, bold: true, anchor: 'middle', fill: 'ink' };
+      return { type: 'text', id: `numeral-${numeral}`, x, y, text: String(numeral), size: 18.5, bold: true, anchor: 'middle', fill: 'ink' };
     });
 }
 

@@ -2,10 +2,10 @@ import type { DialState } from './dial-state.js';
 import type { GroupNode, PathNode, SceneNode } from './scene-node.js';
 import { turnDeg } from '../dial/pose.js';
 
-// Both hands point to 12. They differ in length, width and tip: a broad leaf that ends at the numerals, and a slim bar
-// with an arrow that ends at the ticks.
+// Both hands point to 12. They differ in length, width and tip: a broad leaf that ends before the numerals, and a slim bar
+// with an arrow among the ticks. Where it crosses the numerals the bar thins, so that the numeral under it can be read.
 const HOUR_HAND = 'M-3.4 12 L-3.4 -22 Q-10 -34 0 -57 Q10 -34 3.4 -22 L3.4 12 Z';
-const MINUTE_HAND = 'M-2 15 L-2 -76 L-5.2 -76 L0 -91 L5.2 -76 L2 -76 L2 15 Z';
+const MINUTE_HAND = 'M-2.5 15 L-2.5 -56 L-0.9 -62 L-0.9 -82 L-5 -82 L0 -97 L5 -82 L0.9 -82 L0.9 -62 L2.5 -56 L2.5 15 Z';
 const HALO = 3.2;
 
 /** Below this angle between the hands the minute hand would hide the hour hand, in degrees. */
@@ -27,7 +27,14 @@ export function dialHands(dial: DialState): SceneNode[] {
   if (layers.minuteHand) {
     const ink = layers.handsAlike ? 'ink' : 'minute';
     const peek = overlap && layers.hourHand;
-    const shape: PathNode = { type: 'path', id: 'minute-shape', d: MINUTE_HAND, fill: peek ? 'none' : ink, stroke: ink, strokeWidth: peek ? 1.4 : 0 };
+    const shape: PathNode = {
+      type: 'path',
+      id: 'minute-shape',
+      d: MINUTE_HAND,
+      fill: peek ? 'none' : ink,
+      stroke: ink,
+      strokeWidth: peek ? 1.4 : 0,
+    };
     nodes.push(hand('minute', pose.minuteDeg, shape, marked('minute')));
   }
   if (nodes.length > 0) nodes.push({ type: 'circle', id: 'hub', cx: 0, cy: 0, r: 5, fill: 'ink' });
@@ -36,5 +43,14 @@ export function dialHands(dial: DialState): SceneNode[] {
 
 function hand(which: 'hour' | 'minute', turn: number, shape: PathNode, marked: boolean): GroupNode {
   const halo: PathNode = { type: 'path', id: `${which}-halo`, d: shape.d, fill: 'none', stroke: 'accent', strokeWidth: HALO * 2 };
-  return { type: 'group', id: `${which}-hand`, role: `${which}-hand`, x: 0, y: 0, scale: 1, turnDeg: turn, nodes: marked ? [halo, shape] : [shape] };
+  return {
+    type: 'group',
+    id: `${which}-hand`,
+    role: `${which}-hand`,
+    x: 0,
+    y: 0,
+    scale: 1,
+    turnDeg: turn,
+    nodes: marked ? [halo, shape] : [shape],
+  };
 }

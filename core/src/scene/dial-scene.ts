@@ -1,5 +1,5 @@
 import type { DialMark, DialState } from './dial-state.js';
-import { dialFace, DIAL_EXTENT, FACE_RADIUS, ringNumber } from './dial-face.js';
+import { dialFace, DIAL_EXTENT, FACE_RADIUS, NUMERAL_RADIUS, RING_RADIUS, ringNumber } from './dial-face.js';
 import { dialHands } from './dial-hands.js';
 import type { GroupNode, Scene, SceneNode } from './scene-node.js';
 import { arcPath, coordinate, pointAt, sectorPath } from './scene-node.js';
@@ -14,7 +14,13 @@ export function dialGroup(dial: DialState, x: number, y: number, scale: number):
     y,
     scale,
     turnDeg: 0,
-    nodes: [...dialFace(dial.layers), ...shade(dial), ...dial.marks.flatMap(markBehind), ...dialHands(dial), ...dial.marks.flatMap(markOnRim)],
+    nodes: [
+      ...dialFace(dial.layers),
+      ...shade(dial),
+      ...dial.marks.flatMap(markBehind),
+      ...dialHands(dial),
+      ...dial.marks.flatMap(markOnRim),
+    ],
   };
 }
 
@@ -32,7 +38,7 @@ function shade(dial: DialState): SceneNode[] {
 function markBehind(mark: DialMark): SceneNode[] {
   switch (mark.type) {
     case 'numeral': {
-      const [cx, cy] = pointAt(mark.numeral * 30, 76);
+      const [cx, cy] = pointAt(mark.numeral * 30, NUMERAL_RADIUS);
       return [{ type: 'circle', id: `mark-numeral-${mark.numeral}`, cx, cy, r: 13.5, fill: 'none', stroke: 'accent', strokeWidth: 3.6 }];
     }
     case 'ray': {
@@ -53,7 +59,7 @@ function markOnRim(mark: DialMark): SceneNode[] {
   for (let minute: number = mark.by; minute <= mark.toMinute; minute += mark.by) {
     // One by one there is no room for every number: the fives and the last one are written.
     if (mark.by === 1 && minute % 5 !== 0 && minute !== Math.floor(mark.toMinute)) continue;
-    const [cx, cy] = pointAt(minute * 6, 111);
+    const [cx, cy] = pointAt(minute * 6, RING_RADIUS);
     nodes.push({ type: 'circle', id: `count-plate-${minute}`, cx, cy, r: 8.6, fill: 'paper', stroke: 'accent', strokeWidth: 1.6 });
     nodes.push(ringNumber(`count-${minute}`, minute, minute === 60 ? '00' : String(minute)));
   }

@@ -22,6 +22,9 @@ const LAYOUTS = {
   tall: { width: 760, height: 1280, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640 },
 } as const satisfies Record<string, Layout>;
 
+/** Distance of two lines in parts of the font size. */
+const LINE_HEIGHT = 1.22;
+
 export type StageLayout = keyof typeof LAYOUTS;
 
 /** The stage as one scene. */
@@ -36,15 +39,25 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
   state.words.forEach((line, index) => {
     y = paragraph(nodes, place, `words-${index}`, line, y + 8, index === 0 ? 60 : 44, index === 0 ? 'ink' : 'soft', index === 0) + 10;
   });
-  if (state.board.length > 0) {
-    y += y > place.columnY ? 24 : 0;
-    for (const [index, line] of state.board.entries()) {
-      const last = index === state.board.length - 1;
-      y = paragraph(nodes, place, `board-${index}`, line, y, 36, last ? 'ink' : 'soft', false) + 14;
-    }
-  }
+  board(nodes, place, state.board, y > place.columnY ? y + 24 : y);
   if (state.countdown) countdown(nodes, place, state.countdown);
   return { width: place.width, height: place.height, nodes };
+}
+
+const BOARD_SIZE = 36;
+const BOARD_GAP = 14;
+
+/** The lines of the board; where they would run out of the stage, the oldest ones give way. */
+function board(nodes: SceneNode[], place: Layout, lines: readonly string[], top: number): void {
+  const heightOf = (line: string) => wrapText(line, place.columnWidth, BOARD_SIZE).length * BOARD_SIZE * LINE_HEIGHT + BOARD_GAP;
+  let room = place.height - 30 - top;
+  let first = lines.length;
+  while (first > 0 && room >= heightOf(lines[first - 1]!)) room -= heightOf(lines[--first]!);
+  let y = top;
+  for (const [index, line] of lines.entries()) {
+    if (index < first) continue;
+    y = paragraph(nodes, place, `board-${index}`, line, y, BOARD_SIZE, index === lines.length - 1 ? 'ink' : 'soft', false) + BOARD_GAP;
+  }
 }
 
 function isDialAlone(state: StageState): boolean {
@@ -52,12 +65,31 @@ function isDialAlone(state: StageState): boolean {
 }
 
 /** Adds a wrapped text from `top` down and returns the y below it. */
-function paragraph(nodes: SceneNode[], place: Layout, id: string, text: string, top: number, size: number, fill: Ink, bold: boolean): number {
+function paragraph(
+  nodes: SceneNode[],
+  place: Layout,
+  id: string,
+  text: string,
+  top: number,
+  size: number,
+  fill: Ink,
+  bold: boolean,
+): number {
   const lines = wrapText(text, place.columnWidth, size * (bold ? 1.06 : 1));
   lines.forEach((line, index) => {
-    nodes.push({ type: 'text', id: `${id}-${index}`, x: place.columnX, y: top + size * (0.6 + index * 1.22), text: line, size, bold, anchor: 'start', fill });
+    nodes.push({
+      type: 'text',
+      id: `${id}-${index}`,
+      x: place.columnX,
+      y: top + size * (0.6 + index * LINE_HEIGHT),
+      text: line,
+      size,
+      bold,
+      anchor: 'start',
+      fill,
+    });
   });
-  return top + size * 1.22 * lines.length;
+  return top + size * LINE_HEIGHT * lines.length;
 }
 
 function display(nodes: SceneNode[], place: Layout, state: DisplayState, top: number): number {
@@ -69,12 +101,39 @@ function display(nodes: SceneNode[], place: Layout, state: DisplayState, top: nu
     { id: 'minute', x: middle + 30, text: state.minute, ink: 'minute' },
   ] as const;
   for (const box of boxes) {
-    nodes.push({ type: 'path', id: `display-${box.id}-box`, d: boxPath(box.x, top, half, height, 20), fill: 'face', stroke: box.text === null ? 'soft' : 'ink', strokeWidth: 4 });
+    nodes.push({
+      type: 'path',
+      id: `display-${box.id}-box`,
+      d: boxPath(box.x, top, half, height, 20),
+      fill: 'face',
+      stroke: box.text === null ? 'soft' : 'ink',
+      strokeWidth: 4,
+    });
     if (box.text !== null) {
-      nodes.push({ type: 'text', id: `display-${box.id}`, x: box.x + half / 2, y: top + height / 2, text: box.text, size: 140, bold: true, anchor: 'middle', fill: box.ink });
+      nodes.push({
+        type: 'text',
+        id: `display-${box.id}`,
+        x: box.x + half / 2,
+        y: top + height / 2,
+        text: box.text,
+        size: 140,
+        bold: true,
+        anchor: 'middle',
+        fill: box.ink,
+      });
     }
   }
-  nodes.push({ type: 'text', id: 'display-separator', x: middle, y: top + height / 2 - 6, text: state.separator, size: 130, bold: true, anchor: 'middle', fill: 'ink' });
+  nodes.push({
+    type: 'text',
+    id: 'display-separator',
+    x: middle,
+    y: top + height / 2 - 6,
+    text: state.separator,
+    size: 130,
+    bold: true,
+    anchor: 'middle',
+    fill: 'ink',
+  });
   return top + height;
 }
 
@@ -97,5 +156,15 @@ function countdown(nodes: SceneNode[], place: Layout, state: NonNullable<StageSt
   });
   nodes.push(bar('countdown-track', 480, 'faint'));
   if (part > 0) nodes.push(bar('countdown-left', 480 * part, 'accent'));
-  nodes.push({ type: 'text', id: 'countdown-seconds', x: place.columnX + place.columnWidth, y, text: String(Math.ceil(state.leftMs / 1000)), size: 52, bold: true, anchor: 'end', fill: 'ink' });
+  nodes.push({
+    type: 'text',
+    id: 'countdown-seconds',
+    x: place.columnX + place.columnWidth,
+    y,
+    text: String(Math.ceil(state.leftMs / 1000)),
+    size: 52,
+    bold: true,
+    anchor: 'end',
+    fill: 'ink',
+  });
 }

@@ -55,6 +55,9 @@ function refuseNewer(sqlite: Database.Database, migrationsDir: string, file: str
   if (!hasTable) return;
   const { newest } = sqlite.prepare('SELECT max(created_at) AS newest FROM __drizzle_migrations').get() as { newest: number | null };
   if (newest !== null && newest > newestKnown) {
-    throw new CoreError('START_DATABASE_NEWER', `The database ${file} was written by a newer version of Zeitpunkt; start that version instead. Nothing was changed.`);
+    throw new CoreError(
+      'START_DATABASE_NEWER',
+      `The database ${file} was written by a newer version of Zeitpunkt; start that version instead. Nothing was changed.`,
+    );
   }
 }

@@ -37,9 +37,14 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
   const queries = authQueries(store.db);
   if (queries.anyTeacher()) return;
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password);
-  const weekAgoMs = nowMs - 7 * 24 * 3600 * 1000;
+  const weekAgoMs = new Date(nowMs - 7 * 24 * 3600 * 1000).setHours(9, 40, 0, 0); // the class meets in the morning
   const seeded = store.sqlite.transaction(() => {
-    const teacherId = queries.insertTeacher({ signInName: DEMO_SIGN_IN.signInName, name: 'Ms Odalys Fenn', passwordHash, createdAtMs: weekAgoMs });
+    const teacherId = queries.insertTeacher({
+      signInName: DEMO_SIGN_IN.signInName,
+      name: 'Ms Odalys Fenn',
+      passwordHash,
+      createdAtMs: weekAgoMs,
+    });
     const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
     return { teacherId, classId, lessonIds: installStarterLessons(store.db, teacherId, weekAgoMs) };
   })();
@@ -47,10 +52,7 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
 }
 
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */
-async function teachOnce(
-  store: Store,
-  taught: { teacherId: string; classId: string; lessonId: string; fromMs: number },
-): Promise<void> {
+async function teachOnce(store: Store, taught: { teacherId: string; classId: string; lessonId: string; fromMs: number }): Promise<void> {
   let clockMs = taught.fromMs;
   const rooms = new RoomDirectory({ store, nowMs: () => clockMs, pupilsOf: (classId) => pupilsOf(store.db, classId) });
   const room = rooms.open({ id: randomUUID(), lessonId: taught.lessonId, classId: taught.classId }, taught.teacherId, 1);
@@ -79,7 +81,10 @@ async function answerAll(
 ): Promise<number> {
   const item = room.lesson.context.itemOf(itemId);
   const given = inRoom
-    .map(({ pupil, participantId, rng }) => ({ participantId, ...simulateResponse(profileOf(pupil.name), item, room.lesson.lesson.settings, rng) }))
+    .map(({ pupil, participantId, rng }) => ({
+      participantId,
+      ...simulateResponse(profileOf(pupil.name), item, room.lesson.lesson.settings, rng),
+    }))
     .sort((a, b) => a.responseTimeMs - b.responseTimeMs);
   for (const { participantId, response, responseTimeMs } of given) {
     setClock(openedMs + responseTimeMs);

@@ -66,7 +66,10 @@ function problemOf(error: FastifyError | CoreError, bodyLimit: number | undefine
   }
   switch (error.code) {
     case 'FST_ERR_CTP_BODY_TOO_LARGE':
-      return { code: 'REQUEST_TOO_LARGE', detail: `The request is too large: at most ${Math.floor((bodyLimit ?? 0) / 1024)} kB are taken here.` };
+      return {
+        code: 'REQUEST_TOO_LARGE',
+        detail: `The request is too large: at most ${Math.floor((bodyLimit ?? 0) / 1024)} kB are taken here.`,
+      };
     case 'FST_ERR_CTP_INVALID_MEDIA_TYPE':
       return { code: 'REQUEST_MEDIA_TYPE', detail: 'The request’s body must be JSON with the content type application/json.' };
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
@@ -74,5 +77,8 @@ function problemOf(error: FastifyError | CoreError, bodyLimit: number | undefine
       return { code: 'REQUEST_SHAPE', detail: 'The request’s body is not readable JSON.' };
   }
   if (error.statusCode === 429) return { code: 'REQUEST_RATE', detail: 'Too many tries from here. Please wait a minute and try again.' };
-  return { code: 'INTERNAL', detail: 'Something went wrong on our side; the server’s log has the details. Nothing was lost: please try again.' };
+  return {
+    code: 'INTERNAL',
+    detail: 'Something went wrong on our side; the server’s log has the details. Nothing was lost: please try again.',
+  };
 }

@@ -1,7 +1,7 @@
 import { inject } from '@angular/core';
 import { type CanActivateFn, Router, type Routes } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
-import { provideStore, Store } from '@ngrx/store';
+import { provideState, Store } from '@ngrx/store';
 import { filter, map, take } from 'rxjs';
 import { authActions, authFeature } from './state/auth';
 import * as authEffects from './state/auth-effects';
@@ -18,7 +18,9 @@ const signedIn: CanActivateFn = (_route, target) => {
     take(1),
     map((auth) => {
       if (auth.teacher) return true;
-      return router.createUrlTree([auth.setUpNeeded ? '/set-up' : '/sign-in'], { queryParams: target.url === '/' ? {} : { then: target.url } });
+      return router.createUrlTree([auth.setUpNeeded ? '/set-up' : '/sign-in'], {
+        queryParams: target.url === '/' ? {} : { then: target.url },
+      });
     }),
   );
 };
@@ -26,18 +28,35 @@ const signedIn: CanActivateFn = (_route, target) => {
 export const teacherRoutes: Routes = [
   {
     path: '',
-    providers: [
-      provideStore({ [authFeature.name]: authFeature.reducer, [liveFeature.name]: liveFeature.reducer }),
-      provideEffects(authEffects, liveEffects),
-    ],
+    providers: [provideState(authFeature), provideState(liveFeature), provideEffects(authEffects, liveEffects)],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'lessons' },
       { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./features/sign-in/sign-in').then((file) => file.SignIn) },
       { path: 'set-up', title: 'Set up', loadComponent: () => import('./features/set-up/set-up').then((file) => file.SetUp) },
-      { path: 'lessons', title: 'Lessons', canActivate: [signedIn], loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons) },
-      { path: 'console/:id', title: 'Console', canActivate: [signedIn], loadComponent: () => import('./features/console/console').then((file) => file.Console) },
-      { path: 'audience/:id', title: 'Stage', canActivate: [signedIn], loadComponent: () => import('./features/audience/audience').then((file) => file.Audience) },
-      { path: 'review/:id', title: 'Review', canActivate: [signedIn], loadComponent: () => import('./features/review/review').then((file) => file.Review) },
+      {
+        path: 'lessons',
+        title: 'Lessons',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons),
+      },
+      {
+        path: 'console/:id',
+        title: 'Console',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/console/console').then((file) => file.Console),
+      },
+      {
+        path: 'audience/:id',
+        title: 'Stage',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/audience/audience').then((file) => file.Audience),
+      },
+      {
+        path: 'review/:id',
+        title: 'Review',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/review/review').then((file) => file.Review),
+      },
     ],
   },
   { path: '**', redirectTo: '' },

@@ -50,7 +50,12 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
 
   mark(item, response, settings): Mark {
     if (response.hour === '' && response.minute === '') {
-      return { verdict: 'blank', parts: { hour: false, minute: false, form: false }, misconceptions: [], sayToPupil: 'Next time, have a go: a guess helps too.' };
+      return {
+        verdict: 'blank',
+        parts: { hour: false, minute: false, form: false },
+        misconceptions: [],
+        sayToPupil: 'Next time, have a go: a guess helps too.',
+      };
     }
     const at = toSecondOfDay(item.timeSec);
     const hour = Number(response.hour || NaN);

@@ -14,15 +14,11 @@ export const lessonsPlugin: FastifyPluginAsyncTypebox<{ store: Store; requireTea
     lessonsOf(db, options.requireTeacher(request).id).map((row) => summary(row.id, JSON.parse(row.file) as Lesson)),
   );
 
-  app.get(
-    '/api/lessons/:id',
-    { schema: { params: Type.Object({ id: Type.String() }), response: { 200: LessonDetail } } },
-    (request) => {
-      const row = ownLesson(db, options.requireTeacher(request).id, request.params.id);
-      if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
-      return { id: row.id, version: row.version, lesson: JSON.parse(row.file) as LessonDetail['lesson'] };
-    },
-  );
+  app.get('/api/lessons/:id', { schema: { params: Type.Object({ id: Type.String() }), response: { 200: LessonDetail } } }, (request) => {
+    const row = ownLesson(db, options.requireTeacher(request).id, request.params.id);
+    if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
+    return { id: row.id, version: row.version, lesson: JSON.parse(row.file) as LessonDetail['lesson'] };
+  });
 };
 
 function summary(id: string, lesson: Lesson) {

@@ -41,6 +41,8 @@ export function lessonFile(db: Db, lessonId: string, version: number): Lesson {
 export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number; createdAtMs: number }): string {
   const id = randomUUID();
   db.insert(lesson).values({ id, teacherId: row.teacherId, version: 1, place: row.place }).run();
-  db.insert(lessonVersion).values({ lessonId: id, version: 1, file: JSON.stringify(row.file), createdAtMs: row.createdAtMs }).run();
+  db.insert(lessonVersion)
+    .values({ lessonId: id, version: 1, file: JSON.stringify(row.file), createdAtMs: row.createdAtMs })
+    .run();
   return id;
 }

@@ -47,19 +47,27 @@ export const deskRoutes: FastifyPluginAsyncTypebox<DeskRoutesOptions> = async (a
   const rateLimit = { max: limits.joinPerMinute, timeWindow: '1 minute' };
   const bodyLimit = limits.deskBodyBytes;
 
-  app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit, config: { rateLimit } }, (request) => {
-    const room = rooms.byKey(request.body.roomKey);
-    return { className: room.className, pupils: room.pupilsNotIn() };
-  });
+  app.post(
+    '/api/desk/room',
+    { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit, config: { rateLimit } },
+    (request) => {
+      const room = rooms.byKey(request.body.roomKey);
+      return { className: room.className, pupils: room.pupilsNotIn() };
+    },
+  );
 
-  app.post('/api/desk/join', { schema: { body: Join, response: { 200: DeskView } }, bodyLimit, config: { rateLimit } }, (request, reply) => {
-    const { joinId, roomKey, pupilId } = request.body;
-    const room = rooms.byKey(roomKey);
-    const token = newToken();
-    room.join(joinId, pupilId, tokenHash(token));
-    reply.setCookie(DESK_COOKIE, token, { ...COOKIE, maxAge: DESK_SECONDS });
-    return room.deskView(joinId);
-  });
+  app.post(
+    '/api/desk/join',
+    { schema: { body: Join, response: { 200: DeskView } }, bodyLimit, config: { rateLimit } },
+    (request, reply) => {
+      const { joinId, roomKey, pupilId } = request.body;
+      const room = rooms.byKey(roomKey);
+      const token = newToken();
+      room.join(joinId, pupilId, tokenHash(token));
+      reply.setCookie(DESK_COOKIE, token, { ...COOKIE, maxAge: DESK_SECONDS });
+      return room.deskView(joinId);
+    },
+  );
 
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
     const { room, participantId } = findDesk(request);

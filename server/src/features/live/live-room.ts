@@ -113,7 +113,13 @@ export class LiveRoom {
         const endedAtMs = next.phase === 'ended' ? atMs : null;
         transact(() => {
           queries.saveRoom(this.id, next, endedAtMs);
-          queries.insertEvent({ sessionId: this.id, seq: queries.eventCount(this.id) + 1, commandId, command: JSON.stringify(command), atMs });
+          queries.insertEvent({
+            sessionId: this.id,
+            seq: queries.eventCount(this.id) + 1,
+            commandId,
+            command: JSON.stringify(command),
+            atMs,
+          });
         });
         this.room = next;
         this.endedAtMs = endedAtMs;
@@ -184,7 +190,14 @@ export class LiveRoom {
       throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or ask your teacher to free it.`);
     }
     const joinedAtMs = this.needs.nowMs();
-    this.needs.queries.insertParticipant({ id: participantId, sessionId: this.id, pupilId, tokenHash: hashOfToken, joinedAtMs, releasedAtMs: null });
+    this.needs.queries.insertParticipant({
+      id: participantId,
+      sessionId: this.id,
+      pupilId,
+      tokenHash: hashOfToken,
+      joinedAtMs,
+      releasedAtMs: null,
+    });
     const joined: Participant = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false };
     this.participants.set(participantId, joined);
     this.seq += 1;
@@ -214,7 +227,9 @@ export class LiveRoom {
     const marked = this.mark(pupilId, post);
     const { response, mark, ...rest } = marked;
     const kept = this.needs
-      .commit(() => this.needs.queries.insertResponse({ ...rest, sessionId: this.id, given: JSON.stringify(response), mark: JSON.stringify(mark) }))
+      .commit(() =>
+        this.needs.queries.insertResponse({ ...rest, sessionId: this.id, given: JSON.stringify(response), mark: JSON.stringify(mark) }),
+      )
       .then(() => {
         this.remember(marked);
         this.seq += 1;
@@ -229,7 +244,12 @@ export class LiveRoom {
   deskView(participantId: string): DeskView {
     const { name, pupilId } = this.participants.get(participantId)!;
     const { lesson, room, seq, className } = this;
-    return deskView({ lesson, room, seq, className }, { participantId, pupilName: name }, (itemId) => this.latest.get(`${pupilId} ${itemId}`), this.needs.nowMs());
+    return deskView(
+      { lesson, room, seq, className },
+      { participantId, pupilName: name },
+      (itemId) => this.latest.get(`${pupilId} ${itemId}`),
+      this.needs.nowMs(),
+    );
   }
 
   // --- who listens ---

@@ -11,10 +11,7 @@ export function liveQueries(db: Db) {
     .select({ session: liveSession, className: schoolClass.name, file: lessonVersion.file })
     .from(liveSession)
     .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
-    .innerJoin(
-      lessonVersion,
-      and(eq(lessonVersion.lessonId, liveSession.lessonId), eq(lessonVersion.version, liveSession.lessonVersion)),
-    );
+    .innerJoin(lessonVersion, and(eq(lessonVersion.lessonId, liveSession.lessonId), eq(lessonVersion.version, liveSession.lessonVersion)));
   const insertResponse = db
     .insert(response)
     .values(placeholders(['id', 'sessionId', 'pupilId', 'itemId', 'attempt', 'given', 'mark', 'responseTimeMs', 'receivedAtMs']))
@@ -23,7 +20,8 @@ export function liveQueries(db: Db) {
   return {
     session: (id: string) => sessionRow.where(eq(liveSession.id, id)).get(),
 
-    sessionIdByKey: (roomKey: string) => db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
+    sessionIdByKey: (roomKey: string) =>
+      db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
 
     sessionsOf: (teacherId: string) =>
       db

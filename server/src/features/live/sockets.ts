@@ -32,11 +32,7 @@ export const sockets: FastifyPluginAsyncTypebox<SocketOptions> = async (app, { r
     (socket, request) => {
       const room = ofTeacher(request);
       const window = (request.query as { window: 'console' | 'audience' }).window;
-      serve(
-        socket,
-        () => socket.send(JSON.stringify({ type: 'state', live: room.live(window) })),
-        room.listen(window, socket),
-      );
+      serve(socket, () => socket.send(JSON.stringify({ type: 'state', live: room.live(window) })), room.listen(window, socket));
     },
   );
 

@@ -42,7 +42,10 @@ export const sessionEvent = sqliteTable(
     command: text().notNull(),
     atMs: integer('at_ms').notNull(),
   },
-  (table) => [primaryKey({ columns: [table.sessionId, table.seq] }), uniqueIndex('session_event_command').on(table.sessionId, table.commandId)],
+  (table) => [
+    primaryKey({ columns: [table.sessionId, table.seq] }),
+    uniqueIndex('session_event_command').on(table.sessionId, table.commandId),
+  ],
 );
 
 /** A pupil in a room. The device's cookie holds the token; the table only its SHA-256. */

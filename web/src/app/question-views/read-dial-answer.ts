@@ -1,4 +1,14 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, linkedSignal, output, signal, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  input,
+  linkedSignal,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { describeDial, dialScene, type ReadDialView, type Response } from '@zeitpunkt/core';
 import { SceneView } from '../ui/scene-view';
@@ -56,7 +66,8 @@ export class ReadDialAnswer implements AnswerView<ReadDialView> {
   readonly answered = output<Response>();
   protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
   protected readonly box = signal<Box>('hour');
-  private readonly boxes = { hour: viewChild.required<ElementRef<HTMLInputElement>>('hour'), minute: viewChild.required<ElementRef<HTMLInputElement>>('minute') };
+  private readonly hourBox = viewChild.required<ElementRef<HTMLInputElement>>('hour');
+  private readonly minuteBox = viewChild.required<ElementRef<HTMLInputElement>>('minute');
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly digits = linkedSignal<string, Record<Box, string>>({
     source: this.itemId,
@@ -71,10 +82,10 @@ export class ReadDialAnswer implements AnswerView<ReadDialView> {
 
   protected typed(box: Box, text: string): void {
     const kept = text.replace(/[^0-9]/g, '').slice(0, 2);
-    this.boxes[box]().nativeElement.value = kept;
+    (box === 'hour' ? this.hourBox() : this.minuteBox()).nativeElement.value = kept;
     this.digits.update((digits) => ({ ...digits, [box]: kept }));
     // An hour is full after two digits, or after one that no other can follow: on to the minutes.
-    if (box === 'hour' && (kept.length === 2 || Number(kept) > 1)) this.boxes.minute().nativeElement.focus();
+    if (box === 'hour' && (kept.length === 2 || Number(kept) > 1)) this.minuteBox().nativeElement.focus();
   }
 
   protected press(digit: string): void {

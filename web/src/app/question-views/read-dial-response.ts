@@ -5,7 +5,8 @@ import { kindOf, type ReadDialResponse } from '@zeitpunkt/core';
   selector: 'zp-read-dial-response',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<span>{{ text() }}</span>',
-  styles: ':host { display: block; text-align: center; font-weight: 700; font-size: 1.6em; line-height: 1.3; font-variant-numeric: tabular-nums; }',
+  styles:
+    ':host { display: block; text-align: center; font-weight: 700; font-size: 1.6em; line-height: 1.3; font-variant-numeric: tabular-nums; }',
 })
 export class ReadDialResponseView {
   readonly response = input.required<ReadDialResponse>();

@@ -34,7 +34,8 @@ export class Steering {
     const on = event.key === 'PageDown' || (event.key === ' ' && !event.shiftKey);
     // Space on a button presses that button and in a field it is a space.
     if (!on && !back) return false;
-    if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, input, textarea, select, summary, [role="slider"]')) return false;
+    if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, input, textarea, select, summary, [role="slider"]'))
+      return false;
     event.preventDefault();
     if (on) this.next();
     else this.back();

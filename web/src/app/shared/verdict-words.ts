@@ -15,5 +15,10 @@ export function isRight(mark: Pick<Mark, 'verdict'>): boolean {
 
 /** The misconceptions a mark is consistent with, by name: one response alone often fits several. */
 export function misconceptionNames(mark: Pick<Mark, 'misconceptions'>): string {
-  return mark.misconceptions.map((id) => misconceptionOf(id).name).join(' or ');
+  return namesOfIdeas(mark.misconceptions.map((id) => misconceptionOf(id).name));
+}
+
+/** "Nearest hour or coming hour". */
+export function namesOfIdeas(names: readonly string[]): string {
+  return names.map((name, index) => (index === 0 ? name : name.charAt(0).toLowerCase() + name.slice(1))).join(' or ');
 }

@@ -12,7 +12,12 @@ export const askWho = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(authActions.asked),
-      exhaustMap(() => from(ask<Me>('GET', '/api/me')).pipe(map((me) => authActions.told({ me })), catchError(failed))),
+      exhaustMap(() =>
+        from(ask<Me>('GET', '/api/me')).pipe(
+          map((me) => authActions.told({ me })),
+          catchError(failed),
+        ),
+      ),
     ),
   { functional: true },
 );
@@ -21,7 +26,12 @@ export const signIn = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(authActions.signIn),
-      exhaustMap(({ form, then }) => from(ask<Me>('POST', '/api/sign-in', form)).pipe(map((me) => authActions.signedIn({ me, then })), catchError(failed))),
+      exhaustMap(({ form, then }) =>
+        from(ask<Me>('POST', '/api/sign-in', form)).pipe(
+          map((me) => authActions.signedIn({ me, then })),
+          catchError(failed),
+        ),
+      ),
     ),
   { functional: true },
 );
@@ -30,7 +40,12 @@ export const setUp = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(authActions.setUp),
-      exhaustMap(({ form }) => from(ask<Me>('POST', '/api/set-up', form)).pipe(map((me) => authActions.signedIn({ me, then: '/lessons' })), catchError(failed))),
+      exhaustMap(({ form }) =>
+        from(ask<Me>('POST', '/api/set-up', form)).pipe(
+          map((me) => authActions.signedIn({ me, then: '/lessons' })),
+          catchError(failed),
+        ),
+      ),
     ),
   { functional: true },
 );
@@ -39,7 +54,12 @@ export const signOut = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(authActions.signOut),
-      switchMap(() => from(ask('POST', '/api/sign-out')).pipe(map(() => authActions.signedOut()), catchError(failed))),
+      switchMap(() =>
+        from(ask('POST', '/api/sign-out')).pipe(
+          map(() => authActions.signedOut()),
+          catchError(failed),
+        ),
+      ),
     ),
   { functional: true },
 );

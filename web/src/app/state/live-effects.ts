@@ -2,7 +2,24 @@ import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
 import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
-import { catchError, concatMap, defer, EMPTY, filter, from, map, mergeMap, Observable, of, retry, switchMap, takeUntil, tap, throwError, timer } from 'rxjs';
+import {
+  catchError,
+  concatMap,
+  defer,
+  EMPTY,
+  filter,
+  from,
+  map,
+  mergeMap,
+  Observable,
+  of,
+  retry,
+  switchMap,
+  takeUntil,
+  tap,
+  throwError,
+  timer,
+} from 'rxjs';
 import isTeacherMessage from '../../generated/teacher-message';
 import { ApiProblem, ask, sentenceOf } from '../shared/api';
 import { type Line, openLine } from '../shared/line';
@@ -37,7 +54,9 @@ export const open = createEffect(
           concatMap((detail) => {
             const loaded = of(liveActions.loaded({ detail, atMs: Date.now() }));
             const says = listen(`/ws/sessions/${sessionId}?window=${window}`).pipe(
-              map((said) => ('message' in said ? liveActions.message({ message: said.message, atMs: Date.now() }) : liveActions.line(said))),
+              map((said) =>
+                'message' in said ? liveActions.message({ message: said.message, atMs: Date.now() }) : liveActions.line(said),
+              ),
             );
             return from([loaded, says]).pipe(concatMap((part) => part));
           }),

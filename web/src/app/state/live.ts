@@ -55,7 +55,10 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   if (message.seq > live.seq + 1) return { ...state, missed: true };
   switch (message.type) {
     case 'room':
-      return { ...withLive(state, { seq: message.seq, ...(state.pending > 1 ? {} : { room: message.room }) }), clockSkewMs: atMs - message.nowMs };
+      return {
+        ...withLive(state, { seq: message.seq, ...(state.pending > 1 ? {} : { room: message.room }) }),
+        clockSkewMs: atMs - message.nowMs,
+      };
     case 'joined':
       return withLive(state, { seq: message.seq, participants: [...live.participants, message.participant] });
     case 'released':
@@ -81,7 +84,12 @@ export const liveFeature = createFeature({
   reducer: createReducer(
     start,
     on(liveActions.open, (): LiveState => start),
-    on(liveActions.loaded, (state, { detail, atMs }): LiveState => ({ ...state, detail, clockSkewMs: atMs - detail.live.nowMs, problem: null })),
+    on(liveActions.loaded, (state, { detail, atMs }): LiveState => ({
+      ...state,
+      detail,
+      clockSkewMs: atMs - detail.live.nowMs,
+      problem: null,
+    })),
     on(liveActions.message, (state, { message, atMs }) => receive(state, message, atMs)),
     on(liveActions.line, (state, { open }): LiveState => ({ ...state, lineOpen: open })),
     on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
@@ -108,7 +116,8 @@ export const liveFeature = createFeature({
 export function latestByPupil(responses: readonly MarkedResponse[], itemId: string): Map<string, MarkedResponse> {
   const latest = new Map<string, MarkedResponse>();
   for (const response of responses) {
-    if (response.itemId === itemId && response.attempt > (latest.get(response.pupilId)?.attempt ?? 0)) latest.set(response.pupilId, response);
+    if (response.itemId === itemId && response.attempt > (latest.get(response.pupilId)?.attempt ?? 0))
+      latest.set(response.pupilId, response);
   }
   return latest;
 }

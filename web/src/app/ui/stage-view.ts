@@ -1,4 +1,14 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, DestroyRef, type ElementRef, inject, input, viewChild } from '@angular/core';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  type ElementRef,
+  inject,
+  input,
+  viewChild,
+} from '@angular/core';
 import { describeStage, stageScene, type StageLayout, type StageState } from '@zeitpunkt/core';
 import { SvgOutlet } from './svg-outlet';
 

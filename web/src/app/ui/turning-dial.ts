@@ -1,13 +1,15 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, type ElementRef, input, model, signal, viewChild } from '@angular/core';
 import {
-  bestWording,
-  describeHand,
-  dialScene,
-  WORD_PACKS,
-  wrapDeg,
-  type DialLayers,
-  type HandId,
-} from '@zeitpunkt/core';
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  type ElementRef,
+  input,
+  model,
+  signal,
+  viewChild,
+} from '@angular/core';
+import { bestWording, describeHand, dialScene, WORD_PACKS, wrapDeg, type DialLayers, type HandId } from '@zeitpunkt/core';
 import { handUnder, type Hold, moveHold, poseOf, turn, turnedBy, type Turning } from './dial-gesture';
 import { SvgOutlet } from './svg-outlet';
 
@@ -52,11 +54,28 @@ const KEYS: Record<string, { readonly minute: number; readonly hour: number }> =
     }
   `,
   styles: `
-    :host { display: block; position: relative; aspect-ratio: 1; touch-action: none; }
-    svg { cursor: grab; }
-    svg:active { cursor: grabbing; }
-    .slider { position: absolute; inset: 0; pointer-events: none; border-radius: 50%; }
-    .slider:focus-visible { outline: 3px solid var(--focus); outline-offset: 2px; }
+    :host {
+      display: block;
+      position: relative;
+      aspect-ratio: 1;
+      touch-action: none;
+    }
+    svg {
+      cursor: grab;
+    }
+    svg:active {
+      cursor: grabbing;
+    }
+    .slider {
+      position: absolute;
+      inset: 0;
+      pointer-events: none;
+      border-radius: 50%;
+    }
+    .slider:focus-visible {
+      outline: 3px solid var(--focus);
+      outline-offset: 2px;
+    }
   `,
 })
 export class TurningDial {

@@ -28,15 +28,36 @@ const POINTER_MS = 3000;
         <zp-stage class="stage" [play]="play" />
       }
     } @else if (live.problem(); as problem) {
-      <section class="words"><p class="problem" role="alert">{{ problem }}</p></section>
+      <section class="words">
+        <p class="problem" role="alert">{{ problem }}</p>
+      </section>
     }
   `,
   styles: `
-    :host { display: grid; place-items: center; width: 100vw; height: 100dvh; overflow: hidden; background: var(--paper); }
-    :host(.no-pointer) { cursor: none; }
-    .stage { width: min(100vw, calc(100dvh * 16 / 9)); aspect-ratio: 16 / 9; }
-    .words { padding: 2rem; text-align: center; font-size: clamp(1rem, 2.2vw, 2.4rem); }
-    h1 { margin-bottom: 1em; font-size: 2em; }
+    :host {
+      display: grid;
+      place-items: center;
+      width: 100vw;
+      height: 100dvh;
+      overflow: hidden;
+      background: var(--paper);
+    }
+    :host(.no-pointer) {
+      cursor: none;
+    }
+    .stage {
+      width: min(100vw, calc(100dvh * 16 / 9));
+      aspect-ratio: 16 / 9;
+    }
+    .words {
+      padding: 2rem;
+      text-align: center;
+      font-size: clamp(1rem, 2.2vw, 2.4rem);
+    }
+    h1 {
+      margin-bottom: 1em;
+      font-size: 2em;
+    }
   `,
 })
 export class Audience {

@@ -18,9 +18,28 @@ import { KeyPicture } from '../../ui/key-picture';
     </ol>
   `,
   styles: `
-    ol { display: flex; flex-wrap: wrap; gap: 0.6em; margin: 0.5em 0 0; padding: 0; justify-content: inherit; list-style: none; }
-    :host { display: grid; justify-content: center; }
-    li { display: grid; justify-items: center; min-width: 4.6em; padding: 0.4em; border: 2px solid var(--ink); border-radius: 5px; background: var(--sheet); }
+    ol {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.6em;
+      margin: 0.5em 0 0;
+      padding: 0;
+      justify-content: inherit;
+      list-style: none;
+    }
+    :host {
+      display: grid;
+      justify-content: center;
+    }
+    li {
+      display: grid;
+      justify-items: center;
+      min-width: 4.6em;
+      padding: 0.4em;
+      border: 2px solid var(--ink);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
   `,
 })
 export class KeyShow {

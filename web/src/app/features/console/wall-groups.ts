@@ -1,6 +1,6 @@
 import { misconceptionOf, type QuestionPhase } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
-import { isRight } from '../../shared/verdict-words';
+import { isRight, namesOfIdeas } from '../../shared/verdict-words';
 import { latestByPupil } from '../../state/live';
 
 /** A pupil on the wall with the latest response to the question, if there is one. */
@@ -49,7 +49,7 @@ function byIdea(answered: readonly WallPupil[]): WallGroup[] {
   const named = [...wrong].filter(([key]) => key !== '').sort(([, a], [, b]) => b.length - a.length);
   const groups: WallGroup[] = named.map(([key, pupils]) => {
     const ideas = pupils[0]!.response!.mark.misconceptions.map(misconceptionOf);
-    return { id: key, title: ideas.map((idea) => idea.name).join(' or '), hint: ideas[0]!.nextMove, pupils };
+    return { id: key, title: namesOfIdeas(ideas.map((idea) => idea.name)), hint: ideas[0]!.nextMove, pupils };
   });
   const other = wrong.get('');
   if (other) groups.push({ id: 'other', title: 'Another answer', hint: null, pupils: other });

@@ -30,5 +30,7 @@ export class Wall {
     const itemId = this.itemId();
     return itemId === null ? [] : wallGroups(this.detail(), itemId, this.phase());
   });
-  protected readonly answeredCount = computed(() => this.groups().reduce((sum, group) => sum + group.pupils.filter((one) => one.response).length, 0));
+  protected readonly answeredCount = computed(() =>
+    this.groups().reduce((sum, group) => sum + group.pupils.filter((one) => one.response).length, 0),
+  );
 }

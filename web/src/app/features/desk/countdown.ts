@@ -7,8 +7,17 @@ import { everySecond } from '../../shared/every-second';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<span class="heard-only" role="timer">{{ leftSec() }} seconds to think</span><div [style.width.%]="percent()"></div>',
   styles: `
-    :host { display: block; height: 8px; border-radius: 4px; background: var(--faint); }
-    div { height: 100%; border-radius: 4px; background: var(--accent); }
+    :host {
+      display: block;
+      height: 8px;
+      border-radius: 4px;
+      background: var(--faint);
+    }
+    div {
+      height: 100%;
+      border-radius: 4px;
+      background: var(--accent);
+    }
   `,
 })
 export class Countdown {

@@ -1,5 +1,17 @@
 import { NgComponentOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, type OutputRef, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  type OutputRef,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { DeskView } from '@zeitpunkt/contract';
 import { describeDial, dialScene, type Response } from '@zeitpunkt/core';
@@ -24,7 +36,10 @@ export class DeskQuestion {
   protected readonly store = inject(DeskStore);
   private readonly itemId = computed(() => this.question().view.itemId);
   /** Answering (the first time or again), or looking at what was given. */
-  protected readonly answering = linkedSignal<string, boolean>({ source: this.itemId, computation: () => untracked(() => this.store.safety() === 'none') });
+  protected readonly answering = linkedSignal<string, boolean>({
+    source: this.itemId,
+    computation: () => untracked(() => this.store.safety() === 'none'),
+  });
   protected readonly answerView = computed(() => ANSWER_VIEWS[this.question().view.kind]);
   protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() }));
   protected readonly revealScene = computed(() => {

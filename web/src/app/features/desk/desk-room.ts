@@ -51,17 +51,63 @@ import { DeskStore } from './desk-store';
     }
   `,
   styles: `
-    :host { display: flex; flex-direction: column; min-height: 100dvh; }
-    header { display: flex; align-items: center; gap: 0.75rem; padding: 0.25rem 1rem; border-bottom: 2px solid var(--ink); background: var(--sheet); }
-    header button { margin-left: auto; min-height: 48px; }
-    .class { color: var(--soft); }
-    .line { color: var(--wrong); }
-    main { flex: 1; display: grid; align-content: center; width: 100%; max-width: 1100px; margin: 0 auto; padding: 0.75rem; }
-    .stage { width: 100%; aspect-ratio: 16 / 9; max-height: calc(100dvh - 5rem); }
-    .stage.tall { aspect-ratio: 760 / 1280; max-height: calc(100dvh - 5.5rem); }
-    .words { padding: 2rem 1rem; text-align: center; font-size: 1.2rem; }
-    dialog { border: 2px solid var(--ink); border-radius: 6px; background: var(--sheet); color: var(--ink); }
-    .choice { display: flex; gap: 0.75rem; margin-top: 1rem; }
+    :host {
+      display: flex;
+      flex-direction: column;
+      min-height: 100dvh;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 0.75rem;
+      padding: 0.25rem 1rem;
+      border-bottom: 2px solid var(--ink);
+      background: var(--sheet);
+    }
+    header button {
+      margin-left: auto;
+      min-height: 48px;
+    }
+    .class {
+      color: var(--soft);
+    }
+    .line {
+      color: var(--wrong);
+    }
+    main {
+      flex: 1;
+      display: grid;
+      align-content: center;
+      width: 100%;
+      max-width: 1100px;
+      margin: 0 auto;
+      padding: 0.75rem;
+    }
+    .stage {
+      width: 100%;
+      aspect-ratio: 16 / 9;
+      max-height: calc(100dvh - 5rem);
+    }
+    .stage.tall {
+      aspect-ratio: 760 / 1280;
+      max-height: calc(100dvh - 5.5rem);
+    }
+    .words {
+      padding: 2rem 1rem;
+      text-align: center;
+      font-size: 1.2rem;
+    }
+    dialog {
+      border: 2px solid var(--ink);
+      border-radius: 6px;
+      background: var(--sheet);
+      color: var(--ink);
+    }
+    .choice {
+      display: flex;
+      gap: 0.75rem;
+      margin-top: 1rem;
+    }
   `,
 })
 export class DeskRoom {

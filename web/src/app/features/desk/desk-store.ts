@@ -80,7 +80,9 @@ export const DeskStore = signalStore(
         const kept = await ask<ResponseKept>('POST', '/api/desk/responses', post);
         const view = store.view();
         if (view?.question?.view.itemId === post.itemId) {
-          patchState(store, { view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response } } } });
+          patchState(store, {
+            view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response } } },
+          });
         }
       } catch (error) {
         if (error instanceof ApiProblem && error.lineLost) throw error;
@@ -125,7 +127,12 @@ export const DeskStore = signalStore(
       async answer(response: Response, responseTimeMs: number): Promise<void> {
         const view = store.view();
         if (!view?.question) return;
-        const post = { id: uuid(), itemId: view.question.view.itemId, response: { ...response }, responseTimeMs: Math.round(responseTimeMs) };
+        const post = {
+          id: uuid(),
+          itemId: view.question.view.itemId,
+          response: { ...response },
+          responseTimeMs: Math.round(responseTimeMs),
+        };
         const waiting: Waiting = { participantId: view.participantId, post };
         await outbox.put(waiting);
         patchState(store, (state) => ({ waiting: [...state.waiting, waiting], problem: null }));

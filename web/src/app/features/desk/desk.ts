@@ -23,8 +23,15 @@ import { Join } from './join';
     }
   `,
   styles: `
-    :host { display: block; min-height: 100%; }
-    .word { padding: 2rem; text-align: center; font-size: 1.3rem; }
+    :host {
+      display: block;
+      min-height: 100%;
+    }
+    .word {
+      padding: 2rem;
+      text-align: center;
+      font-size: 1.3rem;
+    }
   `,
 })
 export class Desk {

@@ -21,11 +21,35 @@ import { authActions, authFeature } from '../../state/auth';
     <main><ng-content /></main>
   `,
   styles: `
-    :host { display: block; min-height: 100%; }
-    header { display: flex; align-items: center; gap: 1rem; padding: 0.5rem 1.5rem; border-bottom: 2px solid var(--ink); background: var(--sheet); }
-    .home { display: flex; align-items: center; gap: 0.5rem; font-weight: 700; font-size: 1.15rem; text-decoration: none; }
-    .who { margin-left: auto; color: var(--soft); }
-    main { max-width: 1240px; margin: 0 auto; padding: 1.5rem; }
+    :host {
+      display: block;
+      min-height: 100%;
+    }
+    header {
+      display: flex;
+      align-items: center;
+      gap: 1rem;
+      padding: 0.5rem 1.5rem;
+      border-bottom: 2px solid var(--ink);
+      background: var(--sheet);
+    }
+    .home {
+      display: flex;
+      align-items: center;
+      gap: 0.5rem;
+      font-weight: 700;
+      font-size: 1.15rem;
+      text-decoration: none;
+    }
+    .who {
+      margin-left: auto;
+      color: var(--soft);
+    }
+    main {
+      max-width: 1240px;
+      margin: 0 auto;
+      padding: 1.5rem;
+    }
   `,
 })
 export class TeacherFrame {

@@ -24,7 +24,11 @@ import type { ReviewCell } from './review-table';
           <figcaption>right</figcaption>
         </figure>
       </div>
-      <p class="facts">Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{ cell().attempts.length > 1 ? ', changed ' + (cell().attempts.length - 1) + ' times' : '' }}.</p>
+      <p class="facts">
+        Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{
+          cell().attempts.length > 1 ? ', changed ' + (cell().attempts.length - 1) + ' times' : ''
+        }}.
+      </p>
       @for (idea of ideas(); track idea.name) {
         <h3>{{ idea.name }}</h3>
         <p>{{ idea.whatThePupilDoes }}</p>
@@ -36,13 +40,37 @@ import type { ReviewCell } from './review-table';
     }
   `,
   styles: `
-    :host { display: grid; gap: 0.6rem; padding: 1rem; border: 2px solid var(--ink); border-radius: 5px; background: var(--sheet); }
-    .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 1rem; }
-    figure { margin: 0; font-size: 1.2rem; }
-    figcaption { text-align: center; color: var(--soft); font-size: 0.95rem; }
-    h3 { font-size: 1rem; }
-    .facts { color: var(--soft); }
-    .verdict { font-weight: 700; }
+    :host {
+      display: grid;
+      gap: 0.6rem;
+      padding: 1rem;
+      border: 2px solid var(--ink);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .pair {
+      display: grid;
+      grid-template-columns: 1fr 1fr;
+      gap: 1rem;
+    }
+    figure {
+      margin: 0;
+      font-size: 1.2rem;
+    }
+    figcaption {
+      text-align: center;
+      color: var(--soft);
+      font-size: 0.95rem;
+    }
+    h3 {
+      font-size: 1rem;
+    }
+    .facts {
+      color: var(--soft);
+    }
+    .verdict {
+      font-weight: 700;
+    }
   `,
 })
 export class ResponseCard {

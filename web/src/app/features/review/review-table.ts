@@ -39,11 +39,18 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
   const attempts = new Map<string, MarkedResponse[]>();
   for (const response of detail.live.responses) {
     const place = `${response.pupilId} ${response.itemId}`;
-    attempts.set(place, [...(attempts.get(place) ?? []), response].sort((a, b) => a.attempt - b.attempt));
+    attempts.set(
+      place,
+      [...(attempts.get(place) ?? []), response].sort((a, b) => a.attempt - b.attempt),
+    );
   }
   const lastOf = (pupilId: string, itemId: string) => attempts.get(`${pupilId} ${itemId}`)?.at(-1) ?? null;
   const questions = detail.lesson.items.map((item, index) =>
-    question(item, index + 1, detail.pupils.map((pupil) => lastOf(pupil.id, item.id)).filter((one) => one !== null)),
+    question(
+      item,
+      index + 1,
+      detail.pupils.map((pupil) => lastOf(pupil.id, item.id)).filter((one) => one !== null),
+    ),
   );
   const joined = new Set([...detail.live.participants.map((one) => one.pupilId), ...detail.live.responses.map((one) => one.pupilId)]);
   const rows = detail.pupils

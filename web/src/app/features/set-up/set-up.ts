@@ -20,8 +20,8 @@ const required = Validators.required;
       <form [formGroup]="form" (ngSubmit)="setUp()">
         <h1>Set up Zeitpunkt</h1>
         <p>
-          You are the first teacher on this machine. Everything stays on it. The rules of your school and the law where you teach
-          decide what may be kept about children: use display names only.
+          You are the first teacher on this machine. Everything stays on it. The rules of your school and the law where you teach decide
+          what may be kept about children: use display names only.
         </p>
         @if (auth().problem; as problem) {
           <p class="problem" role="alert">{{ problem }}</p>

@@ -34,8 +34,15 @@ import { TeacherFrame } from '../frame/teacher-frame';
     </zp-teacher-frame>
   `,
   styles: `
-    form { display: grid; gap: 1rem; max-width: 24rem; margin: 3rem auto; }
-    .aside { color: var(--soft); }
+    form {
+      display: grid;
+      gap: 1rem;
+      max-width: 24rem;
+      margin: 3rem auto;
+    }
+    .aside {
+      color: var(--soft);
+    }
   `,
 })
 export class SignIn {

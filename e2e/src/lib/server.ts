@@ -1,0 +1,54 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+const MAIN = join(import.meta.dirname, '../../../server/dist/main.js');
+
+/** The real server in a process of its own, on demo data in a folder of its own. */
+export class TestServer {
+  private child: ChildProcess | null = null;
+  private port = 0;
+  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-e2e-'));
+
+  constructor(private readonly options: { readonly demo: boolean } = { demo: true }) {}
+
+  get url(): string {
+    return `http://localhost:${this.port}`;
+  }
+
+  /** Starts the server, on the same port as before if it ran already; resolves with what it printed. */
+  async start(): Promise<string> {
+    const args = [MAIN, '--port', String(this.port), '--data', this.dataDir, ...(this.options.demo ? ['--demo'] : [])];
+    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    this.child = child;
+    let printed = '';
+    return new Promise((resolve, reject) => {
+      const read = (data: Buffer) => {
+        printed += String(data);
+        const port = /localhost:(\d+)/.exec(printed)?.[1];
+        if (port && printed.includes('Ctrl+C')) {
+          this.port = Number(port);
+          resolve(printed);
+        }
+      };
+      child.stdout.on('data', read);
+      child.stderr.on('data', read);
+      child.on('exit', (code) => reject(new Error(`The server ended with ${code}: ${printed}`)));
+    });
+  }
+
+  /** Ends the server at once, as a power cut would. */
+  async kill(): Promise<void> {
+    const child = this.child;
+    if (!child || child.exitCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  async stop(): Promise<void> {
+    await this.kill();
+    rmSync(this.dataDir, { recursive: true, force: true });
+  }
+}

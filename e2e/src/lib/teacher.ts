@@ -1,0 +1,64 @@
+import { expect, type Locator, type Page } from '@playwright/test';
+import type { TestServer } from './server.js';
+
+/** A teacher at the console, acting through the screen alone. */
+export class TeacherPage {
+  constructor(
+    readonly page: Page,
+    private readonly server: TestServer,
+  ) {}
+
+  async signIn(password = 'tern-harbour-lamp'): Promise<void> {
+    await this.page.goto(`${this.server.url}/`);
+    await this.page.getByLabel('Sign-in name').fill('odalys');
+    await this.page.getByLabel('Password').fill(password);
+    await this.page.getByRole('button', { name: 'Sign in' }).click();
+  }
+
+  /** Opens a room for a lesson and returns its key. */
+  async openRoom(title = 'Half past at the harbour'): Promise<string[]> {
+    await this.page.getByRole('button', { name: `Open the room for ${title}` }).click();
+    const key = this.page.getByRole('list', { name: 'Room key' }).first();
+    await expect(key).toBeVisible();
+    return (await key.getByRole('listitem').allInnerTexts()).map((text) => text.trim());
+  }
+
+  async openAudience(): Promise<Page> {
+    const [audience] = await Promise.all([
+      this.page.waitForEvent('popup'),
+      this.page.getByRole('button', { name: 'Audience window' }).click(),
+    ]);
+    return audience;
+  }
+
+  async begin(): Promise<void> {
+    await this.page.getByRole('button', { name: 'Begin the lesson' }).click();
+    await expect(this.place).toContainText('Step 1 of');
+  }
+
+  /** Goes on by key until the script stands at a kind of beat; already there, it goes to the next such beat. */
+  async goTo(kind: 'Ask' | 'Think' | 'Answer' | 'Sweep' | 'Mark' | 'Set' | 'Worked example'): Promise<void> {
+    do await this.next();
+    while (!(await this.place.innerText()).startsWith(kind));
+  }
+
+  async next(): Promise<void> {
+    const before = await this.place.innerText();
+    await this.page.keyboard.press('PageDown');
+    await expect(this.place).not.toHaveText(before);
+  }
+
+  async end(): Promise<void> {
+    await this.page.locator('header').getByRole('button', { name: 'End lesson' }).click();
+    await this.page.getByRole('button', { name: 'End it' }).click();
+    await this.page.getByRole('button', { name: 'Review the answers' }).click();
+  }
+
+  get place(): Locator {
+    return this.page.locator('.place');
+  }
+
+  get wall(): Locator {
+    return this.page.getByRole('region', { name: 'Live wall' });
+  }
+}

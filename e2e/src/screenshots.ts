@@ -1,0 +1,104 @@
+import { join } from 'node:path';
+import type { Page } from '@playwright/test';
+import type { PupilPage } from './lib/pupil.js';
+import { expect, PHONE, test } from './lib/classroom.js';
+
+const FOLDER = process.env['SHOTS'] ?? join(import.meta.dirname, '../../docs/screenshots');
+
+/** Takes a picture once fonts are there and nothing moves any more. */
+async function shot(page: Page, name: string): Promise<void> {
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(FOLDER, `${name}.png`), animations: 'disabled' });
+}
+
+test('pictures of the main views from demo data', async ({ teacher, newPupil }) => {
+  test.setTimeout(180_000);
+  const { page } = teacher;
+  await page.goto('about:blank');
+  await teacher.signIn('not-the-password');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await shot(page, 'sign-in');
+  await teacher.signIn();
+  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await shot(page, 'lessons');
+
+  const key = await teacher.openRoom();
+  const audience = await teacher.openAudience();
+  await audience.setViewportSize({ width: 1280, height: 720 });
+  await expect(audience.getByText('boat').or(audience.getByRole('listitem')).first()).toBeVisible();
+  await shot(audience, 'audience-lobby');
+
+  const anouk = await newPupil('Anouk', PHONE);
+  await anouk.page.goto((await page.evaluate(() => location.origin)) + '/desk');
+  await anouk.page.getByRole('button', { name: key[0]!, exact: true }).click();
+  await shot(anouk.page, 'desk-join-phone');
+  await anouk.join(key);
+  const others = [];
+  for (const name of ['Bashir', 'Ceri', 'Dov', 'Elin', 'Femi', 'Gita']) {
+    const pupil = await newPupil(name, { viewport: { width: 1024, height: 768 }, hasTouch: true });
+    await pupil.join(key);
+    others.push(pupil);
+  }
+  const [bashir, ceri, dov, elin, femi, gita] = others as [PupilPage, PupilPage, PupilPage, PupilPage, PupilPage, PupilPage];
+  await shot(page, 'console-lobby');
+  await teacher.begin();
+  await teacher.goTo('Sweep');
+  await page.waitForTimeout(9000);
+  await shot(audience, 'audience-sweep');
+  await teacher.goTo('Worked example');
+  for (let step = 0; step < 5; step++) await teacher.next();
+  await expect(audience.getByText('half past four')).toBeVisible();
+  await shot(audience, 'audience-worked-example');
+  await shot(page, 'console-worked-example');
+  await shot(anouk.page, 'desk-stage-phone');
+
+  await teacher.goTo('Ask');
+  await expect(anouk.stem).toHaveText('What time is it?');
+  await anouk.page.getByRole('button', { name: '7', exact: true }).tap();
+  await shot(anouk.page, 'desk-read-phone');
+  await anouk.read('7', '30');
+  await anouk.expectKept();
+  await bashir.read('8', '30');
+  await ceri.read('7', '30');
+  await dov.read('8', '30');
+  await gita.read('6', '37');
+  await elin.read('7', '06');
+  await expect(teacher.wall).toContainText('6 of 7 answered');
+  await teacher.next();
+  await shot(page, 'console-thinking');
+  await shot(femi.page, 'desk-read-tablet');
+  await teacher.next();
+  await expect(bashir.sentence).toBeVisible();
+  await shot(page, 'console-revealed');
+  await shot(bashir.page, 'desk-reveal-tablet');
+  await shot(anouk.page, 'desk-reveal-phone');
+
+  await teacher.goTo('Ask');
+  await expect(anouk.stem).toContainText('half past two');
+  await anouk.turn('hour', 'ArrowRight', 2);
+  await anouk.turn('minute', 'PageUp', 6);
+  await shot(anouk.page, 'desk-set-phone');
+  await anouk.send();
+  await anouk.expectKept();
+  await teacher.goTo('Ask');
+  await anouk.turn('minute', 'PageUp', 6);
+  await anouk.turn('hour', 'PageUp', 9);
+  await anouk.send();
+  await dov.turn('minute', 'PageUp', 6);
+  await dov.turn('hour', 'PageUp', 9);
+  await dov.turn('hour', 'ArrowRight', 6);
+  await dov.send();
+  await dov.expectKept();
+  await teacher.goTo('Answer');
+  await expect(teacher.wall).toContainText('Hour hand left on its numeral');
+  await shot(page, 'console-set-revealed');
+  await page.goto((await page.evaluate(() => location.origin)) + '/lessons');
+  await page
+    .getByRole('link', { name: /^Review/ })
+    .first()
+    .click();
+  await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
+  await shot(page, 'review');
+  await page.getByRole('button', { name: /Ulla, question 3/ }).click();
+  await shot(page, 'review-answer');
+});

@@ -1,0 +1,111 @@
+import eslint from '@eslint/js';
+import angular from 'angular-eslint';
+import tseslint from 'typescript-eslint';
+
+/** Which of our packages and which outside worlds a package may import. Types may be looked up more widely than values. */
+function mayNotImport(patterns) {
+  return { '@typescript-eslint/no-restricted-imports': ['error', { patterns }] };
+}
+const outsideWorlds = [
+  'node:*',
+  'fastify',
+  '@fastify/*',
+  '@angular/*',
+  '@ngrx/*',
+  'drizzle-orm',
+  'drizzle-orm/*',
+  'better-sqlite3',
+  'rxjs',
+];
+
+export default tseslint.config(
+  { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },
+  eslint.configs.recommended,
+  {
+    files: ['**/*.ts'],
+    extends: [...tseslint.configs.strict, ...tseslint.configs.stylistic],
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/consistent-type-definitions': ['error', 'interface'],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-invalid-void-type': 'off',
+      '@typescript-eslint/no-empty-function': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      'no-restricted-syntax': [
+        'error',
+        { selector: 'ExportAllDeclaration', message: 'List every name.' },
+        { selector: 'ExportDefaultDeclaration', message: 'Export by name.' },
+      ],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      ...mayNotImport([{ group: ['@zeitpunkt/*', ...outsideWorlds], message: 'The core imports nothing of ours and no platform.' }]),
+      'no-restricted-globals': ['error', 'window', 'document', 'process', 'setTimeout', 'setInterval', 'fetch', 'crypto'],
+      'no-restricted-properties': [
+        'error',
+        { object: 'Date', property: 'now', message: 'The clock is handed in.' },
+        { object: 'Math', property: 'random', message: 'The dice are handed in.' },
+      ],
+    },
+  },
+  {
+    files: ['contract/src/**/*.ts'],
+    ignores: ['**/*.test.ts'],
+    rules: mayNotImport([
+      { group: ['@zeitpunkt/core'], allowTypeImports: true, message: 'The contract looks up types only.' },
+      { group: ['@zeitpunkt/server', '@zeitpunkt/web', ...outsideWorlds], message: 'Imports point one way.' },
+    ]),
+  },
+  {
+    files: ['server/src/**/*.ts'],
+    rules: mayNotImport([{ group: ['@zeitpunkt/web', '@angular/*', '@ngrx/*', '**/web/*'], message: 'The server knows no screens.' }]),
+  },
+  {
+    files: ['web/src/**/*.ts'],
+    extends: [...angular.configs.tsRecommended],
+    processor: angular.processInlineTemplates,
+    rules: {
+      ...mayNotImport([
+        {
+          group: ['@zeitpunkt/server', '**/server/*', 'node:*', 'fastify'],
+          message: 'The web application talks to the server over the contract.',
+        },
+        { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' },
+      ]),
+      '@angular-eslint/component-selector': ['error', { type: 'element', prefix: ['zp', 'app'], style: 'kebab-case' }],
+      '@angular-eslint/component-class-suffix': 'off',
+      '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
+    },
+  },
+  {
+    files: ['web/src/**/*.html'],
+    extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  {
+    files: ['e2e/**/*.ts'],
+    rules: {
+      ...mayNotImport([
+        { group: ['@zeitpunkt/core', '@zeitpunkt/contract'], allowTypeImports: true, message: 'Journeys go through the screen.' },
+      ]),
+      'no-empty-pattern': 'off',
+    },
+  },
+  { files: ['**/*.config.ts'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['**/*.mjs'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        URL: 'readonly',
+        performance: 'readonly',
+        setTimeout: 'readonly',
+        fetch: 'readonly',
+      },
+    },
+  },
+);

@@ -1,0 +1,34 @@
+const swc = {
+  '^.+\\.m?[tj]s$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }],
+};
+const ours = {
+  '^@zeitpunkt/(core|contract)$': '<rootDir>/../$1/src/index.ts',
+  '^(\\.{1,2}/.*)\\.js$': '$1',
+};
+const plain = (name) => ({
+  displayName: name,
+  rootDir: name,
+  testMatch: ['<rootDir>/src/**/*.test.ts'],
+  transform: swc,
+  transformIgnorePatterns: ['/node_modules/(?!(cookie|content-disposition)/)'],
+  moduleNameMapper: ours,
+});
+
+/** @type {import('jest').Config} */
+export default {
+  maxWorkers: 2,
+  projects: [
+    plain('core'),
+    plain('contract'),
+    plain('server'),
+    {
+      displayName: 'web',
+      rootDir: 'web',
+      testMatch: ['<rootDir>/src/**/*.test.ts'],
+      testEnvironment: 'jsdom',
+      transform: swc,
+      transformIgnorePatterns: ['/node_modules/(?!(@ngrx|@angular|rxjs|uuid|idb|tslib)/)'],
+      moduleNameMapper: ours,
+    },
+  ],
+};

@@ -1,0 +1,8 @@
+import { build } from './lib/build.mjs';
+import { findChromium } from './lib/chromium.mjs';
+import { install } from './lib/install.mjs';
+import { bin } from './lib/shell.mjs';
+
+install();
+await build();
+process.exit(findChromium() && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'screenshots']) ? 0 : 1);
