@@ -10,7 +10,7 @@ const plain = (name) => ({
   rootDir: name,
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: swc,
-  transformIgnorePatterns: ['/node_modules/(?!(cookie|content-disposition)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!.*(cookie|content-disposition)/)'],
   moduleNameMapper: ours,
 });
 
@@ -27,7 +27,7 @@ export default {
       testMatch: ['<rootDir>/src/**/*.test.ts'],
       testEnvironment: 'jsdom',
       transform: swc,
-      transformIgnorePatterns: ['/node_modules/(?!(@ngrx|@angular|rxjs|uuid|idb|tslib)/)'],
+      transformIgnorePatterns: ['/node_modules/(?!.*(@ngrx|@angular|uuid|idb)/)'],
       moduleNameMapper: ours,
     },
   ],

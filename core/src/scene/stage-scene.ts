@@ -19,7 +19,7 @@ const LAYOUTS = {
   /** 16 to 9, for sharing: the dial large on the left, the column on the right. */
   wide: { width: 1600, height: 900, dialX: 460, dialY: 450, dialScale: 3.45, columnX: 950, columnY: 90, columnWidth: 590 },
   /** For a phone held upright: the column under the dial. */
-  tall: { width: 760, height: 1280, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640 },
+  tall: { width: 760, height: 1420, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640 },
 } as const satisfies Record<string, Layout>;
 
 /** Distance of two lines in parts of the font size. */

@@ -89,7 +89,7 @@ import { DeskStore } from './desk-store';
       max-height: calc(100dvh - 5rem);
     }
     .stage.tall {
-      aspect-ratio: 760 / 1280;
+      aspect-ratio: 760 / 1420;
       max-height: calc(100dvh - 5.5rem);
     }
     .words {

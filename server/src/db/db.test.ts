@@ -1,0 +1,66 @@
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { MIGRATIONS } from '../testing/school.js';
+import { openStore } from './connection.js';
+import { groupCommit } from './group-commit.js';
+
+let dataDir: string;
+beforeEach(() => (dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-db-'))));
+afterEach(() => rmSync(dataDir, { recursive: true }));
+const open = () => openStore({ dataDir, migrationsDir: MIGRATIONS });
+
+test('every table is strict, and a commit is flushed to the disk', () => {
+  const { sqlite } = open();
+  const tables = sqlite.prepare("SELECT name, sql FROM sqlite_master WHERE type = 'table' AND name NOT LIKE '\\_\\_%' ESCAPE '\\' AND name NOT LIKE 'sqlite%'").all() as {
+    name: string;
+    sql: string;
+  }[];
+  expect(tables.map(({ name }) => name).sort()).toEqual(
+    ['class', 'lesson', 'lesson_version', 'live_session', 'login_session', 'participant', 'pupil', 'response', 'session_event', 'teacher'],
+  );
+  for (const { sql } of tables) expect(sql).toMatch(/STRICT$/);
+  expect(sqlite.pragma('synchronous', { simple: true })).toBe(2);
+  expect(sqlite.pragma('journal_mode', { simple: true })).toBe('wal');
+  sqlite.close();
+});
+
+test('a database of a newer version is refused and stays as it is', () => {
+  const { sqlite } = open();
+  sqlite.prepare("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('of tomorrow', 9999999999999)").run();
+  sqlite.close();
+  expect(open).toThrow(expect.objectContaining({ code: 'START_DATABASE_NEWER', message: expect.stringMatching(/newer version .* Nothing was changed\.$/) }));
+});
+
+test('a data directory that cannot be written is named', () => {
+  const file = join(dataDir, 'a-file');
+  writeFileSync(file, '');
+  expect(() => openStore({ dataDir: join(file, 'inside'), migrationsDir: MIGRATIONS })).toThrow(expect.objectContaining({ code: 'START_DATA_DIR' }));
+});
+
+test('writes of one turn share a transaction; one that fails is rejected alone and leaves nothing behind', async () => {
+  const { sqlite } = open();
+  sqlite.exec('CREATE TABLE note (text TEXT UNIQUE) STRICT');
+  const commit = groupCommit(sqlite);
+  const insert = sqlite.prepare('INSERT INTO note VALUES (?)');
+  const inTransaction: boolean[] = [];
+  const write = (...texts: string[]) =>
+    commit(() => {
+      inTransaction.push(sqlite.inTransaction);
+      for (const text of texts) insert.run(text);
+      return texts.join();
+    });
+  const results = await Promise.allSettled([write('puffin'), write('lamp', 'puffin'), write('boat')]);
+  expect(results).toMatchObject([{ status: 'fulfilled', value: 'puffin' }, { status: 'rejected', reason: { code: 'SQLITE_CONSTRAINT_UNIQUE' } }, { status: 'fulfilled', value: 'boat' }]);
+  expect(sqlite.prepare('SELECT text FROM note ORDER BY text').pluck().all()).toEqual(['boat', 'puffin']);
+  expect(inTransaction).toEqual([true, true, true]);
+  sqlite.close();
+});
+
+test('when the commit itself fails, everybody hears of it', async () => {
+  const { sqlite } = open();
+  const commit = groupCommit(sqlite);
+  const results = Promise.allSettled([commit(() => 1), commit(() => 2)]);
+  sqlite.close();
+  expect((await results).map(({ status }) => status)).toEqual(['rejected', 'rejected']);
+});

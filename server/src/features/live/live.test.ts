@@ -1,0 +1,244 @@
+import { prepareLesson } from '@zeitpunkt/core';
+import type { DeskView } from '@zeitpunkt/contract';
+import { randomUUID } from 'node:crypto';
+import { reading, School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let room: TestRoom;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  room = await TestRoom.open(school, teacher);
+});
+afterEach(() => school.remove());
+
+const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
+const respond = (pupil: Browser, body: unknown) => pupil.send('POST', '/api/desk/responses', body);
+
+describe('coming in', () => {
+  const join = (body: object) => school.browser().send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: room.key, ...body });
+
+  test('a wrong key, a taken name and a stranger each get their sentence', async () => {
+    const other = [...room.key].reverse();
+    const wrongKey = other.join() === room.key.join() ? ['boat', 'boat', 'boat', 'boat'] : other;
+    expect(await school.browser().send('POST', '/api/desk/room', { roomKey: wrongKey })).toMatchObject({ statusCode: 404 });
+    await room.join('Anouk');
+    const taken = await join({ pupilId: room.pupilId('Anouk') });
+    expect(taken.json()).toMatchObject({ code: 'NAME_TAKEN', status: 409, detail: expect.stringContaining('Anouk is in the room already') });
+    expect(codeOf(await join({ pupilId: randomUUID() }))).toBe('PUPIL_UNKNOWN');
+    expect((await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).json()).toEqual({
+      className: 'Terns',
+      pupils: room.detail.pupils.filter((pupil) => pupil.name !== 'Anouk'),
+    });
+  });
+
+  test('the same join sent again is one join, and the device goes on with its new cookie', async () => {
+    const body = { joinId: randomUUID(), pupilId: room.pupilId('Bashir') };
+    await join(body);
+    const again = await join(body);
+    expect(again.statusCode).toBe(200);
+    expect((await room.live()).participants).toHaveLength(1);
+  });
+
+  test('a freed name can be chosen again, and the old device is out', async () => {
+    const old = await room.join('Ceri');
+    const [participant] = (await room.live()).participants;
+    await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${participant!.id}/release`);
+    expect(codeOf(await old.send('GET', '/api/desk'))).toBe('DESK_NOT_JOINED');
+    expect((await (await room.join('Ceri')).send('GET', '/api/desk')).json().pupilName).toBe('Ceri');
+  });
+
+  test('an ended room lets nobody in and its key is free for others', async () => {
+    await room.tell({ type: 'end' });
+    expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');
+  });
+});
+
+describe('responses', () => {
+  test('a response is marked, kept and shown to the teacher; a second one is another attempt', async () => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    expect((await respond(anouk, reading('8', '30'))).json()).toMatchObject({ itemId: 'q1', attempt: 1 });
+    expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ attempt: 2 });
+    expect((await room.live()).responses).toMatchObject([
+      { attempt: 1, pupilId: room.pupilId('Anouk'), mark: { verdict: 'partly', misconceptions: ['nearest-hour', 'coming-hour'] } },
+      { attempt: 2, response: { kind: 'read-dial', hour: '7', minute: '30' }, mark: { verdict: 'right' } },
+    ]);
+  });
+
+  test('the same response sent again is kept once and acknowledged again, also at once and after closing', async () => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    const body = reading('7', '30');
+    const [one, two] = await Promise.all([respond(anouk, body), respond(anouk, body)]);
+    await room.goTo('answer', 'q1');
+    const late = await respond(anouk, body);
+    expect(one.json()).toEqual(two.json());
+    expect(late.json()).toEqual(one.json());
+    expect((await room.live()).responses).toHaveLength(1);
+  });
+
+  test('a question that is not open takes nothing', async () => {
+    const anouk = await room.join('Anouk');
+    await room.tell({ type: 'begin' });
+    expect(await respond(anouk, reading('7', '30'))).toMatchObject({ statusCode: 409 });
+    await room.goTo('ask', 'q1');
+    await room.tell({ type: 'close', itemId: 'q1' });
+    expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ code: 'QUESTION_NOT_OPEN', detail: expect.stringContaining('not open any more') });
+    expect((await room.live()).responses).toEqual([]);
+  });
+
+  test.each([
+    ['an hour of letters', { response: { kind: 'read-dial', hour: 'x', minute: '30' } }, 'REQUEST_SHAPE', /\/response\/hour/],
+    ['no minutes', { response: { kind: 'read-dial', hour: '7', minute: null } }, 'REQUEST_SHAPE', /\/response\/minute/],
+    ['another kind', { response: { kind: 'set-dial', hourDeg: 1, minuteDeg: 2 } }, 'RESPONSE_SHAPE', /read-dial/],
+    ['an angle of 360', { response: { kind: 'set-dial', hourDeg: 360, minuteDeg: 2 } }, 'REQUEST_SHAPE', /\/response\/hourDeg/],
+    ['an unknown question', { itemId: 'q99' }, 'QUESTION_NOT_OPEN', /not open/],
+  ])('%s is refused, and the server goes on', async (_what, change, code, sentence) => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    expect((await respond(anouk, { ...reading('7', '30'), ...change })).json()).toMatchObject({ code, detail: expect.stringMatching(sentence) });
+    expect((await respond(anouk, reading('7', '30'))).statusCode).toBe(200);
+  });
+
+  test('a body that is too large or no JSON is refused with a sentence', async () => {
+    const anouk = await room.join('Anouk');
+    const large = await respond(anouk, { ...reading('7', '30'), note: 'x'.repeat(9000) });
+    expect(large.json()).toMatchObject({ code: 'REQUEST_TOO_LARGE', status: 413, detail: expect.stringContaining('8 kB') });
+    const garbled = await anouk.send('POST', '/api/desk/responses', '{"id":' as never, { 'content-type': 'application/json' });
+    expect(garbled.json()).toMatchObject({ code: 'REQUEST_SHAPE', status: 400 });
+  });
+
+  test('an id that another pupil used is not taken over', async () => {
+    const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+    await room.goTo('ask', 'q1');
+    const body = reading('7', '30');
+    await respond(anouk, body);
+    expect(codeOf(await respond(bashir, body))).toBe('RESPONSE_ID_TAKEN');
+  });
+});
+
+describe('what a desk is told', () => {
+  test('nothing of the key at any step before the reveal, and the pupil’s own mark after it', async () => {
+    const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+    await room.tell({ type: 'begin' });
+    const { steps } = prepareLesson(room.detail.lesson);
+    for (const [toStep, { beat }] of steps.entries()) {
+      await room.tell({ type: 'go', toStep });
+      if (beat.kind === 'ask' && beat.itemId === 'q1') {
+        await respond(anouk, reading('8', '30'));
+        await respond(bashir, reading('7', '30'));
+      }
+      const view = (await anouk.send('GET', '/api/desk')).json<DeskView>();
+      const text = JSON.stringify(view);
+      if (beat.kind === 'ask' || beat.kind === 'think') {
+        expect(view.question?.reveal).toBeNull();
+        expect(text).not.toMatch(/verdict|misconception|sayToPupil|timeSec|half past seven|7:30|"7"/);
+      }
+      if (beat.kind === 'answer' && beat.itemId === 'q1') {
+        expect(view.question!.reveal).toMatchObject({ key: { hour: '7', minute: '30' }, own: { verdict: 'partly', sayToPupil: expect.stringContaining('short hand') } });
+      }
+      expect(text).not.toContain('Bashir');
+      expect('text' in (view.stage?.beat ?? {}) ? view.stage!.beat.text : '').toBe('');
+    }
+  });
+});
+
+describe('ownership', () => {
+  test('every teacher route is closed to strangers and to other teachers', async () => {
+    const { hashPassword } = await import('../auth/passwords.js');
+    const insert = school.store.sqlite.prepare('INSERT INTO teacher VALUES (?, ?, ?, ?, ?)');
+    insert.run(randomUUID(), 'other', 'Mr Quay', await hashPassword('another-long-one'), 0);
+    const other = school.browser();
+    await other.send('POST', '/api/sign-in', { signInName: 'other', password: 'another-long-one' });
+    const lessons = (await teacher.send('GET', '/api/lessons')).json();
+    const session = `/api/sessions/${room.detail.id}`;
+    const routes: ['GET' | 'POST', string, object?][] = [
+      ['GET', `/api/lessons/${lessons[0].id}`],
+      ['GET', session],
+      ['POST', `${session}/commands`, { id: randomUUID(), command: { type: 'begin' } }],
+      ['POST', `${session}/participants/${randomUUID()}/release`],
+      ['POST', '/api/sessions', { id: randomUUID(), lessonId: lessons[0].id, classId: (await teacher.send('GET', '/api/classes')).json()[0].id }],
+      ['GET', `/ws/sessions/${room.detail.id}?window=console`],
+    ];
+    for (const [method, url, body] of routes) {
+      expect({ url, code: codeOf(await other.send(method, url, body)) }).toEqual({ url, code: 'NOT_FOUND' });
+      expect({ url, code: codeOf(await school.browser().send(method, url, body)) }).toEqual({ url, code: 'SIGN_IN_NEEDED' });
+    }
+    for (const list of ['/api/lessons', '/api/classes', '/api/sessions']) expect((await other.send('GET', list)).json()).toEqual([]);
+  });
+});
+
+describe('commands and sessions', () => {
+  test('a command sent twice happens once; a start sent twice opens one room', async () => {
+    const id = randomUUID();
+    await room.tell({ type: 'begin' }, id);
+    const { seq } = (await room.tell({ type: 'go', toStep: 3 })).json();
+    expect((await room.tell({ type: 'begin' }, id)).json()).toMatchObject({ seq, room: { step: 3 } });
+    const again = await TestRoom.open(school, teacher);
+    expect((await teacher.send('GET', '/api/sessions')).json()).toHaveLength(2);
+    expect(again.detail.roomKey).toHaveLength(4);
+  });
+
+  test('a stopped server goes on where it was: step, questions, pupils, answers, and the key on the wall', async () => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('think', 'q1');
+    await respond(anouk, reading('8', '30'));
+    const before = await room.live();
+    await school.stop();
+    await school.start();
+    const after = await room.live();
+    expect({ ...after, seq: 0, nowMs: 0 }).toEqual({ ...before, seq: 0, nowMs: 0 });
+    expect((await anouk.send('GET', '/api/desk')).json()).toMatchObject({ question: { phase: 'open', given: { attempt: 1 } } });
+    expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ attempt: 2 });
+  });
+});
+
+describe('sockets', () => {
+  /** Opens a socket and gathers what it is sent. */
+  async function listen(path: string, browser: Browser) {
+    const messages: Record<string, unknown>[] = [];
+    const socket = await school.app.injectWS(path, { headers: { host: 'school.test', cookie: browser.cookie } }, {
+      onInit: (ws) => ws.on('message', (data) => messages.push(JSON.parse(String(data)))),
+    });
+    const until = async (type: string, count = 1) => {
+      while (messages.filter((message) => message['type'] === type).length < count) await new Promise((resolve) => socket.once('message', resolve));
+      return messages;
+    };
+    return { socket, messages, until };
+  }
+  const consolePath = () => `/ws/sessions/${room.detail.id}?window=console`;
+
+  test('the console hears in numbered order who came and what was answered; the audience window hears no answers', async () => {
+    const [desk, audience] = [await listen(consolePath(), teacher), await listen(consolePath().replace('console', 'audience'), teacher)];
+    await desk.until('state');
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    await respond(anouk, reading('7', '30'));
+    const messages = await desk.until('response');
+    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([['joined', 1], ['room', 2], ['room', 3], ['response', 4]]);
+    const heard = await audience.until('room', 2);
+    expect(JSON.stringify(heard)).not.toContain('response"');
+    expect(heard[0]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
+    desk.socket.terminate();
+    audience.socket.terminate();
+  });
+
+  test('a message that cannot be read gets a sentence, the line stays open, and sync sends the state', async () => {
+    const anouk = await room.join('Anouk');
+    const desk = await listen('/ws/desk', anouk);
+    await desk.until('view');
+    for (const bad of ['{', '[]', '{"type":"begin"}', '{"type":"sync","more":1}']) desk.socket.send(bad);
+    const problems = (await desk.until('problem', 4)).filter(({ type }) => type === 'problem');
+    for (const problem of problems) expect(problem).toMatchObject({ code: 'SOCKET_MESSAGE', detail: expect.stringMatching(/^The socket message .*\.$/) });
+    desk.socket.send('{"type":"sync"}');
+    await desk.until('view', 2);
+    desk.socket.terminate();
+  });
+
+  test('a socket from a page of another site is refused', async () => {
+    const headers = { host: 'school.test', cookie: teacher.cookie, origin: 'https://elsewhere.test' };
+    await expect(school.app.injectWS(consolePath(), { headers })).rejects.toThrow(/403/);
+  });
+});

@@ -1,0 +1,124 @@
+import { prepareLesson, type KeyPicture } from '@zeitpunkt/core';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+import { buildApp, type AppOptions } from '../app.js';
+import { openStore, type Store } from '../db/connection.js';
+
+export const MIGRATIONS = resolve('server/drizzle');
+export const SET_UP_CODE = '12345678';
+
+/** A browser: it keeps the cookies it is given and sends them back. */
+export class Browser {
+  private readonly cookies = new Map<string, string>();
+  constructor(private readonly school: School) {}
+
+  async send(method: 'GET' | 'POST', url: string, payload?: unknown, headers: Record<string, string> = {}): Promise<LightMyRequestResponse> {
+    const options: InjectOptions = { method, url, headers: { host: 'school.test', cookie: this.cookie, ...headers } };
+    const reply = await this.school.app.inject(payload === undefined ? options : { ...options, payload: payload as object });
+    for (const cookie of reply.cookies) this.cookies.set(cookie.name, cookie.value);
+    return reply;
+  }
+
+  get cookie(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ');
+  }
+}
+
+/** A server on a real database in a folder of its own. It can be stopped and started again on the same data. */
+export class School {
+  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-test-'));
+  app!: FastifyInstance;
+  store!: Store;
+  clockMs = Date.UTC(2026, 10, 2, 9, 40);
+
+  async start(options: Partial<AppOptions> = {}): Promise<this> {
+    this.store = openStore({ dataDir: this.dataDir, migrationsDir: MIGRATIONS });
+    this.app = await buildApp({ store: this.store, nowMs: () => this.clockMs, setUpCode: SET_UP_CODE, ...options });
+    await this.app.ready();
+    return this;
+  }
+
+  /** Ends without a goodbye: nothing but what is on the disk survives. */
+  async stop(): Promise<void> {
+    await this.app.close();
+    this.store.sqlite.close();
+  }
+
+  async remove(): Promise<void> {
+    await this.stop();
+    rmSync(this.dataDir, { recursive: true });
+  }
+
+  browser(): Browser {
+    return new Browser(this);
+  }
+
+  /** The first teacher, with class and starter lessons, signed in. */
+  async teacher(): Promise<Browser> {
+    const browser = this.browser();
+    await browser.send('POST', '/api/set-up', {
+      code: SET_UP_CODE,
+      name: 'Ms Odalys Fenn',
+      signInName: 'odalys',
+      password: 'tern-harbour-lamp',
+      className: 'Terns',
+      pupilNames: ['Anouk', 'Bashir', 'Ceri'],
+    });
+    return browser;
+  }
+}
+
+/** A room of the first starter lesson, with ways to act in it over HTTP. */
+export class TestRoom {
+  private constructor(
+    readonly school: School,
+    readonly teacher: Browser,
+    readonly detail: SessionDetail,
+  ) {}
+
+  static async open(school: School, teacher: Browser): Promise<TestRoom> {
+    const lessons = (await teacher.send('GET', '/api/lessons')).json();
+    const classes = (await teacher.send('GET', '/api/classes')).json();
+    const start = { id: randomUUID(), lessonId: lessons[0].id, classId: classes[0].id };
+    return new TestRoom(school, teacher, (await teacher.send('POST', '/api/sessions', start)).json());
+  }
+
+  get key(): KeyPicture[] {
+    return this.detail.roomKey;
+  }
+
+  pupilId(name: string): string {
+    return this.detail.pupils.find((pupil) => pupil.name === name)!.id;
+  }
+
+  tell(command: object, id: string = randomUUID()): Promise<LightMyRequestResponse> {
+    return this.teacher.send('POST', `/api/sessions/${this.detail.id}/commands`, { id, command });
+  }
+
+  /** Begins the lesson if need be and brings it to a beat about an item. */
+  async goTo(kind: 'ask' | 'think' | 'answer', itemId: string): Promise<void> {
+    const { steps } = prepareLesson(this.detail.lesson);
+    const toStep = steps.findIndex(({ beat }) => beat.kind === kind && 'itemId' in beat && beat.itemId === itemId);
+    await this.tell({ type: 'begin' });
+    await this.tell({ type: 'go', toStep });
+  }
+
+  async join(name: string): Promise<Browser> {
+    const browser = this.school.browser();
+    await browser.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: this.key, pupilId: this.pupilId(name) });
+    return browser;
+  }
+
+  live(): Promise<SessionDetail['live']> {
+    return this.teacher.send('GET', `/api/sessions/${this.detail.id}`).then((reply) => reply.json<SessionDetail>().live);
+  }
+}
+
+/** A response to the first question of the first starter lesson, 7:30. */
+export function reading(hour: string, minute: string, id: string = randomUUID()) {
+  return { id, itemId: 'q1', response: { kind: 'read-dial', hour, minute }, responseTimeMs: 4200 };
+}

@@ -1,0 +1,21 @@
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { bundle } from './lib/bundle.mjs';
+import { ROOT } from './lib/shell.mjs';
+
+// Writes the parts of docs/ that are made from code. A test compares them with the code.
+const cache = 'node_modules/.cache/zeitpunkt';
+const load = async (entry, name) => {
+  await bundle(entry, `${cache}/${name}.mjs`);
+  return import(pathToFileURL(join(ROOT, cache, `${name}.mjs`)));
+};
+const { ERROR_CODES } = await load('core/src/index.ts', 'core');
+const { STATUS_OF } = await load('server/src/http/problems.ts', 'problems');
+const { LessonSchema } = await load('contract/src/index.ts', 'contract');
+const rows = Object.entries(ERROR_CODES).map(([code, meaning]) => `| ${code} | ${STATUS_OF[code]} | ${meaning} |`);
+writeFileSync(
+  join(ROOT, 'docs/error-codes.md'),
+  `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code and one plain sentence.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n`,
+);
+writeFileSync(join(ROOT, 'docs/lesson-file.schema.json'), `${JSON.stringify(LessonSchema, null, 2)}\n`);
