@@ -16,12 +16,15 @@ export default defineConfig({
   timeout: 60_000,
   expect: { timeout: 10_000 },
   fullyParallel: false,
-  workers: 2,
+  // One at a time: each journey is a class of several browsers already, and two cores draw them all.
+  workers: 1,
   forbidOnly: true,
   reporter: process.env['ZEITPUNKT_E2E_REPORT'] ? [['list'], ['json', { outputFile: process.env['ZEITPUNKT_E2E_REPORT'] }]] : [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
     actionTimeout: 10_000,
+    // Sweeps in steps: fewer frames to draw. What moves is tested where it matters, with motion on.
+    contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: CHROMIUM_ARGS },
   },
   projects: [

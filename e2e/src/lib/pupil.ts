@@ -17,7 +17,14 @@ export class PupilPage {
   async join(key: readonly string[]): Promise<void> {
     await this.enterKey(key);
     await this.page.getByRole('button', { name: this.name, exact: true }).click();
-    await expect(this.page.getByText(this.name, { exact: true })).toBeVisible();
+    await expect(this.page.getByRole('button', { name: 'Leave' })).toBeVisible();
+  }
+
+  /** The same device with its tab opened anew. */
+  async reopen(): Promise<PupilPage> {
+    const page = await this.page.context().newPage();
+    await page.goto(`${this.server.url}/desk`);
+    return new PupilPage(page, this.name, this.server);
   }
 
   async read(hour: string, minute: string): Promise<void> {
@@ -31,6 +38,20 @@ export class PupilPage {
     const slider = this.page.getByRole('slider', { name: new RegExp(hand) });
     await slider.focus();
     for (let press = 0; press < times; press++) await slider.press(key);
+  }
+
+  /** Drags the minute hand from 12 round through directions, in degrees clockwise from 12. */
+  async dragMinuteHand(throughDeg: readonly number[]): Promise<void> {
+    const box = (await this.page.locator('zp-turning-dial svg').boundingBox())!;
+    const radius = box.width * 0.38;
+    const to = (deg: number, steps: number) => {
+      const rad = (deg * Math.PI) / 180;
+      return this.page.mouse.move(box.x + box.width / 2 + radius * Math.sin(rad), box.y + box.height / 2 - radius * Math.cos(rad), { steps });
+    };
+    await to(0, 1);
+    await this.page.mouse.down();
+    for (const deg of throughDeg) await to(deg, 8);
+    await this.page.mouse.up();
   }
 
   async send(): Promise<void> {

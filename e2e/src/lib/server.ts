@@ -41,7 +41,7 @@ export class TestServer {
   /** Ends the server at once, as a power cut would. */
   async kill(): Promise<void> {
     const child = this.child;
-    if (!child || child.exitCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
     const gone = new Promise((resolve) => child.once('exit', resolve));
     child.kill('SIGKILL');
     await gone;

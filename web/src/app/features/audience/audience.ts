@@ -16,22 +16,25 @@ const POINTER_MS = 3000;
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)', '(document:pointermove)': 'moved()', '[class.no-pointer]': 'still()' },
   template: `
-    @if (live.detail(); as detail) {
-      @if (detail.live.room.phase === 'lobby') {
+    <main>
+      @if (live.detail(); as detail) {
+        @if (detail.live.room.phase === 'lobby') {
+          <section class="words">
+            <h1>{{ detail.lesson.title }}</h1>
+            <zp-key-show [roomKey]="detail.roomKey" />
+          </section>
+        } @else if (detail.live.room.phase === 'ended') {
+          <section class="words"><h1>The lesson is over. See you next time!</h1></section>
+        } @else if (play(); as play) {
+          <h1 class="heard-only">{{ detail.lesson.title }}</h1>
+          <zp-stage class="stage" [play]="play" />
+        }
+      } @else if (live.problem(); as problem) {
         <section class="words">
-          <h1>{{ detail.lesson.title }}</h1>
-          <zp-key-show [roomKey]="detail.roomKey" />
+          <p class="problem" role="alert">{{ problem }}</p>
         </section>
-      } @else if (detail.live.room.phase === 'ended') {
-        <section class="words"><h1>The lesson is over. See you next time!</h1></section>
-      } @else if (play(); as play) {
-        <zp-stage class="stage" [play]="play" />
       }
-    } @else if (live.problem(); as problem) {
-      <section class="words">
-        <p class="problem" role="alert">{{ problem }}</p>
-      </section>
-    }
+    </main>
   `,
   styles: `
     :host {

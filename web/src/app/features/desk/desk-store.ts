@@ -93,8 +93,9 @@ export const DeskStore = signalStore(
     };
 
     const enter = async (view: DeskView) => {
-      show(view);
+      // What waits is known before the question is shown: an answer given before a reload is shown as given.
       patchState(store, { waiting: await outbox.waitingFor(view.participantId) });
+      show(view);
       line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
         message: receive,
         open: (lineOpen) => {

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
 import { KEY_LENGTH, KEY_PICTURES, readPictures, type KeyPicture as PictureName } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
-import { ask, sentenceOf } from '../../shared/api';
+import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { KeyPicture } from '../../ui/key-picture';
 
 /** Coming in: four pictures in order, touched or typed, then one's own name. */
@@ -65,8 +65,12 @@ export class Join {
       try {
         this.joined.emit(await ask<DeskView>('POST', '/api/desk/join', body));
       } catch (error) {
-        this.joinId = uuid();
-        await this.lookUp(this.key()); // the name may just have been taken: show who is still free
+        // Refused: the name may just have been taken, so show who is still free. A lost line is no refusal: the join may
+        // have arrived, and the next try is the same one.
+        if (!(error instanceof ApiProblem && error.lineLost)) {
+          this.joinId = uuid();
+          await this.lookUp(this.key());
+        }
         throw error;
       }
     });

@@ -1,0 +1,124 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+import { expect, PHONE, test } from './lib/classroom.js';
+
+/** WCAG 2.2 AA and the best practices of axe: nothing may be found. */
+async function expectAccessible(page: Page, place: string): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect({ place, found: violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`) }).toEqual({ place, found: [] });
+}
+
+/** Nothing sticks out sideways, and everything to press is at least 48 px high and wide. */
+async function expectUsableByThumb(page: Page, place: string): Promise<void> {
+  const found = await page.evaluate(() => ({
+    sideways: document.documentElement.scrollWidth > innerWidth,
+    small: [...document.querySelectorAll<HTMLElement>('button, input')]
+      .filter((one) => one.offsetParent !== null)
+      .map((one) => ({ text: one.textContent?.trim() ?? one.id, width: one.offsetWidth, height: one.offsetHeight }))
+      .filter(({ width, height }) => width < 48 || height < 48),
+  }));
+  expect({ place, ...found }).toEqual({ place, sideways: false, small: [] });
+}
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing on any place, ${colorScheme}`, async ({ teacher, newPupil }) => {
+    test.setTimeout(120_000);
+    const { page } = teacher;
+    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
+    await teacher.signIn('wrong');
+    await expect(page.getByRole('alert')).toBeVisible();
+    await expectAccessible(page, 'sign-in');
+    await teacher.signIn();
+    await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+    await expectAccessible(page, 'lessons');
+    const key = await teacher.openRoom();
+    await expectAccessible(page, 'console, lobby');
+    const audience = await teacher.openAudience();
+    await audience.emulateMedia({ colorScheme });
+    await expect(audience.getByRole('list')).toBeVisible();
+    await expectAccessible(audience, 'audience, lobby');
+
+    const quill = await newPupil('Quill', { ...PHONE, colorScheme });
+    await quill.page.goto((await page.evaluate(() => location.origin)) + '/desk');
+    await expect(quill.page.getByRole('button', { name: 'boat' })).toBeVisible();
+    await expectAccessible(quill.page, 'desk, key');
+    await expectUsableByThumb(quill.page, 'desk, key');
+    for (const picture of key) await quill.page.getByRole('button', { name: picture, exact: true }).tap();
+    await expect(quill.page.getByRole('button', { name: 'Quill' })).toBeVisible();
+    await expectAccessible(quill.page, 'desk, names');
+    await expectUsableByThumb(quill.page, 'desk, names');
+    await quill.page.getByRole('button', { name: 'Quill' }).tap();
+
+    await teacher.begin();
+    await teacher.goTo('Worked example');
+    await expect(quill.page.getByRole('img')).toBeVisible();
+    for (const [at, place] of [[page, 'console'], [audience, 'audience'], [quill.page, 'desk, stage']] as const) await expectAccessible(at, place);
+    await teacher.goTo('Ask');
+    await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
+    await expectAccessible(quill.page, 'desk, read');
+    await expectUsableByThumb(quill.page, 'desk, read');
+    await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
+    await quill.read('8', '30');
+    await quill.expectKept();
+    await expectAccessible(quill.page, 'desk, kept');
+    await expectUsableByThumb(quill.page, 'desk, kept');
+    await teacher.goTo('Answer');
+    await expect(quill.sentence).toBeVisible();
+    for (const [at, place] of [[page, 'console, revealed'], [quill.page, 'desk, reveal']] as const) await expectAccessible(at, place);
+    await teacher.goTo('Ask');
+    await expect(quill.page.getByRole('slider', { name: /minute/ })).toBeVisible();
+    await expectAccessible(quill.page, 'desk, set');
+    await expectUsableByThumb(quill.page, 'desk, set');
+    await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
+    await teacher.end();
+    await page.getByRole('button', { name: /Quill, question 1/ }).click();
+    await expectAccessible(page, 'review');
+  });
+}
+
+test('a pupil with a keyboard alone comes in, reads a dial and sets one, with the time spoken', async ({ teacher, newPupil, server }) => {
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const { page } = await newPupil('Tove');
+  const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent?.trim() ?? '');
+  const tabTo = async (name: string) => {
+    for (let presses = 0; presses < 60; presses++) {
+      await page.keyboard.press('Tab');
+      if ((await focused()) === name) return;
+    }
+    throw new Error(`Tab never came to “${name}”.`);
+  };
+  await page.goto(`${server.url}/desk`);
+  await page.getByRole('button', { name: 'boat' }).waitFor();
+  for (const picture of key) {
+    await tabTo(picture);
+    await page.keyboard.press('Enter');
+  }
+  await page.getByRole('button', { name: 'Tove' }).waitFor();
+  await tabTo('Tove');
+  await page.keyboard.press('Enter');
+  await page.getByText('You are in, Tove.').waitFor();
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await page.getByRole('textbox', { name: 'Hour' }).waitFor();
+  await tabTo('Hour');
+  await page.keyboard.type('7');
+  expect(await focused()).toBe('Minutes');
+  await page.keyboard.type('30');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await teacher.goTo('Ask');
+  await page.getByRole('slider').first().waitFor();
+  await tabTo('Short hour hand');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(page.getByRole('slider', { name: 'Short hour hand' })).toHaveAttribute('aria-valuetext', 'two o’clock');
+  await tabTo('Long minute hand');
+  for (let press = 0; press < 5; press++) await page.keyboard.press('PageUp');
+  await expect(page.getByRole('slider', { name: 'Long minute hand' })).toHaveAttribute('aria-valuetext', 'twenty-five past two');
+  await page.keyboard.press('PageUp');
+  await tabTo('This is my answer');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Kept.')).toBeVisible();
+  await expect(teacher.wall.getByRole('img', { name: 'Dial set to 2:30' })).toBeVisible();
+});

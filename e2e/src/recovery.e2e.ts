@@ -1,0 +1,89 @@
+import { expect, test } from './lib/classroom.js';
+
+test('a killed server: every acknowledged answer is there, the room goes on, pages come back by themselves', async ({ server, teacher, newPupil }) => {
+  test.setTimeout(120_000);
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const anouk = await newPupil('Anouk');
+  const bashir = await newPupil('Bashir');
+
+  await test.step('in the lobby', async () => {
+    await anouk.join(key);
+    await server.kill();
+    await expect(anouk.page.getByText('Waiting for the line')).toBeVisible();
+    await server.start();
+    await expect(anouk.page.getByText('Waiting for the line')).toBeHidden();
+    await bashir.join(key);
+    await expect(teacher.wall).toContainText('2 of 26 are in');
+  });
+
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await anouk.read('8', '30');
+  await anouk.expectKept();
+
+  await test.step('at an open question, with an answer given while the line is gone', async () => {
+    await server.kill();
+    await bashir.read('7', '30');
+    await expect(bashir.page.getByText('Your answer is safe on this device')).toBeVisible();
+    await bashir.page.close();
+    await server.start();
+    await expect(teacher.wall.getByRole('region', { name: 'Answered' })).toContainText('8:30');
+  });
+
+  await test.step('a closed tab comes back to the same question and sends what it kept', async () => {
+    const again = await bashir.reopen();
+    await again.expectKept();
+    await expect(teacher.wall.getByRole('region', { name: 'Answered' })).toContainText('7:30');
+  });
+
+  await test.step('at the reveal', async () => {
+    await teacher.goTo('Answer');
+    await expect(anouk.sentence).toBeVisible();
+    await server.kill();
+    await server.start();
+    await teacher.goTo('Ask');
+    await expect(anouk.stem).toHaveText('Set the hands to half past two.');
+  });
+
+  await teacher.end();
+  await expect(teacher.page.getByRole('button', { name: /Anouk, question 1: partly/ })).toBeVisible();
+  await expect(teacher.page.getByRole('button', { name: /Bashir, question 1: right/ })).toBeVisible();
+});
+
+test('console and audience window come back to the same moment after a reload, and steer alike', async ({ teacher }) => {
+  await teacher.signIn();
+  await teacher.openRoom();
+  const audience = await teacher.openAudience();
+  await audience.emulateMedia({ reducedMotion: 'no-preference' });
+  await teacher.begin();
+  await teacher.goTo('Sweep');
+  const minutes = async () => Number(/rotate\(([\d.]+)\)/.exec((await audience.locator('[data-role="minute-hand"]').getAttribute('transform')) ?? '')?.[1]);
+  await expect.poll(minutes).toBeGreaterThan(20);
+  const before = await minutes();
+  await audience.reload();
+  await teacher.page.reload();
+  await expect.poll(minutes).toBeGreaterThanOrEqual(before);
+  await expect(teacher.place).toContainText('Sweep');
+  await audience.keyboard.press('PageDown');
+  await expect(teacher.place).toContainText('Mark');
+  await audience.keyboard.press('Shift+Space');
+  await expect(teacher.place).toContainText('Sweep');
+  await teacher.page.keyboard.press('Space');
+  await expect(teacher.place).toContainText('Mark');
+});
+
+test('a pupil moves to another device: the teacher frees the name', async ({ teacher, newPupil }) => {
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const old = await newPupil('Kaia');
+  await old.join(key);
+  const fresh = await newPupil('Kaia');
+  await fresh.enterKey(key);
+  await expect(fresh.page.getByRole('button', { name: 'Leif' })).toBeVisible();
+  await expect(fresh.page.getByRole('button', { name: 'Kaia' })).toBeHidden();
+  await teacher.page.getByText('A pupil comes back on another device').click();
+  await teacher.page.getByRole('button', { name: 'Free Kaia' }).click();
+  await expect(old.page.getByText('Your teacher has freed your name')).toBeVisible();
+  await fresh.join(key);
+});
