@@ -26,6 +26,7 @@ export default {
       rootDir: 'web',
       testMatch: ['<rootDir>/src/**/*.test.ts'],
       testEnvironment: 'jsdom',
+      setupFiles: ['@angular/compiler'], // libraries come half compiled; the application build finishes them, here they are finished as they load
       transform: swc,
       transformIgnorePatterns: ['/node_modules/(?!.*(@ngrx|@angular|uuid|idb)/)'],
       moduleNameMapper: ours,

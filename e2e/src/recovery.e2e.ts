@@ -1,7 +1,6 @@
 import { expect, test } from './lib/classroom.js';
 
 test('a killed server: every acknowledged answer is there, the room goes on, pages come back by themselves', async ({ server, teacher, newPupil }) => {
-  test.setTimeout(120_000);
   await teacher.signIn();
   const key = await teacher.openRoom();
   const anouk = await newPupil('Anouk');

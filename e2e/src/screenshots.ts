@@ -11,8 +11,7 @@ async function shot(page: Page, name: string): Promise<void> {
   await page.screenshot({ path: join(FOLDER, `${name}.png`), animations: 'disabled' });
 }
 
-test('pictures of the main views from demo data', async ({ teacher, newPupil }) => {
-  test.setTimeout(180_000);
+test('pictures of the main views from demo data', async ({ teacher, newPupil, server }) => {
   const { page } = teacher;
   await page.goto('about:blank');
   await teacher.signIn('not-the-password');
@@ -29,7 +28,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil }) 
   await shot(audience, 'audience-lobby');
 
   const anouk = await newPupil('Anouk', PHONE);
-  await anouk.page.goto((await page.evaluate(() => location.origin)) + '/desk');
+  await anouk.page.goto(`${server.url}/desk`);
   await anouk.page.getByRole('button', { name: key[0]!, exact: true }).click();
   await shot(anouk.page, 'desk-join-phone');
   await anouk.join(key);
@@ -92,7 +91,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil }) 
   await teacher.goTo('Answer');
   await expect(teacher.wall).toContainText('Hour hand left on its numeral');
   await shot(page, 'console-set-revealed');
-  await page.goto((await page.evaluate(() => location.origin)) + '/lessons');
+  await page.goto(`${server.url}/lessons`);
   await page
     .getByRole('link', { name: /^Review/ })
     .first()

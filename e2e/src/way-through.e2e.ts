@@ -2,7 +2,6 @@ import { expect, test } from './lib/classroom.js';
 import { Received } from './lib/received.js';
 
 test('from the lesson to the reviewed response', async ({ teacher, newPupil }) => {
-  test.setTimeout(120_000);
   await teacher.signIn();
   const key = await teacher.openRoom();
   const audience = await teacher.openAudience();

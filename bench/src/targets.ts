@@ -1,0 +1,105 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { randomUUID } from 'node:crypto';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import type WebSocket from 'ws';
+import { Client } from './http.js';
+
+/** A server under load: pupils who can answer, and walls that hear of it. */
+export interface Target {
+  readonly pupils: readonly { answer(id: string): Promise<unknown> }[];
+  /** Memory of the server in MB. */
+  memoryMb(): number;
+  stop(): Promise<void>;
+}
+
+export type HeardOnWall = (id: string) => void;
+
+const ROOM_SIZE = 30;
+
+class Child {
+  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-bench-'));
+  readonly sockets: WebSocket[] = [];
+  private child!: ChildProcess;
+
+  /** Starts a server; resolves with the line of JSON that it prints. */
+  async start(entry: string, ...args: string[]): Promise<{ port: number } & Record<string, unknown>> {
+    const child = spawn(process.execPath, [join(import.meta.dirname, entry), this.dataDir, ...args], { stdio: ['ignore', 'pipe', 'inherit'] });
+    this.child = child;
+    const line = await new Promise<string>((resolve, reject) => {
+      child.stdout.once('data', (data: Buffer) => resolve(String(data)));
+      child.once('exit', (code) => reject(new Error(`${entry} ended with ${code}`)));
+    });
+    return JSON.parse(line) as { port: number };
+  }
+
+  memoryMb(): number {
+    return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.child.pid}/status`, 'utf8'))?.[1]) / 1024;
+  }
+
+  async stop(): Promise<void> {
+    for (const socket of this.sockets) socket.terminate();
+    const gone = new Promise((resolve) => this.child.once('exit', resolve));
+    this.child.kill('SIGKILL');
+    await gone;
+    rmSync(this.dataDir, { recursive: true, force: true });
+  }
+}
+
+const answerBody = (id: string) => ({ id, itemId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200 });
+
+/** The bare floor with as many pupils, in rooms of thirty. */
+export async function floorTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
+  const server = new Child();
+  const { port } = await server.start('floor-server.mjs');
+  const pupils: { answer(id: string): Promise<unknown> }[] = [];
+  for (let index = 0; index < pupilCount; index++) {
+    const room = Math.floor(index / ROOM_SIZE);
+    const client = new Client(port);
+    if (index % ROOM_SIZE === 0) server.sockets.push(await client.socket(`/wall/${room}`, (text) => heard((JSON.parse(text) as { id: string }).id)));
+    server.sockets.push(await client.socket(`/desk/${room}`, () => undefined));
+    pupils.push({ answer: (id) => client.send('POST', `/answer/${room}`, answerBody(id)) });
+  }
+  return { pupils, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+}
+
+interface Detail {
+  readonly id: string;
+  readonly roomKey: string[];
+  readonly pupils: { id: string }[];
+}
+
+/** The real server: a teacher with running rooms at an open question, pupils joined with open desks. */
+export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
+  const server = new Child();
+  const { port, signInName, password } = await server.start('zeitpunkt-server.mjs', String(Math.ceil(pupilCount / ROOM_SIZE)));
+  const teacher = new Client(port);
+  await teacher.send('POST', '/api/sign-in', { signInName, password });
+  const lessons = await teacher.send<{ id: string }[]>('GET', '/api/lessons');
+  const classes = await teacher.send<{ id: string; pupilCount: number }[]>('GET', '/api/classes');
+  const pupils: { answer(id: string): Promise<unknown> }[] = [];
+  for (const { id: classId } of classes.filter((one) => one.pupilCount === ROOM_SIZE)) {
+    const detail = await teacher.send<Detail>('POST', '/api/sessions', { id: randomUUID(), lessonId: lessons[0]!.id, classId });
+    const onMessage = (text: string) => {
+      const message = JSON.parse(text) as { type: string; response?: { id: string } };
+      if (message.type === 'response') heard(message.response!.id);
+    };
+    server.sockets.push(await teacher.socket(`/ws/sessions/${detail.id}?window=console`, onMessage));
+    for (const { id: pupilId } of detail.pupils.slice(0, pupilCount - pupils.length)) {
+      const desk = new Client(port);
+      await desk.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: detail.roomKey, pupilId });
+      server.sockets.push(await desk.socket('/ws/desk', () => undefined));
+      pupils.push({ answer: (id) => desk.send('POST', '/api/desk/responses', answerBody(id)) });
+    }
+    await openFirstQuestion(teacher, detail.id);
+  }
+  return { pupils, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+}
+
+async function openFirstQuestion(teacher: Client, sessionId: string): Promise<void> {
+  const tell = (command: object) =>
+    teacher.send<{ room: { questions: Record<string, string> } }>('POST', `/api/sessions/${sessionId}/commands`, { id: randomUUID(), command });
+  let { room } = await tell({ type: 'begin' });
+  for (let toStep = 1; room.questions['q1'] !== 'open'; toStep++) ({ room } = await tell({ type: 'go', toStep }));
+}

@@ -1,0 +1,17 @@
+import { build } from './lib/build.mjs';
+import { bundle } from './lib/bundle.mjs';
+import { findChromium } from './lib/chromium.mjs';
+import { install } from './lib/install.mjs';
+import { must } from './lib/shell.mjs';
+
+// Every benchmark, or those named: npm run bench -- live-answers
+install();
+await build();
+const OUT = 'node_modules/.cache/zeitpunkt/bench';
+const all = ['core-speed', 'page-weight', 'live-answers'];
+const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
+for (const name of [...all, 'floor-server', 'zeitpunkt-server']) await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
+for (const name of wanted) {
+  if (name === 'page-weight' && !findChromium()) process.exit(1);
+  must(name, process.execPath, [`${OUT}/${name}.mjs`]);
+}

@@ -1,0 +1,44 @@
+import { dialScene, gearedPose, PLAIN_LAYERS, secondOfDay, stageScene, TEACHING_LAYERS, type DialMark, type DialState, type Scene } from '@zeitpunkt/core';
+import { SvgOutlet } from './svg-outlet';
+
+const dial = (hour: number, minute: number, marks: DialMark[] = []): DialState => ({ pose: gearedPose(secondOfDay(hour, minute)), layers: PLAIN_LAYERS, marks });
+const newSvg = () => document.createElementNS('http://www.w3.org/2000/svg', 'svg');
+/** What an outlet draws from nothing. */
+function drawn(scene: Scene): string {
+  const svg = newSvg();
+  new SvgOutlet(svg).draw(scene);
+  return svg.outerHTML;
+}
+
+test('after any change the picture is the same as drawn from nothing, in the same order', () => {
+  const svg = newSvg();
+  const outlet = new SvgOutlet(svg);
+  const scenes = [
+    dialScene(dial(4, 30)),
+    dialScene(dial(1, 5, [{ type: 'hand', hand: 'hour' }])),
+    dialScene(dial(1, 5, [{ type: 'count', toMinute: 20, by: 5 }, { type: 'ray', deg: 90 }])),
+    dialScene({ ...dial(9, 0), layers: TEACHING_LAYERS }),
+    stageScene({ dial: dial(2, 45), display: { hour: '2', minute: null, separator: ':' }, words: ['quarter to three'], board: [], stem: null, countdown: null }),
+    stageScene({ dial: null, display: null, words: [], board: ['One.', 'Two.'], stem: 'What time is it?', countdown: { totalMs: 9000, leftMs: 100 } }),
+    dialScene(dial(4, 30)),
+  ];
+  for (const scene of scenes) {
+    outlet.draw(scene);
+    expect(svg.outerHTML).toBe(drawn(scene));
+  }
+});
+
+test('a turning hand changes its own group and nothing else', async () => {
+  const svg = newSvg();
+  const outlet = new SvgOutlet(svg);
+  outlet.draw(dialScene(dial(4, 0)));
+  const seen: string[] = [];
+  const observer = new MutationObserver((records) => {
+    for (const { target, attributeName } of records) seen.push(`${(target as Element).getAttribute('data-role')} ${attributeName}`);
+  });
+  observer.observe(svg, { subtree: true, attributes: true, childList: true, characterData: true });
+  outlet.draw(dialScene(dial(4, 10)));
+  await Promise.resolve();
+  expect(seen).toEqual(['hour-hand transform', 'minute-hand transform']);
+  observer.disconnect();
+});
