@@ -11,7 +11,10 @@ export class Client {
   send<Reply>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<Reply> {
     const payload = body === undefined ? undefined : JSON.stringify(body);
     return new Promise((resolve, reject) => {
-      const headers = { cookie: this.cookie, ...(payload ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(payload) } : {}) };
+      const headers = {
+        cookie: this.cookie,
+        ...(payload ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(payload) } : {}),
+      };
       const sent = request({ agent, host: '127.0.0.1', port: this.port, method, path, headers }, (reply) => {
         const set = reply.headers['set-cookie'];
         if (set) this.cookie = set.map((cookie) => cookie.split(';')[0]).join('; ');

@@ -59,7 +59,11 @@ for (const pupils of [30, 300]) {
     const ours = await measure((heard) => zeitpunktTarget(pupils, heard));
     for (const pattern of ['steady', 'flash'] as const) {
       for (const part of [0.5, 0.95, 0.99]) {
-        note(`${pattern}, acknowledged p${part * 100}`, percentile(ours[pattern].acknowledged, part), percentile(floor[pattern].acknowledged, part));
+        note(
+          `${pattern}, acknowledged p${part * 100}`,
+          percentile(ours[pattern].acknowledged, part),
+          percentile(floor[pattern].acknowledged, part),
+        );
       }
       note(`${pattern}, on the wall p95`, percentile(ours[pattern].onWall, 0.95), percentile(floor[pattern].onWall, 0.95));
     }

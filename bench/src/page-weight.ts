@@ -12,7 +12,9 @@ const GOALS = [
   { path: '/lessons', goalKb: 300, signIn: true },
 ];
 const dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-weight-'));
-const server = spawn(process.execPath, ['server/dist/main.js', '--demo', '--port', '0', '--data', dataDir], { stdio: ['ignore', 'pipe', 'inherit'] });
+const server = spawn(process.execPath, ['server/dist/main.js', '--demo', '--port', '0', '--data', dataDir], {
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
 const url = await new Promise<string>((resolve) => {
   let said = '';
   server.stdout.on('data', (data) => {
@@ -21,7 +23,10 @@ const url = await new Promise<string>((resolve) => {
     if (found && said.includes('Ctrl+C')) resolve(found);
   });
 });
-const browser = await chromium.launch({ executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: ['--no-sandbox', '--disable-gpu'] });
+const browser = await chromium.launch({
+  executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+});
 
 async function weighKb(path: string, signIn: boolean): Promise<number> {
   const page = await browser.newPage();

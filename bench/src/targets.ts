@@ -25,7 +25,9 @@ class Child {
 
   /** Starts a server; resolves with the line of JSON that it prints. */
   async start(entry: string, ...args: string[]): Promise<{ port: number } & Record<string, unknown>> {
-    const child = spawn(process.execPath, [join(import.meta.dirname, entry), this.dataDir, ...args], { stdio: ['ignore', 'pipe', 'inherit'] });
+    const child = spawn(process.execPath, [join(import.meta.dirname, entry), this.dataDir, ...args], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
     this.child = child;
     const line = await new Promise<string>((resolve, reject) => {
       child.stdout.once('data', (data: Buffer) => resolve(String(data)));
@@ -57,7 +59,8 @@ export async function floorTarget(pupilCount: number, heard: HeardOnWall): Promi
   for (let index = 0; index < pupilCount; index++) {
     const room = Math.floor(index / ROOM_SIZE);
     const client = new Client(port);
-    if (index % ROOM_SIZE === 0) server.sockets.push(await client.socket(`/wall/${room}`, (text) => heard((JSON.parse(text) as { id: string }).id)));
+    if (index % ROOM_SIZE === 0)
+      server.sockets.push(await client.socket(`/wall/${room}`, (text) => heard((JSON.parse(text) as { id: string }).id)));
     server.sockets.push(await client.socket(`/desk/${room}`, () => undefined));
     pupils.push({ answer: (id) => client.send('POST', `/answer/${room}`, answerBody(id)) });
   }
@@ -99,7 +102,10 @@ export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): P
 
 async function openFirstQuestion(teacher: Client, sessionId: string): Promise<void> {
   const tell = (command: object) =>
-    teacher.send<{ room: { questions: Record<string, string> } }>('POST', `/api/sessions/${sessionId}/commands`, { id: randomUUID(), command });
+    teacher.send<{ room: { questions: Record<string, string> } }>('POST', `/api/sessions/${sessionId}/commands`, {
+      id: randomUUID(),
+      command,
+    });
   let { room } = await tell({ type: 'begin' });
   for (let toStep = 1; room.questions['q1'] !== 'open'; toStep++) ({ room } = await tell({ type: 'go', toStep }));
 }

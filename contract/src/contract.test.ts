@@ -1,10 +1,21 @@
-import { BEAT_KINDS, KEY_PICTURES, QUESTION_KINDS, WORD_PACKS, type Item, type ItemView, type Lesson, type Response, type RoomState, type StageState } from '@zeitpunkt/core';
+import {
+  BEAT_KINDS,
+  KEY_PICTURES,
+  QUESTION_KINDS,
+  WORD_PACKS,
+  type Item,
+  type ItemView,
+  type Lesson,
+  type Response,
+  type RoomState,
+  type StageState,
+} from '@zeitpunkt/core';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { ItemViewSchema } from './desk.js';
-import { BeatSchema, ItemSchema, LessonSchema, LessonSettingsSchema, StageBeatSchema } from './lesson-file.js';
+import { BeatSchema, ItemSchema, type LessonSchema, LessonSettingsSchema, StageBeatSchema } from './lesson-file.js';
 import { ResponseSchema } from './responses.js';
-import { StageStateSchema } from './stage.js';
-import { RoomKeySchema, RoomStateSchema } from './teacher.js';
+import { type StageStateSchema } from './stage.js';
+import { RoomKeySchema, type RoomStateSchema } from './teacher.js';
 
 /** Data of the contract fits the core's type; a schema that drifts away does not compile. */
 type Fits<Schema extends TSchema, T> = Static<Schema> extends T ? true : never;
@@ -17,7 +28,8 @@ const fits: [
   Fits<typeof RoomStateSchema, RoomState>,
 ] = [true, true, true, true, true, true];
 
-const kindsIn = (schema: { anyOf: { properties: { kind: { const: string } } }[] }) => schema.anyOf.map((one) => one.properties.kind.const).sort();
+const kindsIn = (schema: { anyOf: { properties: { kind: { const: string } } }[] }) =>
+  schema.anyOf.map((one) => one.properties.kind.const).sort();
 
 test('each list of the core has its schemas: kinds of questions, beats, word packs and key pictures', () => {
   expect(fits).toHaveLength(6);

@@ -1,4 +1,4 @@
-import { Type, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
+import { Type, type Static, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
 
 /** An object that holds exactly these members: anything else is refused with its path. */
 export function Exact<T extends TProperties>(members: T): TObject<T> {
@@ -37,3 +37,4 @@ export const Problem = Exact({
   code: Type.String(),
   detail: Type.String(),
 });
+export type Problem = Static<typeof Problem>;

@@ -5,7 +5,10 @@ import { expect, PHONE, test } from './lib/classroom.js';
 /** WCAG 2.2 AA and the best practices of axe: nothing may be found. */
 async function expectAccessible(page: Page, place: string): Promise<void> {
   const { violations } = await new AxeBuilder({ page }).analyze();
-  expect({ place, found: violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`) }).toEqual({ place, found: [] });
+  expect({ place, found: violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`) }).toEqual({
+    place,
+    found: [],
+  });
 }
 
 /** Nothing sticks out sideways, and everything to press is at least 48 px high and wide. */
@@ -51,7 +54,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await teacher.begin();
     await teacher.goTo('Worked example');
     await expect(quill.page.getByRole('img')).toBeVisible();
-    for (const [at, place] of [[page, 'console'], [audience, 'audience'], [quill.page, 'desk, stage']] as const) await expectAccessible(at, place);
+    for (const [at, place] of [
+      [page, 'console'],
+      [audience, 'audience'],
+      [quill.page, 'desk, stage'],
+    ] as const)
+      await expectAccessible(at, place);
     await teacher.goTo('Ask');
     await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
     await expectAccessible(quill.page, 'desk, read');
@@ -63,7 +71,11 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectUsableByThumb(quill.page, 'desk, kept');
     await teacher.goTo('Answer');
     await expect(quill.sentence).toBeVisible();
-    for (const [at, place] of [[page, 'console, revealed'], [quill.page, 'desk, reveal']] as const) await expectAccessible(at, place);
+    for (const [at, place] of [
+      [page, 'console, revealed'],
+      [quill.page, 'desk, reveal'],
+    ] as const)
+      await expectAccessible(at, place);
     await teacher.goTo('Ask');
     await expect(quill.page.getByRole('slider', { name: /minute/ })).toBeVisible();
     await expectAccessible(quill.page, 'desk, set');
@@ -79,7 +91,8 @@ test('a pupil with a keyboard alone comes in, reads a dial and sets one, with th
   await teacher.signIn();
   const key = await teacher.openRoom();
   const { page } = await newPupil('Tove');
-  const focused = () => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent?.trim() ?? '');
+  const focused = () =>
+    page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent?.trim() ?? '');
   const tabTo = async (name: string) => {
     for (let presses = 0; presses < 60; presses++) {
       await page.keyboard.press('Tab');

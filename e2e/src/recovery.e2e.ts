@@ -1,6 +1,10 @@
 import { expect, test } from './lib/classroom.js';
 
-test('a killed server: every acknowledged answer is there, the room goes on, pages come back by themselves', async ({ server, teacher, newPupil }) => {
+test('a killed server: every acknowledged answer is there, the room goes on, pages come back by themselves', async ({
+  server,
+  teacher,
+  newPupil,
+}) => {
   await teacher.signIn();
   const key = await teacher.openRoom();
   const anouk = await newPupil('Anouk');
@@ -57,7 +61,8 @@ test('console and audience window come back to the same moment after a reload, a
   await audience.emulateMedia({ reducedMotion: 'no-preference' });
   await teacher.begin();
   await teacher.goTo('Sweep');
-  const minutes = async () => Number(/rotate\(([\d.]+)\)/.exec((await audience.locator('[data-role="minute-hand"]').getAttribute('transform')) ?? '')?.[1]);
+  const minutes = async () =>
+    Number(/rotate\(([\d.]+)\)/.exec((await audience.locator('[data-role="minute-hand"]').getAttribute('transform')) ?? '')?.[1]);
   await expect.poll(minutes).toBeGreaterThan(20);
   const before = await minutes();
   await audience.reload();

@@ -39,7 +39,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
 
   await test.step('nothing but the picture told the device the key', async () => {
     const said = await received.said();
-      // 7:30 is 27,000 s since midnight; other times that were shown on the stage before are no secret.
+    // 7:30 is 27,000 s since midnight; other times that were shown on the stage before are no secret.
     expect(said.some((text) => text.includes('"read-dial"') && text.includes('"hourDeg":225'))).toBe(true);
     for (const text of said) {
       expect(text).not.toMatch(/verdict|misconception|sayToPupil|"timeSec":27000|half past seven|seven thirty|7:30|0?7[:.]30/i);

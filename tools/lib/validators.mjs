@@ -20,9 +20,9 @@ export async function writeValidators() {
   const { build } = await import('esbuild');
   mkdirSync(OUT, { recursive: true });
   for (const name of CHECKED) {
-    const ajv = new Ajv.default({ code: { source: true, esm: true } });
+    const ajv = new Ajv.default({ code: { source: true, esm: true, optimize: 2 }, messages: false, inlineRefs: false });
     const file = join(OUT, fileName(name));
-    writeFileSync(`${file}.raw.mjs`, standaloneCode.default(ajv, ajv.compile(contract[name])));
+    writeFileSync(`${file}.raw.mjs`, standaloneCode.default(ajv, ajv.compile(shareRepeats(contract[name]))));
     await build({
       entryPoints: [`${file}.raw.mjs`],
       outfile: `${file}.js`,
@@ -38,6 +38,35 @@ export async function writeValidators() {
       `${NOTE}\nimport type { ${name} } from '@zeitpunkt/contract';\ndeclare const is${name}: (data: unknown) => data is ${name};\nexport default is${name};\n`,
     );
   }
+}
+
+/** Parts of a schema shorter than this are not worth a function of their own, in letters of JSON. */
+const WORTH_SHARING = 150;
+
+/** The same schema with every part that stands in it more than once moved to one place: the code is made once then. */
+function shareRepeats(schema) {
+  const counts = new Map();
+  const count = (part) => {
+    if (typeof part !== 'object' || part === null) return;
+    const text = JSON.stringify(part);
+    if (isSchema(part)) counts.set(text, (counts.get(text) ?? 0) + 1);
+    if ((counts.get(text) ?? 1) === 1) Object.values(part).forEach(count); // what a repeat holds repeats with it
+  };
+  count(schema);
+  const shared = [...counts].filter(([text, times]) => times > 1 && text.length >= WORTH_SHARING).map(([text]) => text);
+  const replace = (part, isTop = false) => {
+    if (typeof part !== 'object' || part === null) return part;
+    const place = isTop ? -1 : shared.indexOf(JSON.stringify(part));
+    if (place >= 0) return { $ref: `#/$defs/s${place}` };
+    if (Array.isArray(part)) return part.map((one) => replace(one));
+    return Object.fromEntries(Object.entries(part).map(([key, value]) => [key, replace(value)]));
+  };
+  const $defs = Object.fromEntries(shared.map((text, place) => [`s${place}`, replace(JSON.parse(text), true)]));
+  return { ...replace(schema, true), $defs };
+}
+
+function isSchema(part) {
+  return !Array.isArray(part) && ('type' in part || 'anyOf' in part) && typeof part.type !== 'object';
 }
 
 /** "DeskMessage" → "desk-message": each in a file of its own, so that a page loads only what it checks. */

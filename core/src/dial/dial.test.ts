@@ -62,7 +62,11 @@ test('a free hand leaves the other where it is', () => {
 });
 
 test('a dial is described by what is seen, not by what it means', () => {
-  expect(describePose(gearedPose(secondOfDay(4, 30)))).toBe('The short hour hand points between 4 and 5. The long minute hand points at 6.');
-  expect(describePose(gearedPose(secondOfDay(12, 57)))).toBe('The short hour hand points between 12 and 1. The long minute hand points 2 ticks after 11.');
-  expect(describePose(gearedPose(7 * 3600 as SecondOfDay))).toBe('The short hour hand points at 7. The long minute hand points at 12.');
+  expect(describePose(gearedPose(secondOfDay(4, 30)))).toBe(
+    'The short hour hand points between 4 and 5. The long minute hand points at 6.',
+  );
+  expect(describePose(gearedPose(secondOfDay(12, 57)))).toBe(
+    'The short hour hand points between 12 and 1. The long minute hand points 2 ticks after 11.',
+  );
+  expect(describePose(gearedPose((7 * 3600) as SecondOfDay))).toBe('The short hour hand points at 7. The long minute hand points at 12.');
 });

@@ -94,8 +94,12 @@ test('a count is written only when it has reached its minute', () => {
 test('explanations follow the school: which hand first, the wording of the rule, and the hour after 12', () => {
   const texts = (beats: readonly { text?: string }[]) => beats.map((beat) => beat.text ?? '');
   const minuteFirst = texts(explain(at(12, 35), { ...DEFAULT_SETTINGS, readingOrder: 'minute-first', betweenRule: 'step-back' }));
-  expect(minuteFirst.findIndex((text) => text.includes('long hand'))).toBeLessThan(minuteFirst.findIndex((text) => text.includes('short hand')));
-  expect(minuteFirst.join(' ')).toContain('Step back to the numeral before the short hand: the hour is 12. After 12 the hours begin again at 1.');
+  expect(minuteFirst.findIndex((text) => text.includes('long hand'))).toBeLessThan(
+    minuteFirst.findIndex((text) => text.includes('short hand')),
+  );
+  expect(minuteFirst.join(' ')).toContain(
+    'Step back to the numeral before the short hand: the hour is 12. After 12 the hours begin again at 1.',
+  );
   expect(minuteFirst.join(' ')).toContain('25 minutes. Then it will be 1 o’clock.');
 });
 
@@ -117,14 +121,26 @@ test('think time runs down to nothing and no further', () => {
 test('while a question is asked its stage shows no display digits, words or reason; the answer shows them', () => {
   const prepared = prepareLesson(lessonOf(ALL.slice(4, 7)));
   expect(stageAt(prepared, 0, 0)).toMatchObject({ display: { hour: null, minute: null }, words: [], board: [] });
-  expect(stageAt(prepared, 2, 0)).toMatchObject({ display: { hour: '7', minute: '30' }, words: ['half past seven', 'seven thirty'], stem: null });
+  expect(stageAt(prepared, 2, 0)).toMatchObject({
+    display: { hour: '7', minute: '30' },
+    words: ['half past seven', 'seven thirty'],
+    stem: null,
+  });
 });
 
 test.each<[string, Partial<Lesson>]>([
   ['LESSON_EMPTY', { beats: [] }],
   ['LESSON_ITEM_UNKNOWN', { beats: [{ kind: 'ask', itemId: 'q9', text: '' }] }],
   ['LESSON_BEAT_ORDER', { beats: [{ kind: 'answer', itemId: 'q1' }] }],
-  ['LESSON_ITEM_TWICE', { items: [{ id: 'q1', kind: 'read-dial', timeSec: 0 }, { id: 'q1', kind: 'read-dial', timeSec: 60 }] }],
+  [
+    'LESSON_ITEM_TWICE',
+    {
+      items: [
+        { id: 'q1', kind: 'read-dial', timeSec: 0 },
+        { id: 'q1', kind: 'read-dial', timeSec: 60 },
+      ],
+    },
+  ],
 ])('a lesson that cannot be played is refused with %s', (code, change) => {
   expect(() => prepareLesson({ ...lessonOf(ALL), ...change })).toThrow(expect.objectContaining({ code }));
 });

@@ -52,7 +52,8 @@ test('whatever an idea predicts is marked wrong and explained by that idea, at e
 test('at a whole hour nobody is said to take the nearest or the coming hour', () => {
   for (let hour = 0; hour < 12; hour++) {
     for (const id of ['nearest-hour', 'coming-hour', 'half-of-coming-hour', 'hour-hand-on-numeral'] as const) {
-      for (const item of [reading(hour * 3600), setting(hour * 3600, 'free')]) expect(kindOf(item).predict(item, id, DEFAULT_SETTINGS)).toEqual([]);
+      for (const item of [reading(hour * 3600), setting(hour * 3600, 'free')])
+        expect(kindOf(item).predict(item, id, DEFAULT_SETTINGS)).toEqual([]);
     }
   }
 });

@@ -15,9 +15,11 @@ const setting = (hour: number, minute: number) => ({
 const read = (item: ReturnType<typeof reading>, hour: string, minute: string) =>
   readDial.mark(item, { kind: 'read-dial', hour, minute }, DEFAULT_SETTINGS);
 
-const anyItem = fc.record({ timeSec: fc.integer({ min: 0, max: 1439 }).map((minute) => minute * 60), kind: fc.constantFrom('read-dial', 'set-dial') }).map(
-  ({ timeSec, kind }): Item => (kind === 'read-dial' ? { id: 'q', kind, timeSec } : { id: 'q', kind: 'set-dial', timeSec, from: 'words', hands: 'free' }),
-);
+const anyItem = fc
+  .record({ timeSec: fc.integer({ min: 0, max: 1439 }).map((minute) => minute * 60), kind: fc.constantFrom('read-dial', 'set-dial') })
+  .map(({ timeSec, kind }): Item =>
+    kind === 'read-dial' ? { id: 'q', kind, timeSec } : { id: 'q', kind: 'set-dial', timeSec, from: 'words', hands: 'free' },
+  );
 
 test('the key of every item is right, under every strictness, and no idea is blamed for it', () => {
   fc.assert(
@@ -57,12 +59,18 @@ test.each([
 });
 
 test('a one-digit minute is kept apart from the right form', () => {
-  expect(read(reading(6, 5), '6', '5')).toMatchObject({ verdict: 'partly', parts: { hour: true, minute: true, form: false }, misconceptions: ['zero-dropped'] });
+  expect(read(reading(6, 5), '6', '5')).toMatchObject({
+    verdict: 'partly',
+    parts: { hour: true, minute: true, form: false },
+    misconceptions: ['zero-dropped'],
+  });
   expect(read(reading(6, 5), '6', '50').misconceptions).toContain('zero-dropped');
 });
 
 test('the sentence names what is right and where to look, with the hours of this very time', () => {
-  expect(read(reading(12, 20), '3', '20').sayToPupil).toBe('Your minutes are right. Look at the short hand again: it has passed 12 and is not at 1 yet.');
+  expect(read(reading(12, 20), '3', '20').sayToPupil).toBe(
+    'Your minutes are right. Look at the short hand again: it has passed 12 and is not at 1 yet.',
+  );
   expect(read(reading(4, 0), '9', '00').sayToPupil).toContain('it points at 4');
   expect(read(reading(4, 20), '4', '33').sayToPupil).toBe('Your hour is right. Count the minutes round from the 12 once more.');
 });
@@ -76,7 +84,9 @@ test.each([
   ['exact', 283, 'right'],
   ['exact', 281, 'partly'],
 ] as const)('9:30 set with strictness %s and the hour hand at %d degrees is %s', (strictness, hourDeg, verdict) => {
-  expect(setDial.mark(setting(9, 30), { kind: 'set-dial', hourDeg, minuteDeg: 180 }, { ...DEFAULT_SETTINGS, strictness })).toMatchObject({ verdict });
+  expect(setDial.mark(setting(9, 30), { kind: 'set-dial', hourDeg, minuteDeg: 180 }, { ...DEFAULT_SETTINGS, strictness })).toMatchObject({
+    verdict,
+  });
 });
 
 test('an impossible pose is told as such', () => {

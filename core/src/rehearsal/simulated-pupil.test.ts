@@ -15,7 +15,9 @@ test('the same seed gives the same pupil; another one does not', () => {
 test('a pupil answers by the first idea that makes a difference, and otherwise right', () => {
   const { mark } = kindOf(item);
   for (let seed = 0; seed < 30; seed++) {
-    expect(mark(item, answer(['hour-hand-on-numeral', 'coming-hour'], 1, seed).response, DEFAULT_SETTINGS).misconceptions).toContain('coming-hour');
+    expect(mark(item, answer(['hour-hand-on-numeral', 'coming-hour'], 1, seed).response, DEFAULT_SETTINGS).misconceptions).toContain(
+      'coming-hour',
+    );
     expect(mark(item, answer(['hour-hand-on-numeral'], 0, seed).response, DEFAULT_SETTINGS).verdict).toBe('right');
     expect(mark(item, answer([], 1, seed).response, DEFAULT_SETTINGS)).toMatchObject({ verdict: 'partly', misconceptions: [] });
   }

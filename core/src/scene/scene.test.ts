@@ -13,18 +13,39 @@ const dial = (hour: number, minute: number, layers: Partial<DialLayers> = {}): D
   layers: { ...TEACHING_LAYERS, ...layers },
   marks: [],
 });
-const stage = (change: Partial<StageState>): StageState => ({ dial: dial(4, 30), display: null, words: [], board: [], stem: null, countdown: null, ...change });
+const stage = (change: Partial<StageState>): StageState => ({
+  dial: dial(4, 30),
+  display: null,
+  words: [],
+  board: [],
+  stem: null,
+  countdown: null,
+  ...change,
+});
 const groupOf = (scene: Scene) => scene.nodes[0] as GroupNode;
-const idsIn = (nodes: readonly SceneNode[]): string[] => nodes.flatMap((node) => [node.id, ...(node.type === 'group' ? idsIn(node.nodes) : [])]);
+const idsIn = (nodes: readonly SceneNode[]): string[] =>
+  nodes.flatMap((node) => [node.id, ...(node.type === 'group' ? idsIn(node.nodes) : [])]);
 const find = (scene: Scene, id: string) => groupOf(scene).nodes.find((node) => node.id === id);
 
 test('a scene is plain data with ids that are unique, with every layer and mark on', () => {
   const everything: DialState = {
     ...dial(2, 45, { minuteRing: 'full', hourZones: true, quarters: true, shaded: true }),
-    marks: [{ type: 'hand', hand: 'hour' }, { type: 'numeral', numeral: 2 }, { type: 'ray', deg: 90 }, { type: 'count', toMinute: 45, by: 5 }],
+    marks: [
+      { type: 'hand', hand: 'hour' },
+      { type: 'numeral', numeral: 2 },
+      { type: 'ray', deg: 90 },
+      { type: 'count', toMinute: 45, by: 5 },
+    ],
   };
   const scene = stageScene(
-    stage({ dial: everything, display: { hour: '2', minute: null, separator: ':' }, words: ['a', 'b'], board: ['c'], stem: 'd', countdown: { totalMs: 9, leftMs: 4 } }),
+    stage({
+      dial: everything,
+      display: { hour: '2', minute: null, separator: ':' },
+      words: ['a', 'b'],
+      board: ['c'],
+      stem: 'd',
+      countdown: { totalMs: 9, leftMs: 4 },
+    }),
   );
   const ids = idsIn(scene.nodes);
   expect(new Set(ids).size).toBe(ids.length);
@@ -35,14 +56,27 @@ test('every layer draws something of its own and nothing when it is off', () => 
   const bare: Partial<DialLayers> = { numerals: 'none', ticks: false, minuteRing: 'none', hourHand: false, minuteHand: false };
   const count = (layers: Partial<DialLayers>) => idsIn(dialScene(dial(4, 30, { ...bare, ...layers })).nodes).length;
   const nothing = count({});
-  const added = [{ numerals: 'all' }, { numerals: 'quarters' }, { ticks: true }, { minuteRing: 'full' }, { minuteRing: 'quarters' }, { hourZones: true }, { halves: true }, { quarters: true }, { shaded: true }] as const;
+  const added = [
+    { numerals: 'all' },
+    { numerals: 'quarters' },
+    { ticks: true },
+    { minuteRing: 'full' },
+    { minuteRing: 'quarters' },
+    { hourZones: true },
+    { halves: true },
+    { quarters: true },
+    { shaded: true },
+  ] as const;
   expect(added.map((layers) => count(layers) - nothing)).toEqual([12, 4, 60, 12, 4, 6, 2, 4, 1]);
 });
 
 test('the hands stand where the pose says, the minute hand on top', () => {
   const nodes = groupOf(dialScene(dial(8, 50))).nodes;
   const hands = nodes.filter((node): node is GroupNode => node.type === 'group');
-  expect(hands.map(({ role, turnDeg }) => [role, turnDeg])).toEqual([['hour-hand', 265], ['minute-hand', 300]]);
+  expect(hands.map(({ role, turnDeg }) => [role, turnDeg])).toEqual([
+    ['hour-hand', 265],
+    ['minute-hand', 300],
+  ]);
 });
 
 test('an hour hand under the minute hand shows through it', () => {
@@ -58,7 +92,9 @@ test('the same layers give the very same face, so that outlets can skip it', () 
 
 test('a count on the rim writes the numbers reached so far, and 00 for the full turn', () => {
   const counted = (toMinute: number) =>
-    idsIn(dialScene({ ...dial(4, 0, { minuteRing: 'none' }), marks: [{ type: 'count', toMinute, by: 15 }] }).nodes).filter((id) => /^count-\d/.test(id));
+    idsIn(dialScene({ ...dial(4, 0, { minuteRing: 'none' }), marks: [{ type: 'count', toMinute, by: 15 }] }).nodes).filter((id) =>
+      /^count-\d/.test(id),
+    );
   expect(counted(45)).toEqual(['count-15', 'count-30', 'count-45']);
   const full = dialScene({ ...dial(5, 0), marks: [{ type: 'count', toMinute: 60, by: 15 }] });
   expect(find(full, 'count-60')).toMatchObject({ text: '00' });
@@ -67,7 +103,10 @@ test('a count on the rim writes the numbers reached so far, and 00 for the full 
 test('everything written stays inside the stage, in both layouts, also with a board that is too long', () => {
   const long = Array.from({ length: 12 }, (_, line) => `Line ${line} of a board that a teacher has filled up to the very edge of it`);
   for (const layout of ['wide', 'tall'] as const) {
-    const scene = stageScene(stage({ display: { hour: '4', minute: '30', separator: ':' }, words: ['half past four', 'four thirty'], board: long }), layout);
+    const scene = stageScene(
+      stage({ display: { hour: '4', minute: '30', separator: ':' }, words: ['half past four', 'four thirty'], board: long }),
+      layout,
+    );
     const texts = scene.nodes.filter((node) => node.type === 'text');
     for (const text of texts) expect(text.y + text.size / 2).toBeLessThanOrEqual(scene.height);
     expect(texts.at(-1)!.id).toMatch(/^board-11-/);
@@ -82,6 +121,10 @@ test('texts break at spaces and lose no word', () => {
 });
 
 test('a stage without hands is described without hands', () => {
-  expect(describeStage(stage({ dial: dial(4, 30, { hourHand: false, minuteHand: false }), stem: 'Set the hands.' }))).toBe('Set the hands. A clock dial without hands.');
-  expect(describeStage(stage({ dial: dial(4, 30, { minuteHand: false }) }))).toBe('A clock dial with one hand. The short hour hand points between 4 and 5.');
+  expect(describeStage(stage({ dial: dial(4, 30, { hourHand: false, minuteHand: false }), stem: 'Set the hands.' }))).toBe(
+    'Set the hands. A clock dial without hands.',
+  );
+  expect(describeStage(stage({ dial: dial(4, 30, { minuteHand: false }) }))).toBe(
+    'A clock dial with one hand. The short hour hand points between 4 and 5.',
+  );
 });

@@ -11,7 +11,8 @@ test.each([
 });
 
 test('a raw second must be whole and within the day', () => {
-  for (const raw of [-1, 86_400, 0.5, NaN]) expect(() => toSecondOfDay(raw)).toThrow(expect.objectContaining({ code: 'TIME_SECOND_RANGE' }));
+  for (const raw of [-1, 86_400, 0.5, NaN])
+    expect(() => toSecondOfDay(raw)).toThrow(expect.objectContaining({ code: 'TIME_SECOND_RANGE' }));
 });
 
 test('times wrap at midnight in both directions, hours at 12', () => {

@@ -46,7 +46,9 @@ export class PupilPage {
     const radius = box.width * 0.38;
     const to = (deg: number, steps: number) => {
       const rad = (deg * Math.PI) / 180;
-      return this.page.mouse.move(box.x + box.width / 2 + radius * Math.sin(rad), box.y + box.height / 2 - radius * Math.cos(rad), { steps });
+      return this.page.mouse.move(box.x + box.width / 2 + radius * Math.sin(rad), box.y + box.height / 2 - radius * Math.cos(rad), {
+        steps,
+      });
     };
     await to(0, 1);
     await this.page.mouse.down();

@@ -12,13 +12,24 @@ const open = () => openStore({ dataDir, migrationsDir: MIGRATIONS });
 
 test('every table is strict, and a commit is flushed to the disk', () => {
   const { sqlite } = open();
-  const tables = sqlite.prepare("SELECT name, sql FROM sqlite_master WHERE type = 'table' AND name NOT LIKE '\\_\\_%' ESCAPE '\\' AND name NOT LIKE 'sqlite%'").all() as {
+  const tables = sqlite
+    .prepare("SELECT name, sql FROM sqlite_master WHERE type = 'table' AND name NOT LIKE '\\_\\_%' ESCAPE '\\' AND name NOT LIKE 'sqlite%'")
+    .all() as {
     name: string;
     sql: string;
   }[];
-  expect(tables.map(({ name }) => name).sort()).toEqual(
-    ['class', 'lesson', 'lesson_version', 'live_session', 'login_session', 'participant', 'pupil', 'response', 'session_event', 'teacher'],
-  );
+  expect(tables.map(({ name }) => name).sort()).toEqual([
+    'class',
+    'lesson',
+    'lesson_version',
+    'live_session',
+    'login_session',
+    'participant',
+    'pupil',
+    'response',
+    'session_event',
+    'teacher',
+  ]);
   for (const { sql } of tables) expect(sql).toMatch(/STRICT$/);
   expect(sqlite.pragma('synchronous', { simple: true })).toBe(2);
   expect(sqlite.pragma('journal_mode', { simple: true })).toBe('wal');
@@ -29,13 +40,17 @@ test('a database of a newer version is refused and stays as it is', () => {
   const { sqlite } = open();
   sqlite.prepare("INSERT INTO __drizzle_migrations (hash, created_at) VALUES ('of tomorrow', 9999999999999)").run();
   sqlite.close();
-  expect(open).toThrow(expect.objectContaining({ code: 'START_DATABASE_NEWER', message: expect.stringMatching(/newer version .* Nothing was changed\.$/) }));
+  expect(open).toThrow(
+    expect.objectContaining({ code: 'START_DATABASE_NEWER', message: expect.stringMatching(/newer version .* Nothing was changed\.$/) }),
+  );
 });
 
 test('a data directory that cannot be written is named', () => {
   const file = join(dataDir, 'a-file');
   writeFileSync(file, '');
-  expect(() => openStore({ dataDir: join(file, 'inside'), migrationsDir: MIGRATIONS })).toThrow(expect.objectContaining({ code: 'START_DATA_DIR' }));
+  expect(() => openStore({ dataDir: join(file, 'inside'), migrationsDir: MIGRATIONS })).toThrow(
+    expect.objectContaining({ code: 'START_DATA_DIR' }),
+  );
 });
 
 test('writes of one turn share a transaction; one that fails is rejected alone and leaves nothing behind', async () => {
@@ -51,7 +66,11 @@ test('writes of one turn share a transaction; one that fails is rejected alone a
       return texts.join();
     });
   const results = await Promise.allSettled([write('puffin'), write('lamp', 'puffin'), write('boat')]);
-  expect(results).toMatchObject([{ status: 'fulfilled', value: 'puffin' }, { status: 'rejected', reason: { code: 'SQLITE_CONSTRAINT_UNIQUE' } }, { status: 'fulfilled', value: 'boat' }]);
+  expect(results).toMatchObject([
+    { status: 'fulfilled', value: 'puffin' },
+    { status: 'rejected', reason: { code: 'SQLITE_CONSTRAINT_UNIQUE' } },
+    { status: 'fulfilled', value: 'boat' },
+  ]);
   expect(sqlite.prepare('SELECT text FROM note ORDER BY text').pluck().all()).toEqual(['boat', 'puffin']);
   expect(inTransaction).toEqual([true, true, true]);
   sqlite.close();

@@ -25,8 +25,12 @@ test('pages come under a strict policy, with the nonce of the reply in the page 
 });
 
 test('the list of error codes for readers is the list of the core with the statuses of the server', () => {
-  const rows = Object.entries(ERROR_CODES).map(([code, meaning]) => `| ${code} | ${STATUS_OF[code as keyof typeof STATUS_OF]} | ${meaning} |`);
-  const written = readFileSync('docs/error-codes.md', 'utf8').split('\n').filter((line) => /^\| [A-Z_]+ \|/.test(line));
+  const rows = Object.entries(ERROR_CODES).map(
+    ([code, meaning]) => `| ${code} | ${STATUS_OF[code as keyof typeof STATUS_OF]} | ${meaning} |`,
+  );
+  const written = readFileSync('docs/error-codes.md', 'utf8')
+    .split('\n')
+    .filter((line) => /^\| [A-Z_]+ \|/.test(line));
   expect(written).toEqual(rows);
 });
 
@@ -38,5 +42,10 @@ test('starter lessons follow the format; a lesson with an unknown part is refuse
   for (const file of STARTER_LESSONS) expect(readLesson(file)).toBe(file);
   const [lesson] = STARTER_LESSONS as [{ settings: object }];
   const broken = { ...lesson, settings: { ...lesson.settings, betweenRule: 'nearest' } };
-  expect(() => readLesson(broken)).toThrow(expect.objectContaining({ code: 'LESSON_UNREADABLE', message: expect.stringMatching(/\/settings\/betweenRule.*passed, step-back, zone/) }));
+  expect(() => readLesson(broken)).toThrow(
+    expect.objectContaining({
+      code: 'LESSON_UNREADABLE',
+      message: expect.stringMatching(/\/settings\/betweenRule.*passed, step-back, zone/),
+    }),
+  );
 });

@@ -16,7 +16,12 @@ export class Browser {
   private readonly cookies = new Map<string, string>();
   constructor(private readonly school: School) {}
 
-  async send(method: 'GET' | 'POST', url: string, payload?: unknown, headers: Record<string, string> = {}): Promise<LightMyRequestResponse> {
+  async send(
+    method: 'GET' | 'POST',
+    url: string,
+    payload?: unknown,
+    headers: Record<string, string> = {},
+  ): Promise<LightMyRequestResponse> {
     const options: InjectOptions = { method, url, headers: { host: 'school.test', cookie: this.cookie, ...headers } };
     const reply = await this.school.app.inject(payload === undefined ? options : { ...options, payload: payload as object });
     for (const cookie of reply.cookies) this.cookies.set(cookie.name, cookie.value);

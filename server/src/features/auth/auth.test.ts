@@ -12,9 +12,19 @@ const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
 test('the first teacher is set up once, with the code, and finds class and lessons', async () => {
   const stranger = school.browser();
   expect((await stranger.send('GET', '/api/me')).json()).toEqual({ teacher: null, setUpNeeded: true });
-  const form = { code: '00000000', name: 'Ms Fenn', signInName: 'odalys', password: 'tern-harbour-lamp', className: 'Terns', pupilNames: ['Bo'] };
+  const form = {
+    code: '00000000',
+    name: 'Ms Fenn',
+    signInName: 'odalys',
+    password: 'tern-harbour-lamp',
+    className: 'Terns',
+    pupilNames: ['Bo'],
+  };
   expect(codeOf(await stranger.send('POST', '/api/set-up', form))).toBe('SETUP_CODE_WRONG');
-  expect((await stranger.send('POST', '/api/set-up', { ...form, code: SET_UP_CODE })).json()).toMatchObject({ teacher: { name: 'Ms Fenn' }, setUpNeeded: false });
+  expect((await stranger.send('POST', '/api/set-up', { ...form, code: SET_UP_CODE })).json()).toMatchObject({
+    teacher: { name: 'Ms Fenn' },
+    setUpNeeded: false,
+  });
   expect((await stranger.send('GET', '/api/classes')).json()).toMatchObject([{ name: 'Terns', pupilCount: 1 }]);
   expect((await stranger.send('GET', '/api/lessons')).json()).toHaveLength(3);
   expect(codeOf(await school.browser().send('POST', '/api/set-up', { ...form, code: SET_UP_CODE }))).toBe('SETUP_DONE');
@@ -28,7 +38,11 @@ test('a wrong password and an unknown name get the same sentence; the right one 
   expect(wrong.statusCode).toBe(401);
   expect(wrong.headers['content-type']).toContain('application/problem+json');
   expect(wrong.json()).toEqual(unknown.json());
-  expect(wrong.json()).toMatchObject({ code: 'SIGN_IN_WRONG', status: 401, detail: expect.stringMatching(/^The sign-in name and the password/) });
+  expect(wrong.json()).toMatchObject({
+    code: 'SIGN_IN_WRONG',
+    status: 401,
+    detail: expect.stringMatching(/^The sign-in name and the password/),
+  });
 
   const right = await browser.send('POST', '/api/sign-in', SIGN_IN);
   expect(right.cookies[0]).toMatchObject({ httpOnly: true, sameSite: 'Strict', path: '/' });
@@ -38,7 +52,10 @@ test('a wrong password and an unknown name get the same sentence; the right one 
 test('neither password nor cookie stands in the database as it is', async () => {
   const browser = await school.teacher();
   const token = browser.cookie.split('=')[1]!;
-  const stored = JSON.stringify([school.store.sqlite.prepare('SELECT * FROM teacher').all(), school.store.sqlite.prepare('SELECT * FROM login_session').all()]);
+  const stored = JSON.stringify([
+    school.store.sqlite.prepare('SELECT * FROM teacher').all(),
+    school.store.sqlite.prepare('SELECT * FROM login_session').all(),
+  ]);
   expect(stored).toContain('$argon2id$');
   expect(stored).not.toContain('tern-harbour-lamp');
   expect(stored).not.toContain(token);
@@ -58,7 +75,8 @@ test('signing out ends the session on the server, and a session ends by itself a
 test('guessing is slowed down after a few tries', async () => {
   const browser = school.browser();
   const codes = [];
-  for (let guess = 0; guess < 6; guess++) codes.push(codeOf(await browser.send('POST', '/api/sign-in', { ...SIGN_IN, password: `guess ${guess}` })));
+  for (let guess = 0; guess < 6; guess++)
+    codes.push(codeOf(await browser.send('POST', '/api/sign-in', { ...SIGN_IN, password: `guess ${guess}` })));
   expect(codes).toEqual(['SIGN_IN_WRONG', 'SIGN_IN_WRONG', 'SIGN_IN_WRONG', 'SIGN_IN_WRONG', 'REQUEST_RATE', 'REQUEST_RATE']);
 });
 

@@ -27,16 +27,6 @@ export function ownLesson(db: Db, teacherId: string, lessonId: string) {
     .get();
 }
 
-/** The file of one version; it was checked when it was stored. */
-export function lessonFile(db: Db, lessonId: string, version: number): Lesson {
-  const row = db
-    .select({ file: lessonVersion.file })
-    .from(lessonVersion)
-    .where(and(eq(lessonVersion.lessonId, lessonId), eq(lessonVersion.version, version)))
-    .get();
-  return JSON.parse(row!.file) as Lesson;
-}
-
 /** Adds a lesson as its version 1 at a place of the teacher's list; returns its id. */
 export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number; createdAtMs: number }): string {
   const id = randomUUID();

@@ -25,7 +25,11 @@ describe('coming in', () => {
     expect(await school.browser().send('POST', '/api/desk/room', { roomKey: wrongKey })).toMatchObject({ statusCode: 404 });
     await room.join('Anouk');
     const taken = await join({ pupilId: room.pupilId('Anouk') });
-    expect(taken.json()).toMatchObject({ code: 'NAME_TAKEN', status: 409, detail: expect.stringContaining('Anouk is in the room already') });
+    expect(taken.json()).toMatchObject({
+      code: 'NAME_TAKEN',
+      status: 409,
+      detail: expect.stringContaining('Anouk is in the room already'),
+    });
     expect(codeOf(await join({ pupilId: randomUUID() }))).toBe('PUPIL_UNKNOWN');
     expect((await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).json()).toEqual({
       className: 'Terns',
@@ -85,7 +89,10 @@ describe('responses', () => {
     expect(await respond(anouk, reading('7', '30'))).toMatchObject({ statusCode: 409 });
     await room.goTo('ask', 'q1');
     await room.tell({ type: 'close', itemId: 'q1' });
-    expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ code: 'QUESTION_NOT_OPEN', detail: expect.stringContaining('not open any more') });
+    expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({
+      code: 'QUESTION_NOT_OPEN',
+      detail: expect.stringContaining('not open any more'),
+    });
     expect((await room.live()).responses).toEqual([]);
   });
 
@@ -98,7 +105,10 @@ describe('responses', () => {
   ])('%s is refused, and the server goes on', async (_what, change, code, sentence) => {
     const anouk = await room.join('Anouk');
     await room.goTo('ask', 'q1');
-    expect((await respond(anouk, { ...reading('7', '30'), ...change })).json()).toMatchObject({ code, detail: expect.stringMatching(sentence) });
+    expect((await respond(anouk, { ...reading('7', '30'), ...change })).json()).toMatchObject({
+      code,
+      detail: expect.stringMatching(sentence),
+    });
     expect((await respond(anouk, reading('7', '30'))).statusCode).toBe(200);
   });
 
@@ -137,7 +147,10 @@ describe('what a desk is told', () => {
         expect(text).not.toMatch(/verdict|misconception|sayToPupil|timeSec|half past seven|7:30|"7"/);
       }
       if (beat.kind === 'answer' && beat.itemId === 'q1') {
-        expect(view.question!.reveal).toMatchObject({ key: { hour: '7', minute: '30' }, own: { verdict: 'partly', sayToPupil: expect.stringContaining('short hand') } });
+        expect(view.question!.reveal).toMatchObject({
+          key: { hour: '7', minute: '30' },
+          own: { verdict: 'partly', sayToPupil: expect.stringContaining('short hand') },
+        });
       }
       expect(text).not.toContain('Bashir');
       expect('text' in (view.stage?.beat ?? {}) ? view.stage!.beat.text : '').toBe('');
@@ -159,7 +172,11 @@ describe('ownership', () => {
       ['GET', session],
       ['POST', `${session}/commands`, { id: randomUUID(), command: { type: 'begin' } }],
       ['POST', `${session}/participants/${randomUUID()}/release`],
-      ['POST', '/api/sessions', { id: randomUUID(), lessonId: lessons[0].id, classId: (await teacher.send('GET', '/api/classes')).json()[0].id }],
+      [
+        'POST',
+        '/api/sessions',
+        { id: randomUUID(), lessonId: lessons[0].id, classId: (await teacher.send('GET', '/api/classes')).json()[0].id },
+      ],
       ['GET', `/ws/sessions/${room.detail.id}?window=console`],
     ];
     for (const [method, url, body] of routes) {
@@ -199,11 +216,16 @@ describe('sockets', () => {
   /** Opens a socket and gathers what it is sent. */
   async function listen(path: string, browser: Browser) {
     const messages: Record<string, unknown>[] = [];
-    const socket = await school.app.injectWS(path, { headers: { host: 'school.test', cookie: browser.cookie } }, {
-      onInit: (ws) => ws.on('message', (data) => messages.push(JSON.parse(String(data)))),
-    });
+    const socket = await school.app.injectWS(
+      path,
+      { headers: { host: 'school.test', cookie: browser.cookie } },
+      {
+        onInit: (ws) => ws.on('message', (data) => messages.push(JSON.parse(String(data)))),
+      },
+    );
     const until = async (type: string, count = 1) => {
-      while (messages.filter((message) => message['type'] === type).length < count) await new Promise((resolve) => socket.once('message', resolve));
+      while (messages.filter((message) => message['type'] === type).length < count)
+        await new Promise((resolve) => socket.once('message', resolve));
       return messages;
     };
     return { socket, messages, until };
@@ -217,7 +239,12 @@ describe('sockets', () => {
     await room.goTo('ask', 'q1');
     await respond(anouk, reading('7', '30'));
     const messages = await desk.until('response');
-    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([['joined', 1], ['room', 2], ['room', 3], ['response', 4]]);
+    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([
+      ['joined', 1],
+      ['room', 2],
+      ['room', 3],
+      ['response', 4],
+    ]);
     const heard = await audience.until('room', 2);
     expect(JSON.stringify(heard)).not.toContain('response"');
     expect(heard[0]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
@@ -231,7 +258,8 @@ describe('sockets', () => {
     await desk.until('view');
     for (const bad of ['{', '[]', '{"type":"begin"}', '{"type":"sync","more":1}']) desk.socket.send(bad);
     const problems = (await desk.until('problem', 4)).filter(({ type }) => type === 'problem');
-    for (const problem of problems) expect(problem).toMatchObject({ code: 'SOCKET_MESSAGE', detail: expect.stringMatching(/^The socket message .*\.$/) });
+    for (const problem of problems)
+      expect(problem).toMatchObject({ code: 'SOCKET_MESSAGE', detail: expect.stringMatching(/^The socket message .*\.$/) });
     desk.socket.send('{"type":"sync"}');
     await desk.until('view', 2);
     desk.socket.terminate();

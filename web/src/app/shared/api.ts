@@ -1,5 +1,4 @@
 import type { Problem } from '@zeitpunkt/contract';
-import type { Static } from '@sinclair/typebox';
 
 /** A request that the server refused or that did not reach it. The message is one plain sentence for the screen. */
 export class ApiProblem extends Error {
@@ -38,7 +37,7 @@ export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unk
 
 async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
-    const problem = (await reply.json()) as Static<typeof Problem>;
+    const problem = (await reply.json()) as Problem;
     return new ApiProblem(problem.code, problem.detail);
   }
   // Something between us and the server answered, a proxy while the server restarts for one.

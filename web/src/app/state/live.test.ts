@@ -6,7 +6,8 @@ const { reducer } = liveFeature;
 const loaded = reducer(undefined, liveActions.loaded({ detail: sessionDetail(), atMs: 500 }));
 const hear = (state: LiveState, ...messages: TeacherMessage[]) =>
   messages.reduce((now, message) => reducer(now, liveActions.message({ message, atMs: 1000 })), state);
-const go = (toStep: number) => liveActions.command({ sessionId: 'session', commandId: `c${toStep}`, command: { type: 'go', toStep }, atMs: 2000 });
+const go = (toStep: number) =>
+  liveActions.command({ sessionId: 'session', commandId: `c${toStep}`, command: { type: 'go', toStep }, atMs: 2000 });
 const roomAt = (step: number, seq: number): Extract<TeacherMessage, { type: 'room' }> => ({
   type: 'room',
   seq,
@@ -30,8 +31,17 @@ test('a gap is noticed, nothing is guessed, and the whole state mends it', () =>
 
 test('presence, joining and leaving show at once', () => {
   const participant = { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true };
-  const state = hear(loaded, { type: 'joined', seq: 1, participant }, { type: 'presence', participantId: 'in-Anouk', online: false }, { type: 'released', seq: 2, participantId: 'in-Bashir' });
-  expect(state.detail!.live.participants.map(({ name, online }) => [name, online])).toEqual([['Anouk', false], ['Ceri', true], ['Dov', true]]);
+  const state = hear(
+    loaded,
+    { type: 'joined', seq: 1, participant },
+    { type: 'presence', participantId: 'in-Anouk', online: false },
+    { type: 'released', seq: 2, participantId: 'in-Bashir' },
+  );
+  expect(state.detail!.live.participants.map(({ name, online }) => [name, online])).toEqual([
+    ['Anouk', false],
+    ['Ceri', true],
+    ['Dov', true],
+  ]);
 });
 
 test('a command shows before the server has answered, in the server’s time', () => {
@@ -55,6 +65,9 @@ test('a command that the room refuses leaves the room as it is and keeps the sen
 });
 
 test('of several attempts the latest counts', () => {
-  const latest = latestByPupil([responseOf('Anouk', 'q1', [], 2), responseOf('Anouk', 'q1', ['coming-hour'], 1), responseOf('Bashir', 'q2')], 'q1');
+  const latest = latestByPupil(
+    [responseOf('Anouk', 'q1', [], 2), responseOf('Anouk', 'q1', ['coming-hour'], 1), responseOf('Bashir', 'q2')],
+    'q1',
+  );
   expect([...latest].map(([pupilId, { attempt }]) => [pupilId, attempt])).toEqual([['pupil-Anouk', 2]]);
 });

@@ -17,7 +17,14 @@ export function sessionDetail(): SessionDetail {
       goal: 'Read half past.',
       successCriteria: [],
       targetMinutes: 5,
-      settings: { readingOrder: 'hour-first', betweenRule: 'passed', pack: 'en-GB', separator: ':', strictness: 'right-side', wordsPerMinute: 120 },
+      settings: {
+        readingOrder: 'hour-first',
+        betweenRule: 'passed',
+        pack: 'en-GB',
+        separator: ':',
+        strictness: 'right-side',
+        wordsPerMinute: 120,
+      },
       items: [
         { id: 'q1', kind: 'read-dial', timeSec: 27_000 },
         { id: 'q2', kind: 'set-dial', timeSec: 34_200, from: 'display', hands: 'free' },
@@ -44,7 +51,12 @@ export function sessionDetail(): SessionDetail {
 export function responseOf(name: string, itemId: string, misconceptions: MisconceptionId[] = [], attempt = 1): MarkedResponse {
   const { lesson } = sessionDetail();
   const item: Item = prepareLesson(lesson).context.itemOf(itemId);
-  const { response, responseTimeMs } = simulateResponse({ misconceptions, carelessness: 0, paceMs: 5000 }, item, lesson.settings, seededRng(1));
+  const { response, responseTimeMs } = simulateResponse(
+    { misconceptions, carelessness: 0, paceMs: 5000 },
+    item,
+    lesson.settings,
+    seededRng(1),
+  );
   const mark = kindOf(item).mark(item, response, lesson.settings);
   return {
     id: `${name}-${itemId}-${attempt}`,

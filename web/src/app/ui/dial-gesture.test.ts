@@ -25,14 +25,18 @@ test('free hands turn one by one and stop at whole minutes', () => {
 
 test('wherever a geared hand is dragged, the dial stays on a whole minute and can be dragged back to where it was', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 0, max: 1439 }), fc.array(fc.integer({ min: 0, max: 59 }), { minLength: 1, maxLength: 20 }), (minute, path) => {
-      const before = geared(Math.floor(minute / 60), minute % 60);
-      const start = hold('minute', before, 0);
-      const turned = path.map((tick) => tick * 6).reduce(moveHold, start);
-      const after = turnedBy(turned) as { at: number };
-      expect(after.at % 60).toBe(0);
-      expect(turn(turnedBy(turned), 'minute', -turned.turnedDeg, 1)).toEqual(before);
-    }),
+    fc.property(
+      fc.integer({ min: 0, max: 1439 }),
+      fc.array(fc.integer({ min: 0, max: 59 }), { minLength: 1, maxLength: 20 }),
+      (minute, path) => {
+        const before = geared(Math.floor(minute / 60), minute % 60);
+        const start = hold('minute', before, 0);
+        const turned = path.map((tick) => tick * 6).reduce(moveHold, start);
+        const after = turnedBy(turned) as { at: number };
+        expect(after.at % 60).toBe(0);
+        expect(turn(turnedBy(turned), 'minute', -turned.turnedDeg, 1)).toEqual(before);
+      },
+    ),
   );
 });
 

@@ -1,7 +1,21 @@
-import { dialScene, gearedPose, PLAIN_LAYERS, secondOfDay, stageScene, TEACHING_LAYERS, type DialMark, type DialState, type Scene } from '@zeitpunkt/core';
+import {
+  dialScene,
+  gearedPose,
+  PLAIN_LAYERS,
+  secondOfDay,
+  stageScene,
+  TEACHING_LAYERS,
+  type DialMark,
+  type DialState,
+  type Scene,
+} from '@zeitpunkt/core';
 import { SvgOutlet } from './svg-outlet';
 
-const dial = (hour: number, minute: number, marks: DialMark[] = []): DialState => ({ pose: gearedPose(secondOfDay(hour, minute)), layers: PLAIN_LAYERS, marks });
+const dial = (hour: number, minute: number, marks: DialMark[] = []): DialState => ({
+  pose: gearedPose(secondOfDay(hour, minute)),
+  layers: PLAIN_LAYERS,
+  marks,
+});
 const newSvg = () => document.createElementNS('http://www.w3.org/2000/svg', 'svg');
 /** What an outlet draws from nothing. */
 function drawn(scene: Scene): string {
@@ -16,10 +30,29 @@ test('after any change the picture is the same as drawn from nothing, in the sam
   const scenes = [
     dialScene(dial(4, 30)),
     dialScene(dial(1, 5, [{ type: 'hand', hand: 'hour' }])),
-    dialScene(dial(1, 5, [{ type: 'count', toMinute: 20, by: 5 }, { type: 'ray', deg: 90 }])),
+    dialScene(
+      dial(1, 5, [
+        { type: 'count', toMinute: 20, by: 5 },
+        { type: 'ray', deg: 90 },
+      ]),
+    ),
     dialScene({ ...dial(9, 0), layers: TEACHING_LAYERS }),
-    stageScene({ dial: dial(2, 45), display: { hour: '2', minute: null, separator: ':' }, words: ['quarter to three'], board: [], stem: null, countdown: null }),
-    stageScene({ dial: null, display: null, words: [], board: ['One.', 'Two.'], stem: 'What time is it?', countdown: { totalMs: 9000, leftMs: 100 } }),
+    stageScene({
+      dial: dial(2, 45),
+      display: { hour: '2', minute: null, separator: ':' },
+      words: ['quarter to three'],
+      board: [],
+      stem: null,
+      countdown: null,
+    }),
+    stageScene({
+      dial: null,
+      display: null,
+      words: [],
+      board: ['One.', 'Two.'],
+      stem: 'What time is it?',
+      countdown: { totalMs: 9000, leftMs: 100 },
+    }),
     dialScene(dial(4, 30)),
   ];
   for (const scene of scenes) {

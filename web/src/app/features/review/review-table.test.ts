@@ -16,8 +16,23 @@ const table = reviewTable({
 });
 
 test('each question counts last attempts only, with the ideas that would explain the wrong ones', () => {
-  expect(table.questions.map(({ title, answered, right, ideas }) => ({ title, answered, right, ideas: ideas.map(({ id, count }) => [id, count]) }))).toEqual([
-    { title: 'Read a dial, 7:30', answered: 2, right: 1, ideas: [['nearest-hour', 1], ['coming-hour', 1]] },
+  expect(
+    table.questions.map(({ title, answered, right, ideas }) => ({
+      title,
+      answered,
+      right,
+      ideas: ideas.map(({ id, count }) => [id, count]),
+    })),
+  ).toEqual([
+    {
+      title: 'Read a dial, 7:30',
+      answered: 2,
+      right: 1,
+      ideas: [
+        ['nearest-hour', 1],
+        ['coming-hour', 1],
+      ],
+    },
     { title: 'Set a dial, 9:30', answered: 1, right: 0, ideas: [['hour-hand-on-numeral', 1]] },
   ]);
 });

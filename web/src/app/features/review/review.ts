@@ -1,8 +1,10 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { kindOf } from '@zeitpunkt/core';
+import type { MarkedResponse } from '@zeitpunkt/contract';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { isRight, misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseCard } from './response-card';
 import { ReviewStore } from './review-store';
 
@@ -20,6 +22,11 @@ export class Review {
   protected readonly store = inject(ReviewStore);
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly namesOf = misconceptionNames;
+
+  /** A cell whose answer no idea explains: right, or what was given instead. */
+  protected inShort({ mark, response }: MarkedResponse): string {
+    return isRight(mark) || mark.verdict === 'blank' ? VERDICT_WORDS[mark.verdict].words : kindOf(response).responseText(response);
+  }
 
   constructor() {
     effect(() => {
