@@ -7,7 +7,7 @@ export const ItemIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
 export const LessonSettingsSchema = Exact({
   readingOrder: OneOf(['hour-first', 'minute-first']),
   betweenRule: OneOf(['passed', 'step-back', 'zone']),
-  pack: OneOf(['en-GB', 'en-US']),
+  pack: OneOf(['en-GB', 'en-US', 'de']),
   separator: SeparatorSchema,
   strictness: OneOf(['right-side', 'proportion', 'exact']),
   wordsPerMinute: Type.Integer({ minimum: 60, maximum: 240 }),

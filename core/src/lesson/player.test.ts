@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { coherenceOf } from '../dial/coherence.js';
 import { gearedPose } from '../dial/pose.js';
 import { secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
-import type { Beat } from '../beats/registry.js';
+import type { Beat, PlayBeat } from '../beats/registry.js';
 import { explain } from './explain.js';
 import type { Lesson } from './lesson.js';
 import { narrationAt, stageAt } from './player.js';
@@ -92,7 +92,7 @@ test('a count is written only when it has reached its minute', () => {
 });
 
 test('explanations follow the school: which hand first, the wording of the rule, and the hour after 12', () => {
-  const texts = (beats: readonly { text?: string }[]) => beats.map((beat) => beat.text ?? '');
+  const texts = (beats: readonly PlayBeat[]) => beats.map((beat) => ('text' in beat ? beat.text : ''));
   const minuteFirst = texts(explain(at(12, 35), { ...DEFAULT_SETTINGS, readingOrder: 'minute-first', betweenRule: 'step-back' }));
   expect(minuteFirst.findIndex((text) => text.includes('long hand'))).toBeLessThan(
     minuteFirst.findIndex((text) => text.includes('short hand')),

@@ -5,6 +5,7 @@ import { hourHandOnNumeral } from './hour-hand-on-numeral.js';
 import type { Misconception } from './misconception.js';
 import { nearestHour } from './nearest-hour.js';
 import { numeralAsMinutes } from './numeral-as-minutes.js';
+import { sixtyAtTheTop } from './sixty-at-the-top.js';
 import { zeroDropped } from './zero-dropped.js';
 
 /** Every misconception by its id. Ids stand in stored marks: add, never rename or reuse. */
@@ -16,6 +17,7 @@ export const MISCONCEPTIONS = {
   'half-of-coming-hour': halfOfComingHour,
   'hour-hand-on-numeral': hourHandOnNumeral,
   'zero-dropped': zeroDropped,
+  'sixty-at-top': sixtyAtTheTop,
 } as const satisfies Record<string, Misconception>;
 
 export type MisconceptionId = keyof typeof MISCONCEPTIONS;

@@ -1,9 +1,9 @@
-import type { WordPack, WordRule } from './pack.js';
+import type { HeardShape, Lexeme, WordPack, WordRule } from './pack.js';
 
-const ONES = [
-  'zero', 'one', 'two', 'three', 'four', 'five', 'six', 'seven', 'eight', 'nine', 'ten', 'eleven', 'twelve', 'thirteen',
-  'fourteen', 'fifteen', 'sixteen', 'seventeen', 'eighteen', 'nineteen',
-]; // prettier-ignore
+const ONES =
+  'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
+    ' ',
+  );
 const TENS = ['', '', 'twenty', 'thirty', 'forty', 'fifty'];
 
 /** English number words, 0 to 59. */
@@ -12,12 +12,10 @@ const NUMBERS = Array.from({ length: 60 }, (_, n) => {
   return n % 10 === 0 ? TENS[n / 10]! : `${TENS[Math.floor(n / 10)]}-${ONES[n % 10]}`;
 });
 
-/** The rules that British and American English share but for the words for past and to. */
-function rules(past: string, to: string): readonly WordRule[] {
+/** Wordings past and to the hour with one pair of words for past and to. */
+function pastTo(past: string, to: string): readonly WordRule[] {
   return [
-    { from: 0, to: 0, register: 'past-to', template: '{h} o’clock' },
     { from: 15, to: 15, register: 'past-to', template: `quarter ${past} {h}` },
-    { from: 30, to: 30, register: 'past-to', template: 'half past {h}' },
     { from: 45, to: 45, register: 'past-to', template: `quarter ${to} {n}` },
     { from: 1, to: 14, register: 'past-to', template: `{m} ${past} {h}`, fives: true },
     { from: 16, to: 29, register: 'past-to', template: `{m} ${past} {h}`, fives: true },
@@ -25,23 +23,122 @@ function rules(past: string, to: string): readonly WordRule[] {
     { from: 31, to: 44, register: 'past-to', template: `{left} ${to} {n}`, fives: true },
     { from: 46, to: 59, register: 'past-to', template: `{left} ${to} {n}`, fives: true },
     { from: 31, to: 59, register: 'past-to', template: `{left} {minutes} ${to} {n}`, fives: false },
-    { from: 1, to: 9, register: 'hour-minutes', template: '{h} oh {m}' },
-    { from: 10, to: 59, register: 'hour-minutes', template: '{h} {m}' },
   ];
 }
 
+const SHARED_RULES: readonly WordRule[] = [
+  { from: 0, to: 0, register: 'past-to', template: '{h} o’clock' },
+  { from: 30, to: 30, register: 'past-to', template: 'half past {h}' },
+  { from: 1, to: 9, register: 'hour-minutes', template: '{h} oh {m}' },
+  { from: 10, to: 59, register: 'hour-minutes', template: '{h} {m}' },
+  { from: 0, to: 0, register: 'half-day', template: 'midnight', only: 0 },
+  { from: 0, to: 0, register: 'half-day', template: 'noon', only: 720 },
+  { from: 0, to: 0, register: 'half-day', template: '{h} {part}' },
+  { from: 30, to: 30, register: 'half-day', template: 'half past {h} {part}' },
+  { from: 1, to: 9, register: 'half-day', template: '{h} oh {m} {part}' },
+  { from: 10, to: 59, register: 'half-day', template: '{h} {m} {part}' },
+];
+
+function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly HeardShape[] {
+  const around = (words: readonly string[], sign: 1 | -1) =>
+    words.flatMap((word): HeardShape[] => [
+      { shape: `quarter ${word} H`, base: 15 * sign },
+      { shape: `M ${word} H`, sign },
+      { shape: `M minutes ${word} H`, sign },
+    ]);
+  return [
+    { shape: 'H' },
+    { shape: 'H oclock' },
+    { shape: 'half past H', base: 30 },
+    { shape: 'half H', base: 30 },
+    ...around(pasts, 1),
+    ...around(tos, -1),
+    { shape: 'H M', sign: 1, minutes: [10, 59] },
+    { shape: 'H M', sign: 1, minutes: [1, 9], misconception: 'zero-dropped' },
+    { shape: 'H oh M', sign: 1, minutes: [1, 9] },
+  ];
+}
+
+const LEXICON: Readonly<Record<string, Lexeme>> = {
+  half: { written: ['half'], slips: ['harf', 'haf', 'arf', 'hav', 'halve'] },
+  quarter: { written: ['quarter'], slips: ['quater', 'qarter', 'qwarter', 'quorter', 'kwarter', 'corter', 'quartre', 'qter'] },
+  past: { written: ['past'], slips: ['passed', 'parst', 'pased', 'pass', 'pst', 'paste'] },
+  to: { written: ['to'], slips: ['too', 'two', '2', 'tu'] },
+  oclock: { written: ["o'clock"], slips: ['oclock', 'oclok', 'oclick', 'aclock', 'oklok'] },
+  minutes: { written: ['minutes', 'minute', 'mins', 'min'], slips: ['minits', 'minit', 'minets', 'minutse', 'minuets'] },
+  oh: { written: ['oh', 'o'], slips: ['ow', 'zero', '0'] },
+  noon: { written: ['noon', 'midday'], slips: ['nune', 'mid-day'] },
+  midnight: { written: ['midnight'], slips: ['midnite', 'mid-night'] },
+};
+
+const NUMBER_SLIPS = {
+  for: 4,
+  fore: 4,
+  fower: 4,
+  won: 1,
+  wun: 1,
+  to: 2,
+  too: 2,
+  tow: 2,
+  tree: 3,
+  free: 3,
+  fiv: 5,
+  sicks: 6,
+  sevin: 7,
+  ate: 8,
+  eigt: 8,
+  nein: 9,
+  elevn: 11,
+  leven: 11,
+  twelv: 12,
+  twelf: 12,
+  fourty: 40,
+  fiveteen: 15,
+  twenny: 20,
+};
+
+const SHARED = {
+  numbers: NUMBERS,
+  hourForms: {},
+  minuteWord: ['minute', 'minutes'],
+  numberSlips: NUMBER_SLIPS,
+  dayParts: { am: 'am', pm: 'pm', morning: 'am', afternoon: 'pm', evening: 'pm', night: 'night' },
+  partAt: [
+    { fromHour: 0, words: 'at night' },
+    { fromHour: 6, words: 'in the morning' },
+    { fromHour: 12, words: 'in the afternoon' },
+    { fromHour: 18, words: 'in the evening' },
+  ],
+  fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and'],
+  folds: [],
+} as const;
+
 export const enGB: WordPack = {
+  ...SHARED,
   id: 'en-GB',
   language: 'en-GB',
-  numbers: NUMBERS,
-  minuteWord: ['minute', 'minutes'],
-  rules: rules('past', 'to'),
+  rules: [...SHARED_RULES, ...pastTo('past', 'to')].sort(bestFirst),
+  lexicon: LEXICON,
+  shapes: shapesOf(['past'], ['to']),
 };
 
 export const enUS: WordPack = {
+  ...SHARED,
   id: 'en-US',
   language: 'en-US',
-  numbers: NUMBERS,
-  minuteWord: ['minute', 'minutes'],
-  rules: [...rules('past', 'to'), ...rules('after', 'of').filter((r) => r.template.includes('after') || r.template.includes(' of '))],
+  rules: [...SHARED_RULES, ...pastTo('past', 'to'), ...pastTo('after', 'of')].sort(bestFirst),
+  lexicon: {
+    ...LEXICON,
+    after: { written: ['after'], slips: ['afta', 'aftr'] },
+    of: { written: ['of'], slips: ['ov'] },
+    till: { written: ['till', 'til', "'til"], slips: ['tell'] },
+    before: { written: ['before'], slips: ['befor', 'b4'] },
+  },
+  shapes: shapesOf(['past', 'after'], ['to', 'of', 'till', 'before']),
 };
+
+/** Past and to before hour and minutes, and the words for the half of the day last; the order within stays. */
+function bestFirst(a: WordRule, b: WordRule): number {
+  const rank = { 'past-to': 0, 'hour-minutes': 1, 'coming-quarters': 2, 'half-day': 3 };
+  return rank[a.register] - rank[b.register];
+}

@@ -1,9 +1,14 @@
-/** How a time can be put into words: past and to the hour, or hour and minutes one after the other. */
-export type Register = 'past-to' | 'hour-minutes';
+/**
+ * How a wording counts: past and to the hour; hour and minutes one after the other; quarters of the coming hour (a
+ * regional way in several languages); or with the half of the day named.
+ */
+export type Register = 'past-to' | 'hour-minutes' | 'coming-quarters' | 'half-day';
 
 /**
- * One line of a word pack: a wording for the minutes from `from` to `to`. In the template, `{h}` is the hour, `{n}` the coming hour,
- * `{m}` the minutes past, `{left}` the minutes left to the coming hour, `{minutes}` the word "minute" or "minutes" in agreement.
+ * One wording for the minutes from `from` to `to`. Slots of the template: `{h}` the hour, `{hour}` the hour in the form it
+ * takes before a noun, `{n}` the coming hour, `{h24}` the hour of 24, `{m}` the minutes past, `{left}` the minutes left to
+ * the coming hour, `{toHalf}` and `{pastHalf}` the minutes before and after the half, `{minutes}` the word for minutes in
+ * agreement with the number before it, `{part}` the half or part of the day.
  */
 export interface WordRule {
   /** Minutes past the hour this wording serves, both included, 0 to 59. */
@@ -11,16 +16,57 @@ export interface WordRule {
   readonly to: number;
   readonly register: Register;
   readonly template: string;
-  /** Serves only minutes that are whole fives, or only those that are not; both when absent. */
+  /** Serves only minutes that are whole fives (true) or only those that are not (false); both when absent. */
   readonly fives?: boolean;
+  /** Serves only this moment of the day, in minutes since midnight: noon and midnight have words of their own. */
+  readonly only?: number;
 }
 
-/** The wordings of one region as data, best first. A pack that counts from the coming hour needs other templates, not other code. */
+/**
+ * A shape that typed words may have, and what it means: hour·60 + base + sign·M minutes. Words of the shape are names of
+ * the lexicon; `H` is an hour, `M` a number of minutes.
+ */
+export interface HeardShape {
+  readonly shape: string;
+  readonly base?: number;
+  readonly sign?: 1 | -1;
+  /** Range of M, both included; 1 to 59 when absent. */
+  readonly minutes?: readonly [number, number];
+  /** Largest hour this shape takes; 12 when absent. Above 12, and at 0, the hour is one of 24. */
+  readonly hours?: number;
+  /** Reads as this time only through a misconception. */
+  readonly misconception?: 'zero-dropped';
+}
+
+/** A word as it is written, and slips that are known to mean it. Other slips are found by their distance in letters. */
+export interface Lexeme {
+  readonly written: readonly string[];
+  readonly slips?: readonly string[];
+}
+
+/** Which half of the day a part of the day names, by the hour of the 12-hour dial. */
+export type DayPart = 'am' | 'pm' | 'night';
+
+/** The wordings of one region, all of it data. A pack with another way of counting fits without code. */
 export interface WordPack {
   readonly id: string;
   readonly language: string;
   /** Words for 0 to 59. */
   readonly numbers: readonly string[];
+  /** Hours whose word is another one before a noun, by number. */
+  readonly hourForms: Readonly<Record<number, string>>;
   readonly minuteWord: readonly [one: string, many: string];
   readonly rules: readonly WordRule[];
+  readonly lexicon: Readonly<Record<string, Lexeme>>;
+  /** Slips and homophones of single numbers: "for" is four. */
+  readonly numberSlips: Readonly<Record<string, number>>;
+  /** Parts of the day as typed, and what they mean. */
+  readonly dayParts: Readonly<Record<string, DayPart>>;
+  /** The part of the day as said at an hour of 24. */
+  readonly partAt: readonly { readonly fromHour: number; readonly words: string }[];
+  /** Words that carry no time. */
+  readonly fillers: readonly string[];
+  readonly shapes: readonly HeardShape[];
+  /** Spellings that stand for another without being a slip, "ue" for "ü" for one. */
+  readonly folds: readonly (readonly [from: string, to: string])[];
 }

@@ -1,5 +1,6 @@
+import { de } from './de.js';
 import { enGB, enUS } from './en.js';
 
 /** Every word pack by its id. */
-export const WORD_PACKS = { 'en-GB': enGB, 'en-US': enUS } as const;
+export const WORD_PACKS = { 'en-GB': enGB, 'en-US': enUS, de } as const;
 export type WordPackId = keyof typeof WORD_PACKS;

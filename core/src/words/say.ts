@@ -1,32 +1,47 @@
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
+import { hour12, hour24, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import type { Register, WordPack } from './pack.js';
 
 /**
- * Every right wording of a time on the 12-hour dial, best first.
- * @param register leaves out the wordings of the other register; both when absent
+ * Every right wording of a time, best first. Without a register: those that a 12-hour dial allows; the words for the half
+ * of the day come only when `half-day` is asked for.
  * @example say(secondOfDay(16, 30), enGB) // ["half past four", "four thirty"]
+ * @example say(secondOfDay(12, 0), enGB, 'half-day') // ["noon", "twelve in the afternoon"]
  */
 export function say(at: SecondOfDay, pack: WordPack, register?: Register): string[] {
   const minute = minuteOfHour(at);
-  const hour = hour12(at);
-  const left = 60 - minute;
-  const counted = minute > 30 ? left : minute;
-  const words: Record<string, string> = {
-    h: pack.numbers[hour]!,
-    n: pack.numbers[nextHour12(hour)]!,
-    m: pack.numbers[minute]!,
-    left: pack.numbers[left % 60]!,
-    minutes: pack.minuteWord[counted === 1 ? 0 : 1],
-  };
+  const words = slots(at, pack);
   return pack.rules
     .filter((rule) => minute >= rule.from && minute <= rule.to)
-    .filter((rule) => register === undefined || rule.register === register)
+    .filter((rule) => (register === undefined ? rule.register !== 'half-day' : rule.register === register))
     .filter((rule) => rule.fives === undefined || rule.fives === (minute % 5 === 0))
-    .map((rule) => rule.template.replace(/\{(\w+)\}/g, (_, slot: string) => words[slot]!));
+    .filter((rule) => rule.only === undefined || rule.only * 60 === at)
+    .map((rule) => rule.template.replace(/\{(\w+)\}/g, (_, slot: string) => words[slot]!).trim());
 }
 
 /** The wording a lesson speaks first: the best one of its pack. */
 export function bestWording(at: SecondOfDay, pack: WordPack): string {
   return say(at, pack)[0]!;
+}
+
+function slots(at: SecondOfDay, pack: WordPack): Record<string, string> {
+  const minute = minuteOfHour(at);
+  const hour = hour12(at);
+  const left = 60 - minute;
+  const number = (n: number) => pack.numbers[Math.abs(n) % 60]!;
+  const before = (n: number) => pack.hourForms[n] ?? number(n);
+  const part = [...pack.partAt].reverse().find(({ fromHour }) => hour24(at) >= fromHour);
+  const counted = minute > 30 ? left : minute;
+  return {
+    h: number(hour),
+    hour: before(hour),
+    n: number(nextHour12(hour)),
+    h24: before(hour24(at)),
+    m: number(minute),
+    left: number(left),
+    toHalf: number(30 - minute),
+    pastHalf: number(minute - 30),
+    minutes: pack.minuteWord[counted === 1 ? 0 : 1],
+    part: part?.words ?? '',
+  };
 }

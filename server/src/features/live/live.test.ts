@@ -53,6 +53,15 @@ describe('coming in', () => {
     expect((await (await room.join('Ceri')).send('GET', '/api/desk')).json().pupilName).toBe('Ceri');
   });
 
+  test('guessing keys is slowed down', async () => {
+    await school.stop();
+    await school.start({ limits: { joinPerMinute: 3 } });
+    const codes = [];
+    for (let guess = 0; guess < 5; guess++)
+      codes.push((await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).statusCode);
+    expect(codes).toEqual([200, 200, 200, 429, 429]);
+  });
+
   test('an ended room lets nobody in and its key is free for others', async () => {
     await room.tell({ type: 'end' });
     expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');

@@ -12,7 +12,7 @@ export interface DirectoryOptions {
   readonly pupilsOf: (classId: string) => Pupil[];
 }
 
-/** All live rooms, each read from the database when it is first asked for and kept in memory from then on. */
+/** All live rooms, each read from the database when it is first asked for, and kept in memory while it is open. */
 export class RoomDirectory {
   readonly queries;
   private readonly rooms = new Map<string, LiveRoom>();
@@ -54,7 +54,7 @@ export class RoomDirectory {
     const row = this.queries.session(sessionId);
     if (!row) return undefined;
     const room = new LiveRoom(row, this.options.pupilsOf(row.session.classId), this.needs);
-    this.rooms.set(sessionId, room);
+    if (room.isOpen()) this.rooms.set(sessionId, room); // an ended one is only read, for a review
     return room;
   }
 

@@ -1,0 +1,89 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { toSecondOfDay } from '../time/second-of-day.js';
+import { hear, type Heard } from './hear.js';
+import { slipsBetween } from './letters.js';
+import { WORD_PACKS, type WordPackId } from './registry.js';
+import { say } from './say.js';
+
+/** The meaning in the notation of the samples: "12h 7:05", "24h 19:45", "misconception zero-dropped 7:05", "unreadable". */
+function meaning(heard: Heard): string {
+  if (heard.kind === 'unreadable') return 'unreadable';
+  const hour = Math.floor(heard.minuteOfDay / 60);
+  const minute = String(heard.minuteOfDay % 60).padStart(2, '0');
+  if (heard.misconception) return `misconception ${heard.misconception} ${hour || 12}:${minute}`;
+  return heard.halfKnown ? `24h ${String(hour).padStart(2, '0')}:${minute}` : `12h ${hour || 12}:${minute}`;
+}
+
+const samples = readFileSync(join(__dirname, 'typed-times.tsv'), 'utf8')
+  .split('\n')
+  .filter((line) => line && !line.startsWith('#'))
+  .map((line) => line.split('\t') as [string, WordPackId, string, string, string]);
+
+test.each(samples)('“%s” (%s) is %s', (text, pack, expected, form, slips) => {
+  const heard = hear(text, WORD_PACKS[pack]);
+  expect(meaning(heard)).toBe(expected);
+  if (heard.kind === 'time') expect([heard.form, Math.min(1, heard.slips)]).toEqual([form, Number(slips)]);
+});
+
+test.each<[string, WordPackId, string]>([
+  ['quarter two four', 'en-GB', '12h 3:45'],
+  ['half past to', 'en-GB', '12h 2:30'],
+  ['ten too ate', 'en-GB', '12h 7:50'],
+  ['fiveteen past 2', 'en-GB', '12h 2:15'],
+  ['7oclock', 'en-GB', '12h 7:00'],
+  ['its half past 3', 'en-GB', '12h 3:30'],
+  ['quarter to midnight', 'en-GB', '24h 23:45'],
+  ['half past noon', 'en-GB', '24h 12:30'],
+  ['ten past 12 at night', 'en-GB', '24h 00:10'],
+  ['seven five', 'en-GB', 'misconception zero-dropped 7:05'],
+  ['7pm', 'en-GB', '24h 19:00'],
+  ['12:60', 'en-GB', 'misconception sixty-at-top 1:00'],
+  ['quarter after 3', 'en-GB', 'unreadable'],
+  ['halb acht', 'en-GB', 'unreadable'],
+  ['half past seven', 'de', 'unreadable'],
+  ['zwanzig vor neun abends', 'de', '24h 20:40'],
+  ['fünfundzwanzig nach drei', 'de', '12h 3:25'],
+  ['zehn vor halb eins', 'de', '12h 12:20'],
+  ['24:00', 'en-GB', 'unreadable'],
+  ['seven seven seven', 'en-GB', 'unreadable'],
+  ['constructor', 'en-GB', 'unreadable'],
+  ['toString past 7', 'en-GB', 'unreadable'],
+])('“%s” (%s) is %s as well', (text, pack, expected) => {
+  expect(meaning(hear(text, WORD_PACKS[pack]))).toBe(expected);
+});
+
+test('what is said is heard: every minute of the day, pack and wording, without a slip', () => {
+  for (const pack of Object.values(WORD_PACKS)) {
+    for (let minute = 0; minute < 1440; minute++) {
+      const at = toSecondOfDay(minute * 60);
+      for (const wording of say(at, pack))
+        expect([wording, hear(wording, pack)]).toEqual([
+          wording,
+          expect.objectContaining({ minuteOfDay: minute % 720, slips: 0, misconception: null }),
+        ]);
+      for (const wording of say(at, pack, 'half-day')) {
+        const heard = hear(wording, pack);
+        // German hours from 1 to 12 can be either half of the day, as they are in speech.
+        expect([wording, heard.kind === 'time' && (heard.halfKnown ? heard.minuteOfDay : heard.minuteOfDay % 720)]).toEqual([
+          wording,
+          heard.kind === 'time' && heard.halfKnown ? minute : minute % 720,
+        ]);
+      }
+    }
+  }
+});
+
+test('a text of any length and any letters is answered at once, and never throws', () => {
+  for (const text of ['x'.repeat(5000), 'half '.repeat(40), '\u0000', '١٢:٣٠', '7:30:15', '-7:30', '7:3٠', 'e\u0301'])
+    expect(hear(text, WORD_PACKS['en-GB']).kind).toBe('unreadable');
+});
+
+test('slips are letters left out, added, exchanged or taken for others', () => {
+  expect([
+    slipsBetween('seven', 'sevn'),
+    slipsBetween('half', 'hlaf'),
+    slipsBetween('quarter', 'kwarter'),
+    slipsBetween('ten', 'ten'),
+  ]).toEqual([1, 1, 2, 0]);
+});
