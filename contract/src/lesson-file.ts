@@ -1,13 +1,15 @@
 import { Type } from '@sinclair/typebox';
-import { DialMarkSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
+import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
 import { Exact, LongText, OneOf, SecondOfDaySchema, ShortText } from './shared.js';
 
 export const ItemIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
 
+const PackSchema = OneOf(['en-GB', 'en-US', 'de']);
+
 export const LessonSettingsSchema = Exact({
   readingOrder: OneOf(['hour-first', 'minute-first']),
   betweenRule: OneOf(['passed', 'step-back', 'zone']),
-  pack: OneOf(['en-GB', 'en-US', 'de']),
+  pack: PackSchema,
   separator: SeparatorSchema,
   strictness: OneOf(['right-side', 'proportion', 'exact']),
   wordsPerMinute: Type.Integer({ minimum: 60, maximum: 240 }),
@@ -56,12 +58,35 @@ const MarkBeatSchema = Exact({
   ),
 });
 
+/** A demonstration built on the dial, format version 1; see DialBuild in the core. */
+export const DialBuildSchema = Exact({
+  formatVersion: Type.Literal(1),
+  hands: OneOf(['geared', 'free']),
+  timeSec: SecondOfDaySchema,
+  freePose: PoseSchema,
+  layers: LayersSchema,
+  marks: Type.Array(DialMarkSchema, { maxItems: 60 }),
+  display: OneOf(['none', '12h', '24h']),
+  separator: SeparatorSchema,
+  covered: Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 }),
+  tied: Type.Boolean(),
+  words: OneOf(['none', 'best', 'all']),
+  pack: PackSchema,
+  bands: Type.Array(OneOf(['hour-line-quarters', 'hour-line-fives', 'hour-line-ones', 'day-line', 'strip-quarters', 'circle-quarters']), {
+    maxItems: 2,
+  }),
+  events: Type.Array(DayEventSchema, { maxItems: 12 }),
+  beside: Type.Array(Exact({ pose: PoseSchema, layers: LayersSchema }), { maxItems: 7 }),
+});
+const ShowBeatSchema = Exact({ kind: Type.Literal('show'), build: DialBuildSchema, text: LongText });
+
 /** Beats that show something and ask nothing: all that a pupil's device plays by itself. */
-export const StageBeatSchema = Type.Union([SayBeatSchema, SetBeatSchema, SweepBeatSchema, MarkBeatSchema]);
+export const StageBeatSchema = Type.Union([SayBeatSchema, SetBeatSchema, ShowBeatSchema, SweepBeatSchema, MarkBeatSchema]);
 
 export const BeatSchema = Type.Union([
   SayBeatSchema,
   SetBeatSchema,
+  ShowBeatSchema,
   SweepBeatSchema,
   MarkBeatSchema,
   Exact({ kind: Type.Literal('worked-example'), timeSec: SecondOfDaySchema }),

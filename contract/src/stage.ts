@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { Degrees, Exact, LongText, Nullable, OneOf } from './shared.js';
+import { Degrees, Exact, LongText, Nullable, OneOf, SecondOfDaySchema } from './shared.js';
 
 export const PoseSchema = Exact({ hourDeg: Degrees, minuteDeg: Degrees });
 
@@ -7,17 +7,23 @@ const layerMembers = {
   numerals: OneOf(['all', 'quarters', 'none']),
   ticks: Type.Boolean(),
   minuteRing: OneOf(['full', 'quarters', 'none']),
-  ringTop: OneOf(['00', '60', 'none']),
+  numeralGaps: Type.Array(Type.Integer({ minimum: 1, maximum: 12 }), { maxItems: 12 }),
+  ringTop: OneOf(['00', '60', 'oclock', 'none']),
+  ring24: Type.Boolean(),
   hourZones: Type.Boolean(),
   halves: Type.Boolean(),
   quarters: Type.Boolean(),
   shaded: Type.Boolean(),
   hourHand: Type.Boolean(),
   minuteHand: Type.Boolean(),
-  handsAlike: Type.Boolean(),
+  secondHand: Type.Boolean(),
+  handInk: OneOf(['own', 'red-blue', 'blue-red', 'alike']),
+  peek: Type.Boolean(),
 };
 export const LayersSchema = Exact(layerMembers);
 export const SomeLayersSchema = Type.Partial(LayersSchema, { additionalProperties: false });
+
+const CountBy = Type.Union([Type.Literal(1), Type.Literal(5), Type.Literal(15)]);
 
 export const DialMarkSchema = Type.Union([
   Exact({ type: Type.Literal('hand'), hand: OneOf(['hour', 'minute']) }),
@@ -26,7 +32,50 @@ export const DialMarkSchema = Type.Union([
   Exact({
     type: Type.Literal('count'),
     toMinute: Type.Number({ minimum: 0, maximum: 60 }),
-    by: Type.Union([Type.Literal(1), Type.Literal(5), Type.Literal(15)]),
+    by: CountBy,
+  }),
+  Exact({
+    type: Type.Literal('arc'),
+    fromMinute: Type.Number({ minimum: 0, maximum: 60 }),
+    toMinute: Type.Number({ minimum: 0, maximum: 60 }),
+    by: CountBy,
+  }),
+  Exact({
+    type: Type.Literal('ink'),
+    id: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }),
+    d: Type.String({ pattern: '^[MLQZ0-9 .-]*$', maxLength: 20_000 }),
+  }),
+]);
+
+const DialSchema = Exact({
+  pose: PoseSchema,
+  secondDeg: Type.Optional(Degrees),
+  trailDeg: Type.Optional(Type.Number({ minimum: -360, maximum: 360 })),
+  layers: LayersSchema,
+  marks: Type.Array(DialMarkSchema, { maxItems: 60 }),
+});
+
+export const DayEventSchema = Exact({ atSec: SecondOfDaySchema, text: Type.String({ minLength: 1, maxLength: 40 }) });
+
+const BandSchema = Type.Union([
+  Exact({
+    type: Type.Literal('hour-line'),
+    hour: Type.Integer({ minimum: 1, maximum: 12 }),
+    by: CountBy,
+    at: Nullable(Type.Number({ minimum: 0, maximum: 60 })),
+    jumps: Type.Array(Exact({ from: Type.Number({ minimum: 0, maximum: 60 }), to: Type.Number({ minimum: 0, maximum: 60 }) }), {
+      maxItems: 12,
+    }),
+  }),
+  Exact({
+    type: Type.Literal('day-line'),
+    atSec: Nullable(SecondOfDaySchema),
+    events: Type.Array(DayEventSchema, { maxItems: 12 }),
+  }),
+  Exact({
+    type: OneOf(['fraction-strip', 'fraction-circle']),
+    parts: Type.Union([Type.Literal(2), Type.Literal(4), Type.Literal(12)]),
+    filled: Type.Number({ minimum: 0, maximum: 12 }),
   }),
 ]);
 
@@ -34,8 +83,18 @@ export const SeparatorSchema = OneOf([':', '.']);
 
 /** All that a stage shows at one moment; see StageState in the core. */
 export const StageStateSchema = Exact({
-  dial: Nullable(Exact({ pose: PoseSchema, layers: LayersSchema, marks: Type.Array(DialMarkSchema, { maxItems: 40 }) })),
-  display: Nullable(Exact({ hour: Nullable(Type.String()), minute: Nullable(Type.String()), separator: SeparatorSchema })),
+  dial: Nullable(DialSchema),
+  dials: Type.Optional(Type.Array(DialSchema, { maxItems: 7 })),
+  bands: Type.Optional(Type.Array(BandSchema, { maxItems: 2 })),
+  display: Nullable(
+    Exact({
+      hour: Nullable(Type.String()),
+      minute: Nullable(Type.String()),
+      separator: SeparatorSchema,
+      covered: Type.Optional(Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 })),
+      plain: Type.Optional(Type.Boolean()),
+    }),
+  ),
   words: Type.Array(LongText),
   board: Type.Array(LongText),
   stem: Nullable(LongText),

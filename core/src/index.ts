@@ -17,7 +17,31 @@ export { displayText, displayText24, minuteDigits, type DisplaySeparator } from 
 export { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, turnFree, turnGeared, wrapDeg, type HandId, type Pose } from './dial/pose.js';
 export { coherenceOf, STRICTNESS, type Coherence, type Strictness } from './dial/coherence.js';
 export { describeHand, describePose } from './dial/describe-pose.js';
+export { hourProgress, type HourProgress } from './dial/hour-progress.js';
+export { exchangeableMoments, overlapMoments } from './dial/moments.js';
+export { readHourHand, readMinuteHand, type HourHandReading } from './dial/one-hand.js';
+export { reportPose, type PoseReport } from './dial/possible.js';
+export { durationText, later } from './time/duration.js';
+export { earlierFirst, halfOfDay, inHalf, lastOnDial, nextOnDial, secondsUntil, type HalfOfDay } from './time/occurrence.js';
 export { bestWording, say } from './words/say.js';
+export { hear, LONGEST_HEARD, type Heard } from './words/hear.js';
+export {
+  BAND_CHOICES,
+  freeHands,
+  letGoIntoGear,
+  MOST_BESIDE,
+  NEW_BUILD,
+  poseOfBuild,
+  setAside,
+  setTime,
+  stageOfBuild,
+  switchBand,
+  timeOfBuild,
+  turnHand,
+  type BandChoice,
+  type DialBuild,
+} from './lesson/dial-build.js';
+export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
 export { EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';

@@ -9,6 +9,8 @@ import type { SayBeat } from './say.js';
 import { sayBeat } from './say.js';
 import type { SetBeat } from './set.js';
 import { setBeat } from './set.js';
+import type { ShowBeat } from './show.js';
+import { showBeat } from './show.js';
 import type { SweepBeat } from './sweep.js';
 import { sweepBeat } from './sweep.js';
 import type { ThinkBeat } from './think.js';
@@ -19,6 +21,7 @@ import type { WorkedExampleBeat } from './worked-example.js';
 export const BEAT_KINDS = {
   say: sayBeat,
   set: setBeat,
+  show: showBeat,
   sweep: sweepBeat,
   mark: markBeat,
   ask: askBeat,
@@ -27,7 +30,7 @@ export const BEAT_KINDS = {
 } as const;
 
 /** A beat as it plays, one point the teacher moves on to. */
-export type PlayBeat = SayBeat | SetBeat | SweepBeat | MarkBeat | AskBeat | ThinkBeat | AnswerBeat;
+export type PlayBeat = SayBeat | SetBeat | ShowBeat | SweepBeat | MarkBeat | AskBeat | ThinkBeat | AnswerBeat;
 
 /** A beat as it stands in a lesson: a beat that plays, or one that expands to several. */
 export type Beat = PlayBeat | WorkedExampleBeat;

@@ -59,6 +59,17 @@ function countMarks(beat: SweepBeat, nowSec: number): DialMark[] {
   return [{ type: 'count', toMinute: Math.floor(minutes / by) * by, by }];
 }
 
+/** Below this many seconds a turn, the ones of a display would change more than three times a second. */
+const FAST_TURN_SECONDS = 20;
+const LONGEST_TRAIL_DEG = 48;
+
+/** The fan behind a fast minute hand: a third of a second of its way, backwards when it runs backwards. */
+function trailOf(beat: SweepBeat, nowSec: number): number {
+  const gone = (nowSec - beat.fromSec) / 10;
+  const trail = Math.min(LONGEST_TRAIL_DEG, Math.abs(gone), 120 / beat.turnSeconds);
+  return Math.sign(gone) * trail;
+}
+
 export const sweepBeat: BeatKind<SweepBeat> = {
   name: 'Sweep',
   durationMs: (beat, context) => Math.max(movingMs(legsOf(beat, context)), narrationMs(beat.text, context.settings)) + 1000,
@@ -76,11 +87,20 @@ export const sweepBeat: BeatKind<SweepBeat> = {
       left -= leg.ms;
       if (left < 0) break;
     }
-    // Between whole seconds the hands move on smoothly; the display shows the whole minute that has been reached.
-    const shown = wrapSecondOfDay(Math.floor(now));
+    // Between whole seconds the hands move on smoothly; the display shows the whole minute that has been reached. At a
+    // fast pace it goes on in fives and the hand blurs into a trail: nothing may flicker more than three times a second.
+    const fast = beat.turnSeconds < FAST_TURN_SECONDS;
+    const moving = fast && left < 0;
+    const stepSec = moving ? 300 : 60;
+    const shown = wrapSecondOfDay(Math.floor(now / stepSec) * stepSec);
     const pose = { hourDeg: (now % 43_200) / 120, minuteDeg: (now % 3600) / 10 };
     const layers = before.dial?.layers ?? TEACHING_LAYERS;
-    const dial = { pose: legs.length ? pose : gearedPose(toSecondOfDay(beat.fromSec)), layers, marks: countMarks(beat, now) };
+    const dial = {
+      pose: legs.length ? pose : gearedPose(toSecondOfDay(beat.fromSec)),
+      layers,
+      marks: countMarks(beat, now),
+      ...(moving && now !== beat.fromSec ? { trailDeg: trailOf(beat, now) } : {}),
+    };
     const display = before.display && {
       hour: String(hour12(shown)),
       minute: minuteDigits(minuteOfHour(shown)),

@@ -8,6 +8,8 @@ export const DIAL_EXTENT = 122;
 /** Where the numerals stand. */
 export const NUMERAL_RADIUS = 72;
 
+/** Where the hours from 13 to 24 stand, inside the numerals. */
+const RING24_RADIUS = 54;
 /** Where the minute numbers stand, outside the rim. */
 export const RING_RADIUS = 111;
 
@@ -17,7 +19,7 @@ const faces = new WeakMap<DialLayers, readonly SceneNode[]>();
 export function dialFace(layers: DialLayers): readonly SceneNode[] {
   let face = faces.get(layers);
   if (!face) {
-    face = [...disc(), ...zones(layers), ...parts(layers), ...ticks(layers), ...numerals(layers), ...minuteRing(layers)];
+    face = [...disc(), ...zones(layers), ...parts(layers), ...ticks(layers), ...numerals(layers), ...ring24(layers), ...minuteRing(layers)];
     faces.set(layers, face);
   }
   return face;
@@ -67,11 +69,19 @@ function numerals(layers: DialLayers): SceneNode[] {
   const shown = { all: 1, quarters: 3, none: 0 }[layers.numerals];
   if (shown === 0) return [];
   return Array.from({ length: 12 }, (_, index) => index + 1)
-    .filter((numeral) => numeral % shown === 0)
+    .filter((numeral) => numeral % shown === 0 && !layers.numeralGaps.includes(numeral))
     .map((numeral) => {
       const [x, y] = pointAt(numeral * 30, NUMERAL_RADIUS);
       return { type: 'text', id: `numeral-${numeral}`, x, y, text: String(numeral), size: 18.5, bold: true, anchor: 'middle', fill: 'ink' };
     });
+}
+
+function ring24(layers: DialLayers): SceneNode[] {
+  if (!layers.ring24) return [];
+  return Array.from({ length: 12 }, (_, index) => {
+    const [x, y] = pointAt((index + 1) * 30, RING24_RADIUS);
+    return { type: 'text', id: `ring24-${index + 13}`, x, y, text: String(index + 13), size: 9, anchor: 'middle', fill: 'soft' };
+  });
 }
 
 function minuteRing(layers: DialLayers): SceneNode[] {
@@ -79,7 +89,7 @@ function minuteRing(layers: DialLayers): SceneNode[] {
   if (step === 0) return [];
   const nodes: SceneNode[] = [];
   for (let minute = 0; minute < 60; minute += step) {
-    const text = minute === 0 ? { '00': '00', '60': '60', none: '' }[layers.ringTop] : String(minute).padStart(2, '0');
+    const text = minute === 0 ? { '00': '00', '60': '60', oclock: 'o’clock', none: '' }[layers.ringTop] : String(minute).padStart(2, '0');
     if (text) nodes.push(ringNumber(`ring-${minute}`, minute, text));
   }
   return nodes;

@@ -8,6 +8,13 @@ const HOUR_HAND = 'M-3.4 12 L-3.4 -22 Q-10 -34 0 -57 Q10 -34 3.4 -22 L3.4 12 Z';
 const MINUTE_HAND = 'M-2.5 15 L-2.5 -56 L-0.9 -62 L-0.9 -82 L-5 -82 L0 -97 L5 -82 L0.9 -82 L0.9 -62 L2.5 -56 L2.5 15 Z';
 const HALO = 3.2;
 
+const HAND_INKS = {
+  own: { hour: 'hour', minute: 'minute' },
+  'red-blue': { hour: 'red', minute: 'blue' },
+  'blue-red': { hour: 'blue', minute: 'red' },
+  alike: { hour: 'ink', minute: 'ink' },
+} as const;
+
 /** Below this angle between the hands the minute hand would hide the hour hand, in degrees. */
 const PEEK_DEG = 9;
 
@@ -18,24 +25,20 @@ const PEEK_DEG = 9;
 export function dialHands(dial: DialState): SceneNode[] {
   const { pose, layers, marks } = dial;
   const marked = (hand: 'hour' | 'minute') => marks.some((mark) => mark.type === 'hand' && mark.hand === hand);
-  const overlap = Math.abs(turnDeg(pose.hourDeg, pose.minuteDeg)) < PEEK_DEG;
+  const inks = HAND_INKS[layers.handInk];
   const nodes: SceneNode[] = [];
   if (layers.hourHand) {
-    const ink = layers.handsAlike ? 'ink' : 'hour';
-    nodes.push(hand('hour', pose.hourDeg, { type: 'path', id: 'hour-shape', d: HOUR_HAND, fill: ink }, marked('hour')));
+    nodes.push(hand('hour', pose.hourDeg, { type: 'path', id: 'hour-shape', d: HOUR_HAND, fill: inks.hour }, marked('hour')));
   }
   if (layers.minuteHand) {
-    const ink = layers.handsAlike ? 'ink' : 'minute';
-    const peek = overlap && layers.hourHand;
-    const shape: PathNode = {
-      type: 'path',
-      id: 'minute-shape',
-      d: MINUTE_HAND,
-      fill: peek ? 'none' : ink,
-      stroke: ink,
-      strokeWidth: peek ? 1.4 : 0,
-    };
-    nodes.push(hand('minute', pose.minuteDeg, shape, marked('minute')));
+    const overlap = Math.abs(turnDeg(pose.hourDeg, pose.minuteDeg)) < PEEK_DEG;
+    const outline = layers.peek && layers.hourHand && overlap;
+    const paint = outline ? ({ fill: 'none', stroke: inks.minute, strokeWidth: 1.4 } as const) : { fill: inks.minute };
+    nodes.push(hand('minute', pose.minuteDeg, { type: 'path', id: 'minute-shape', d: MINUTE_HAND, ...paint }, marked('minute')));
+  }
+  if (layers.secondHand) {
+    const shape: PathNode = { type: 'path', id: 'second-shape', d: 'M0 20 L0 -92', fill: 'none', stroke: 'ink', strokeWidth: 1 };
+    nodes.push({ type: 'group', id: 'second-hand', x: 0, y: 0, scale: 1, turnDeg: dial.secondDeg ?? 0, nodes: [shape] });
   }
   if (nodes.length > 0) nodes.push({ type: 'circle', id: 'hub', cx: 0, cy: 0, r: 5, fill: 'ink' });
   return nodes;

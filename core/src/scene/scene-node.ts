@@ -10,7 +10,7 @@ export interface Scene {
 }
 
 /** A colour by its part, not its value: the outlet's theme (light, dark, print) decides the value. */
-export type Ink = 'ink' | 'soft' | 'faint' | 'face' | 'paper' | 'hour' | 'minute' | 'accent' | 'zone' | 'none';
+export type Ink = 'ink' | 'soft' | 'faint' | 'face' | 'paper' | 'hour' | 'minute' | 'red' | 'blue' | 'accent' | 'zone' | 'none';
 
 interface Painted {
   readonly fill: Ink;

@@ -1,3 +1,4 @@
+import type { Band } from './bands/band.js';
 import type { DialState } from './dial-state.js';
 
 /** The two halves of a digital display as far as they are filled in; an empty half is an empty box. */
@@ -5,11 +6,19 @@ export interface DisplayState {
   readonly hour: string | null;
   readonly minute: string | null;
   readonly separator: ':' | '.';
+  /** Digits covered for pupils to fill in: 0 and 1 of the hour, 2 and 3 of the minutes. None when absent. */
+  readonly covered?: readonly number[];
+  /** Digits in plain ink instead of the colours of the hands. */
+  readonly plain?: boolean;
 }
 
 /** All that the stage shows at one moment. Plain data: it goes over the wire as it stands. */
 export interface StageState {
   readonly dial: DialState | null;
+  /** Dials beside the first one, up to seven, each with its own layers: for comparing, matching, "which one …". */
+  readonly dials?: readonly DialState[];
+  /** Lines and strips under the dial, up to two. */
+  readonly bands?: readonly Band[];
   readonly display: DisplayState | null;
   /** Wordings of the time, the best first. */
   readonly words: readonly string[];

@@ -36,7 +36,7 @@ export function deskView(
     ...view,
     stage: null,
     question: {
-      view: kind.viewOf(item, lesson.lesson.settings),
+      view: plain(kind.viewOf(item, lesson.lesson.settings)),
       phase,
       countdown,
       given: own ? { attempt: own.attempt, response: own.response } : null,

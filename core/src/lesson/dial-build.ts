@@ -1,0 +1,160 @@
+import { gearedPose, type HandId, type Pose, turnFree, turnGeared } from '../dial/pose.js';
+import { reportPose } from '../dial/possible.js';
+import type { Band } from '../scene/bands/band.js';
+import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
+import type { StageState } from '../scene/stage-state.js';
+import { displayText24, minuteDigits, type DisplaySeparator } from '../time/display.js';
+import { hour12, minuteOfHour, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { WORD_PACKS, type WordPackId } from '../words/registry.js';
+import { say } from '../words/say.js';
+
+/** A demonstration as a teacher builds it on the dial: the hands and what is switched on beside them. */
+export interface DialBuild {
+  /** Version of this format: a build of a newer one is not read. */
+  readonly formatVersion: 1;
+  readonly hands: 'geared' | 'free';
+  /** The time of geared hands, in seconds since midnight. */
+  readonly timeSec: number;
+  /** Where free hands stand; kept while they are geared. */
+  readonly freePose: Pose;
+  readonly layers: DialLayers;
+  readonly marks: readonly DialMark[];
+  readonly display: 'none' | '12h' | '24h';
+  readonly separator: DisplaySeparator;
+  /** Digits covered, 0 to 3 from the left. */
+  readonly covered: readonly number[];
+  /** Digits in the colours of the hands. */
+  readonly tied: boolean;
+  readonly words: 'none' | 'best' | 'all';
+  readonly pack: WordPackId;
+  readonly bands: readonly BandChoice[];
+  readonly events: readonly { readonly atSec: number; readonly text: string }[];
+  /** Dials beside this one, each as it was when it was set aside. */
+  readonly beside: readonly { readonly pose: Pose; readonly layers: DialLayers }[];
+}
+
+/** A line or strip under the dial; what it shows follows the hands. */
+export type BandChoice = 'hour-line-quarters' | 'hour-line-fives' | 'hour-line-ones' | 'day-line' | 'strip-quarters' | 'circle-quarters';
+
+export const BAND_CHOICES: Readonly<Record<BandChoice, string>> = {
+  'hour-line-quarters': 'Hour line, quarters',
+  'hour-line-fives': 'Hour line, fives',
+  'hour-line-ones': 'Hour line, ones',
+  'day-line': 'Day line',
+  'strip-quarters': 'Fraction strip',
+  'circle-quarters': 'Fraction circle',
+};
+
+export const MOST_BANDS = 2;
+export const MOST_BESIDE = 7;
+
+export const NEW_BUILD: DialBuild = {
+  formatVersion: 1,
+  hands: 'geared',
+  timeSec: 8 * 3600,
+  freePose: { hourDeg: 240, minuteDeg: 0 },
+  layers: TEACHING_LAYERS,
+  marks: [],
+  display: '12h',
+  separator: ':',
+  covered: [],
+  tied: true,
+  words: 'none',
+  pack: 'en-GB',
+  bands: [],
+  events: [
+    { atSec: 7 * 3600 + 1800, text: 'school ferry' },
+    { atSec: 12 * 3600, text: 'bread' },
+    { atSec: 16 * 3600 + 1800, text: 'mail boat' },
+    { atSec: 20 * 3600, text: 'lamp lit' },
+  ],
+  beside: [],
+};
+
+/** Where the hands of a build stand. */
+export function poseOfBuild(build: DialBuild): Pose {
+  return build.hands === 'geared' ? gearedPose(toSecondOfDay(build.timeSec)) : build.freePose;
+}
+
+/** The time that a build shows: that of the gears, or the nearest one to free hands. */
+export function timeOfBuild(build: DialBuild): SecondOfDay {
+  return build.hands === 'geared' ? toSecondOfDay(build.timeSec) : reportPose(build.freePose).nearest;
+}
+
+/** The build with its time set; free hands go there too. */
+export const setTime =
+  (timeSec: SecondOfDay) =>
+  (build: DialBuild): DialBuild => ({ ...build, timeSec, freePose: gearedPose(timeSec) });
+
+/** The build with a hand turned by some degrees, clockwise positive. */
+export const turnHand =
+  (hand: HandId, byDeg: number) =>
+  (build: DialBuild): DialBuild =>
+    build.hands === 'geared'
+      ? setTime(turnGeared(toSecondOfDay(build.timeSec), hand, byDeg))(build)
+      : { ...build, freePose: turnFree(build.freePose, hand, byDeg) };
+
+/** Free hands begin where the geared ones stand. */
+export const freeHands = (build: DialBuild): DialBuild => ({ ...build, hands: 'free', freePose: poseOfBuild(build) });
+
+/** Free hands let go into gear: they snap to the nearest possible time. */
+export const letGoIntoGear = (build: DialBuild): DialBuild => setTime(timeOfBuild(build))({ ...build, hands: 'geared' });
+
+/** The build with the dial as it is set aside too, so that the next one stands beside it. */
+export const setAside = (build: DialBuild): DialBuild =>
+  build.beside.length >= MOST_BESIDE ? build : { ...build, beside: [...build.beside, { pose: poseOfBuild(build), layers: build.layers }] };
+
+/** A band switched on or off; a third one pushes the oldest out. */
+export const switchBand =
+  (band: BandChoice) =>
+  (build: DialBuild): DialBuild => ({
+    ...build,
+    bands: build.bands.includes(band) ? build.bands.filter((one) => one !== band) : [...build.bands, band].slice(-MOST_BANDS),
+  });
+
+/** What a build looks like on the stage. Free hands that can be no time get no display and no words: there is none to show. */
+export function stageOfBuild(build: DialBuild): StageState {
+  const at = timeOfBuild(build);
+  const showsTime = build.hands === 'geared' || reportPose(build.freePose).possible;
+  const dial: DialState = {
+    pose: poseOfBuild(build),
+    layers: build.layers,
+    marks: build.marks,
+    ...(build.layers.secondHand ? { secondDeg: secondOfMinute(at) * 6 } : {}),
+  };
+  return {
+    dial,
+    dials: build.beside.map((one) => ({ ...one, marks: [] })),
+    bands: build.bands.map((band) => bandOf(band, build, at)),
+    display: build.display !== 'none' && showsTime ? displayOf(build, at) : null,
+    words: build.words !== 'none' && showsTime ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined) : [],
+    board: [],
+    stem: null,
+    countdown: null,
+  };
+}
+
+function displayOf(build: DialBuild, at: SecondOfDay): NonNullable<StageState['display']> {
+  const hour = build.display === '24h' ? displayText24(at).slice(0, 2) : String(hour12(at));
+  return { hour, minute: minuteDigits(minuteOfHour(at)), separator: build.separator, covered: build.covered, plain: !build.tied };
+}
+
+function bandOf(band: BandChoice, build: DialBuild, at: SecondOfDay): Band {
+  const minute = minuteOfHour(at);
+  switch (band) {
+    case 'day-line':
+      return { type: 'day-line', atSec: at, events: build.events };
+    case 'strip-quarters':
+      return { type: 'fraction-strip', parts: 4, filled: minute / 15 };
+    case 'circle-quarters':
+      return { type: 'fraction-circle', parts: 4, filled: minute / 15 };
+    default: {
+      const by = ({ 'hour-line-quarters': 15, 'hour-line-fives': 5, 'hour-line-ones': 1 } as const)[band];
+      const jumps = Array.from({ length: by === 1 ? 0 : Math.floor(minute / by) }, (_, index) => ({
+        from: index * by,
+        to: (index + 1) * by,
+      }));
+      return { type: 'hour-line', hour: hour12(at), by, at: minute, jumps };
+    }
+  }
+}

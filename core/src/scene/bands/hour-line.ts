@@ -1,0 +1,58 @@
+import { nextHour12 } from '../../time/second-of-day.js';
+import type { SceneNode } from '../scene-node.js';
+import type { BandPlace, HourLine } from './band.js';
+import { label, stroke } from './strokes.js';
+
+/** One hour as a line: ticks in ones, fives or quarters, an arrow at the minute, bows for jumps. */
+export function hourLine(band: HourLine, place: BandPlace, id: string): SceneNode[] {
+  const y = place.y + place.height * 0.62;
+  const xAt = (minute: number) => place.x + (place.width * minute) / 60;
+  const nodes: SceneNode[] = [stroke(`${id}-line`, `M${place.x} ${y} L${place.x + place.width} ${y}`, 'ink', 6)];
+  for (let minute = 0; minute <= 60; minute += band.by) {
+    const long = minute % 15 === 0 ? 26 : minute % 5 === 0 ? 18 : 10;
+    nodes.push(
+      stroke(
+        `${id}-tick-${minute}`,
+        `M${xAt(minute).toFixed(1)} ${y - long} L${xAt(minute).toFixed(1)} ${y + long}`,
+        'ink',
+        minute % 15 === 0 ? 5 : 3,
+      ),
+    );
+    const named = minute > 0 && minute < 60 && (band.by !== 1 || minute % 5 === 0);
+    if (named) nodes.push(label(`${id}-minute-${minute}`, xAt(minute), y + 50, String(minute), 28, 'minute'));
+  }
+  nodes.push(label(`${id}-from`, place.x, y + 54, `${band.hour}:00`, 36, 'hour', true));
+  nodes.push(label(`${id}-to`, place.x + place.width, y + 54, `${nextHour12(band.hour)}:00`, 36, 'hour', true));
+  band.jumps.forEach(({ from, to }, index) =>
+    nodes.push(...jump(xAt(from), xAt(to), y, `${Math.abs(to - from)} min`, `${id}-jump-${index}`)),
+  );
+  if (band.at !== null) {
+    const x = xAt(band.at);
+    nodes.push({
+      type: 'path',
+      id: `${id}-at`,
+      d: `M${x - 16} ${y - 62} L${x + 16} ${y - 62} L${x} ${y - 30} Z`,
+      fill: 'accent',
+      stroke: 'ink',
+      strokeWidth: 2,
+    });
+  }
+  return nodes;
+}
+
+/** A bow from one place to another, with an arrow's tip where it lands. */
+function jump(from: number, to: number, y: number, text: string, id: string): SceneNode[] {
+  const middle = (from + to) / 2;
+  const top = y - 34 - Math.min(70, Math.abs(to - from) / 3);
+  const side = to > from ? -10 : 10;
+  return [
+    stroke(id, `M${from.toFixed(1)} ${y - 20} Q${middle.toFixed(1)} ${top - 20} ${to.toFixed(1)} ${y - 20}`, 'accent', 5),
+    stroke(
+      `${id}-tip`,
+      `M${(to + side).toFixed(1)} ${y - 38} L${to.toFixed(1)} ${y - 20} L${(to + side * 2).toFixed(1)} ${y - 24}`,
+      'accent',
+      5,
+    ),
+    label(`${id}-text`, middle, (y - 20 + top - 20) / 2 - 22, text, 26, 'ink', true),
+  ];
+}
