@@ -1,5 +1,5 @@
 export { Problem } from './shared.js';
-export { LessonSchema } from './lesson-file.js';
+export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { MarkedResponse, ResponseKept, ResponsePost, ResponseSchema } from './responses.js';
 export {
   ClassList,
@@ -22,5 +22,6 @@ export {
   SignIn,
   Teacher,
 } from './teacher.js';
+export { BeatKeep, BeatKept, DialOrder, DialSave, SavedDial, SavedDialList } from './dials.js';
 export { DeskView, Join, RoomFound, RoomLookup } from './desk.js';
 export { ClientMessage, DeskMessage, TeacherMessage } from './sockets.js';

@@ -36,6 +36,7 @@ export const ClassList = Type.Array(ClassSummary);
 
 export const LessonSummary = Exact({
   id: Uuid,
+  version: Type.Integer({ minimum: 1 }),
   title: ShortText,
   goal: ShortText,
   targetMinutes: Type.Integer(),

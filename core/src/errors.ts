@@ -10,6 +10,8 @@ export const ERROR_CODES = {
   LESSON_ITEM_TWICE: 'Two items of a lesson carry the same id.',
   LESSON_BEAT_ORDER: 'A think or answer beat stands without its ask beat before it.',
   LESSON_EMPTY: 'A lesson has no beats.',
+  LESSON_CHANGED: 'A lesson was changed meanwhile, from another window.',
+  DIAL_UNREADABLE: 'A saved dial was made by a newer version or does not follow its format.',
   LESSON_UNREADABLE: 'A lesson file does not follow its format.',
   ROOM_POSITION_RANGE: 'A room was sent to a step that its lesson does not have.',
   ROOM_NOT_RUNNING: 'A room was told to move before it began or after it ended.',

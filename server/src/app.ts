@@ -9,6 +9,7 @@ import { teacherGuard } from './features/auth/guard.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
 import { insertClass, ownClass, pupilsOf } from './features/classes/queries.js';
+import { dialsPlugin } from './features/dials/plugin.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { ownLesson } from './features/lessons/queries.js';
 import { installStarterLessons } from './features/lessons/starter.js';
@@ -66,7 +67,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     },
   });
   await app.register(classesPlugin, { store, requireTeacher: guard.require });
-  await app.register(lessonsPlugin, { store, requireTeacher: guard.require });
+  await app.register(lessonsPlugin, { store, requireTeacher: guard.require, nowMs });
+  await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(teacherRoutes, {
     rooms,
     requireTeacher: guard.require,

@@ -27,6 +27,7 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     'participant',
     'pupil',
     'response',
+    'saved_dial',
     'session_event',
     'teacher',
   ]);

@@ -5,7 +5,7 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** Paths that the web application routes by itself; each gets the same page. */
-const PAGES = ['/', '/sign-in', '/set-up', '/lessons', '/desk', '/console/:id', '/audience/:id', '/review/:id'];
+const PAGES = ['/', '/sign-in', '/set-up', '/lessons', '/dials', '/show', '/desk', '/console/:id', '/audience/:id', '/review/:id'];
 
 /** Serves the built web application under a strict content security policy: nothing inline, nothing from outside. */
 export async function webPages(app: FastifyInstance, webDir: string): Promise<void> {

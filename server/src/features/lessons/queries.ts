@@ -27,6 +27,15 @@ export function ownLesson(db: Db, teacherId: string, lessonId: string) {
     .get();
 }
 
+/** Adds the next version of a lesson and makes it the newest. */
+export function insertVersion(db: Db, row: { lessonId: string; version: number; file: Lesson; createdAtMs: number }): void {
+  const { lessonId, version, file, createdAtMs } = row;
+  db.insert(lessonVersion)
+    .values({ lessonId, version, file: JSON.stringify(file), createdAtMs })
+    .run();
+  db.update(lesson).set({ version }).where(eq(lesson.id, lessonId)).run();
+}
+
 /** Adds a lesson as its version 1 at a place of the teacher's list; returns its id. */
 export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number; createdAtMs: number }): string {
   const id = randomUUID();

@@ -1,0 +1,83 @@
+import { NEW_BUILD } from '@zeitpunkt/core';
+import { randomUUID } from 'node:crypto';
+import { School, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+});
+afterEach(() => school.remove());
+
+const save = (name: string, id: string = randomUUID(), build: object = NEW_BUILD) =>
+  teacher.send('POST', '/api/dials', { id, name, build }).then((reply) => ({ id, reply }));
+const names = async () => (await teacher.send('GET', '/api/dials')).json().map((dial: { name: string }) => dial.name);
+
+test('dials are kept in order, renamed, put in another order, deleted and brought back', async () => {
+  const { id: first } = await save('Mail boat');
+  const { id: second } = await save('Lamp');
+  await save('Lamp at night', second);
+  expect(await names()).toEqual(['Mail boat', 'Lamp at night']);
+  await teacher.send('POST', '/api/dials/order', { ids: [second, first] });
+  expect(await names()).toEqual(['Lamp at night', 'Mail boat']);
+  await teacher.send('POST', `/api/dials/${second}/delete`);
+  expect(await names()).toEqual(['Mail boat']);
+  await teacher.send('POST', `/api/dials/${second}/restore`);
+  expect(await names()).toEqual(['Lamp at night', 'Mail boat']);
+});
+
+test('a deleted dial is gone for good after a day', async () => {
+  const { id } = await save('Tide');
+  await teacher.send('POST', `/api/dials/${id}/delete`);
+  school.clockMs += 24 * 3600 * 1000 + 1;
+  await names();
+  expect((await teacher.send('POST', `/api/dials/${id}/restore`)).json()).toMatchObject({ code: 'NOT_FOUND' });
+  expect(school.store.sqlite.prepare('SELECT count(*) AS dials FROM saved_dial').get()).toEqual({ dials: 0 });
+});
+
+test('a dial of a newer version is listed with a sentence and stays as it is', async () => {
+  const { id } = await save('Of tomorrow');
+  const newer = JSON.stringify({ ...NEW_BUILD, formatVersion: 2, moons: 3 });
+  school.store.sqlite.prepare('UPDATE saved_dial SET build = ? WHERE id = ?').run(newer, id);
+  expect((await teacher.send('GET', '/api/dials')).json()).toEqual([
+    { id, name: 'Of tomorrow', build: null, problem: expect.stringMatching(/newer version of Zeitpunkt; open it there\.$/) },
+  ]);
+  expect(school.store.sqlite.prepare('SELECT build FROM saved_dial').pluck().get()).toBe(newer);
+});
+
+test('a build with something unknown in it is refused with its place, and nothing is saved', async () => {
+  const { reply } = await save('Odd', randomUUID(), { ...NEW_BUILD, layers: { ...NEW_BUILD.layers, moons: true } });
+  expect(reply.json()).toMatchObject({ code: 'REQUEST_SHAPE', detail: expect.stringMatching(/\/build\/layers.*“moons”/) });
+  expect(await names()).toEqual([]);
+});
+
+test('nobody reaches the dials of another teacher', async () => {
+  const { id } = await save('Mine');
+  school.store.sqlite.prepare("INSERT INTO teacher VALUES ('other', 'other', 'Mr Quay', 'x', 0)").run();
+  school.store.sqlite.prepare("UPDATE saved_dial SET teacher_id = 'other'").run();
+  for (const [url, body] of [
+    ['/api/dials', { id, name: 'Taken', build: NEW_BUILD }],
+    ['/api/dials/order', { ids: [id] }],
+    [`/api/dials/${id}/delete`, undefined],
+  ] as const) {
+    expect((await teacher.send('POST', url, body)).json()).toMatchObject({ code: 'NOT_FOUND' });
+    expect((await school.browser().send('POST', url, body)).json()).toMatchObject({ code: 'SIGN_IN_NEEDED' });
+  }
+  expect(await names()).toEqual([]);
+});
+
+test('a dial kept in a lesson is its last beat in a new version, once, and running rooms keep theirs', async () => {
+  const [lesson] = (await teacher.send('GET', '/api/lessons')).json();
+  const body = { version: lesson.version, build: NEW_BUILD, text: 'Look at this.' };
+  const url = `/api/lessons/${lesson.id}/beats`;
+  const kept = (await teacher.send('POST', url, body)).json();
+  expect(kept).toEqual({ version: 2, beatCount: lesson.beatCount + 1 });
+  expect((await teacher.send('POST', url, body)).json()).toEqual(kept);
+  const detail = (await teacher.send('GET', `/api/lessons/${lesson.id}`)).json();
+  expect(detail.lesson.beats.at(-1)).toEqual({ kind: 'show', build: NEW_BUILD, text: 'Look at this.' });
+  expect((await teacher.send('POST', url, { ...body, text: 'Something else.' })).json()).toMatchObject({
+    code: 'LESSON_CHANGED',
+    status: 409,
+  });
+});
