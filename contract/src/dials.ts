@@ -1,8 +1,13 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { DialBuildSchema } from './lesson-file.js';
 import { Exact, Nullable, Uuid } from './shared.js';
+import { StageStateSchema } from './stage.js';
 
 const DialName = Type.String({ minLength: 1, maxLength: 80 });
+
+/** A stage as one window hands it to another. */
+export const ShownStage = StageStateSchema;
+export type ShownStage = Static<typeof ShownStage>;
 
 /** A dial as it is saved; the id is made by whoever creates it, so that saving twice saves once. */
 export const DialSave = Exact({ id: Uuid, name: DialName, build: DialBuildSchema });

@@ -22,6 +22,6 @@ export {
   SignIn,
   Teacher,
 } from './teacher.js';
-export { BeatKeep, BeatKept, DialOrder, DialSave, SavedDial, SavedDialList } from './dials.js';
+export { BeatKeep, BeatKept, DialOrder, DialSave, SavedDial, SavedDialList, ShownStage } from './dials.js';
 export { DeskView, Join, RoomFound, RoomLookup } from './desk.js';
 export { ClientMessage, DeskMessage, TeacherMessage } from './sockets.js';

@@ -25,6 +25,7 @@ export { durationText, later } from './time/duration.js';
 export { earlierFirst, halfOfDay, inHalf, lastOnDial, nextOnDial, secondsUntil, type HalfOfDay } from './time/occurrence.js';
 export { bestWording, say } from './words/say.js';
 export { hear, LONGEST_HEARD, type Heard } from './words/hear.js';
+export { readTimeEntry, type TimeEntry } from './words/time-entry.js';
 export {
   BAND_CHOICES,
   freeHands,
@@ -54,7 +55,8 @@ export type { Lesson } from './lesson/lesson.js';
 export { explain } from './lesson/explain.js';
 export { expandBeat, prepareLesson, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt } from './lesson/player.js';
-export { BEAT_KINDS, beatKindOf, type Beat, type BeatKindId, type PlayBeat } from './beats/registry.js';
+export { BEAT_KINDS, beatKindOf, type Beat, type BeatContext, type BeatKindId, type PlayBeat } from './beats/registry.js';
+export type { SweepBeat } from './beats/sweep.js';
 export type { Mark, Verdict } from './question-kinds/question-kind.js';
 export { kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from './question-kinds/registry.js';
 export type { ReadDialResponse, ReadDialView } from './question-kinds/read-dial/read-dial.js';

@@ -1,5 +1,6 @@
 import { join } from 'node:path';
 import type { Page } from '@playwright/test';
+import { DialsPage } from './lib/dials.js';
 import type { PupilPage } from './lib/pupil.js';
 import { expect, PHONE, test } from './lib/classroom.js';
 
@@ -98,4 +99,29 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await shot(page, 'review');
   await page.getByRole('button', { name: /Ulla, question 3/ }).click();
   await shot(page, 'review-answer');
+});
+
+test('pictures of the dials place', async ({ teacher, server }) => {
+  await teacher.signIn();
+  await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  const dials = new DialsPage(teacher.page, server);
+  await dials.open();
+  await dials.type('quarter to 5');
+  await dials.page.getByLabel('Quarters').check();
+  await dials.page.getByLabel('Shade from 12').check();
+  await dials.choose('Lines', 'all');
+  await dials.page.getByLabel('Hour line, quarters').check();
+  await dials.tool('Ring a numeral');
+  await dials.drag([120, 0.72], [120, 0.72]);
+  const audience = await dials.openShow();
+  await audience.setViewportSize({ width: 1280, height: 720 });
+  await expect(audience.getByRole('img')).toBeVisible();
+  await expect(dials.page.getByText('Saved', { exact: true })).toBeVisible();
+  await shot(dials.page, 'dials');
+  await shot(audience, 'show');
+  await dials.tool('Turn hands');
+  await dials.page.keyboard.press('g');
+  await dials.drag([142, 0.45], [120, 0.45]);
+  await expect(dials.reading).toContainText('This cannot be');
+  await shot(dials.page, 'dials-free-hands');
 });

@@ -9,6 +9,7 @@ export interface Column {
   readonly width: number;
   /** Where it ends at the bottom. */
   readonly bottom: number;
+  readonly textScale: number;
 }
 
 /** Distance of two lines in parts of the font size. */
@@ -35,7 +36,8 @@ export function columnNodes(state: StageState, column: Column): SceneNode[] {
 
 /** The lines of the board; where they would run out of the column, the oldest ones give way. */
 function board(nodes: SceneNode[], column: Column, lines: readonly string[], top: number): void {
-  const heightOf = (line: string) => wrapText(line, column.width, BOARD_SIZE).length * BOARD_SIZE * LINE_HEIGHT + BOARD_GAP;
+  const heightOf = (line: string) =>
+    wrapText(line, column.width, BOARD_SIZE * column.textScale).length * BOARD_SIZE * column.textScale * LINE_HEIGHT + BOARD_GAP;
   let room = column.bottom - 30 - top;
   let first = lines.length;
   while (first > 0 && room >= heightOf(lines[first - 1]!)) room -= heightOf(lines[--first]!);
@@ -55,7 +57,8 @@ interface Paragraph {
 }
 
 /** Adds a wrapped text from `top` down and returns the y below it. */
-function paragraph(nodes: SceneNode[], column: Column, { id, text, size, fill, bold }: Paragraph, top: number): number {
+function paragraph(nodes: SceneNode[], column: Column, { id, text, fill, bold, ...of }: Paragraph, top: number): number {
+  const size = of.size * column.textScale;
   const lines = wrapText(text, column.width, size * (bold ? 1.06 : 1));
   lines.forEach((line, index) => {
     const y = top + size * (0.6 + index * LINE_HEIGHT);

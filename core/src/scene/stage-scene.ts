@@ -16,13 +16,17 @@ interface Layout {
   readonly columnX: number;
   readonly columnY: number;
   readonly columnWidth: number;
+  /** How much larger than usual words are written. */
+  readonly textScale: number;
 }
 
 const LAYOUTS = {
   /** 16 to 9, for sharing: the dial large on the left, the column on the right. */
-  wide: { width: 1600, height: 900, dialX: 460, dialY: 450, dialScale: 3.45, columnX: 950, columnY: 90, columnWidth: 590 },
+  wide: { width: 1600, height: 900, dialX: 460, dialY: 450, dialScale: 3.45, columnX: 950, columnY: 90, columnWidth: 590, textScale: 1 },
   /** For a phone held upright: the column under the dial. */
-  tall: { width: 760, height: 1420, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640 },
+  tall: { width: 760, height: 1420, dialX: 380, dialY: 372, dialScale: 2.95, columnX: 60, columnY: 760, columnWidth: 640, textScale: 1 },
+  /** Large print: the same stage with larger words. */
+  large: { width: 1600, height: 900, dialX: 420, dialY: 450, dialScale: 3.3, columnX: 860, columnY: 60, columnWidth: 700, textScale: 1.4 },
 } as const satisfies Record<string, Layout>;
 
 export type StageLayout = keyof typeof LAYOUTS;
@@ -41,12 +45,23 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
   if (several.length > 1) {
     const top = state.stem ? 130 : 20;
     nodes.push(
-      ...columnNodes({ ...state, display: null, words: [], board: [] }, { x: MARGIN, y: 40, width: place.width - 2 * MARGIN, bottom }),
+      ...columnNodes(
+        { ...state, display: null, words: [], board: [] },
+        { x: MARGIN, y: 40, width: place.width - 2 * MARGIN, bottom, textScale: place.textScale },
+      ),
     );
     nodes.push(...sideBySide(several, place.width, top, bottom));
   } else {
-    if (state.dial) nodes.push(oneDial(state.dial, place, isDialAlone(state), layout === 'wide' ? bottom : place.height));
-    nodes.push(...columnNodes(state, { x: place.columnX, y: bands.length > 1 ? 40 : place.columnY, width: place.columnWidth, bottom }));
+    if (state.dial) nodes.push(oneDial(state.dial, place, isDialAlone(state), layout === 'tall' ? place.height : bottom));
+    nodes.push(
+      ...columnNodes(state, {
+        x: place.columnX,
+        y: bands.length > 1 ? 40 : place.columnY,
+        width: place.columnWidth,
+        bottom,
+        textScale: place.textScale,
+      }),
+    );
   }
   bands.forEach((band, index) => {
     nodes.push(

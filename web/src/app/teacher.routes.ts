@@ -40,6 +40,13 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons),
       },
       {
+        path: 'dials',
+        title: 'Dials',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/dials/dials').then((file) => file.Dials),
+      },
+      { path: 'show', title: 'Stage', loadComponent: () => import('./features/show/show').then((file) => file.Show) },
+      {
         path: 'console/:id',
         title: 'Console',
         canActivate: [signedIn],

@@ -1,4 +1,5 @@
-import type { GroupNode, Scene, SceneNode } from '@zeitpunkt/core';
+import type { Scene, SceneNode } from '@zeitpunkt/core';
+import { geometryOf, SVG_TAGS } from './svg-geometry';
 
 const SVG = 'http://www.w3.org/2000/svg';
 
@@ -52,50 +53,26 @@ function patch(parent: SVGElement, nodes: readonly SceneNode[], slots: Map<strin
   }
 }
 
-const TAGS = { group: 'g', circle: 'circle', path: 'path', text: 'text' } as const;
-
 function create(node: SceneNode): Slot {
-  const element = document.createElementNS(SVG, TAGS[node.type]);
+  const element = document.createElementNS(SVG, SVG_TAGS[node.type]);
   write(element, node, null);
   return { element, node, children: new Map() };
 }
 
 function write(element: SVGElement, node: SceneNode, old: SceneNode | null): void {
-  const now = attributesOf(node);
-  const before = old ? attributesOf(old) : {};
+  const now = attributesWithClass(node);
+  const before = old ? attributesWithClass(old) : {};
   for (const [name, value] of Object.entries(now)) if (value !== before[name]) element.setAttribute(name, value);
   for (const name of Object.keys(before)) if (!(name in now)) element.removeAttribute(name);
   if (node.type === 'text' && (old as typeof node | null)?.text !== node.text) element.textContent = node.text;
 }
 
-function attributesOf(node: SceneNode): Record<string, string> {
-  switch (node.type) {
-    case 'group':
-      return { transform: transformOf(node), ...(node.role ? { 'data-role': node.role } : {}) };
-    case 'circle':
-      return { cx: String(node.cx), cy: String(node.cy), r: String(node.r), ...paint(node) };
-    case 'path':
-      return { d: node.d, ...paint(node) };
-    case 'text':
-      return {
-        x: String(node.x),
-        // The scene gives the middle of the digits; 0.36 of the size is half the height of this typeface's digits.
-        y: String(Math.round((node.y + node.size * 0.36) * 100) / 100),
-        'font-size': String(node.size),
-        'text-anchor': node.anchor,
-        class: `f-${node.fill}${node.bold ? ' bold' : ''}`,
-      };
-  }
+function attributesWithClass(node: SceneNode): Record<string, string> {
+  return { ...classOf(node), ...geometryOf(node) };
 }
 
-function transformOf({ x, y, scale, turnDeg }: GroupNode): string {
-  return `translate(${x} ${y}) rotate(${Math.round(turnDeg * 1000) / 1000}) scale(${scale})`;
-}
-
-function paint(node: Extract<SceneNode, { type: 'circle' | 'path' }>): Record<string, string> {
-  return {
-    class: `f-${node.fill}${node.stroke ? ` s-${node.stroke}` : ''}`,
-    ...(node.strokeWidth ? { 'stroke-width': String(node.strokeWidth) } : {}),
-    ...(node.opacity !== undefined ? { opacity: String(node.opacity) } : {}),
-  };
+function classOf(node: SceneNode): Record<string, string> {
+  if (node.type === 'group') return {};
+  if (node.type === 'text') return { class: `f-${node.fill}${node.bold ? ' bold' : ''}` };
+  return { class: `f-${node.fill}${node.stroke ? ` s-${node.stroke}` : ''}` };
 }

@@ -1,18 +1,24 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { RouterLink } from '@angular/router';
+import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { authActions, authFeature } from '../../state/auth';
 
 /** The bar above the teacher's places. */
 @Component({
   selector: 'zp-teacher-frame',
-  imports: [MatButton, RouterLink],
+  imports: [MatButton, RouterLink, RouterLinkActive],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
       <a class="home" routerLink="/lessons"><img src="dial.svg" alt="" width="30" height="30" /> Zeitpunkt</a>
       <ng-content select="[bar]" />
+      @if (teacher()) {
+        <nav aria-label="Places">
+          <a routerLink="/lessons" routerLinkActive="here" ariaCurrentWhenActive="page">Lessons</a>
+          <a routerLink="/dials" routerLinkActive="here" ariaCurrentWhenActive="page">Dials</a>
+        </nav>
+      }
       @if (teacher(); as teacher) {
         <span class="who">{{ teacher.name }}</span>
         <button mat-button type="button" (click)="signOut()">Sign out</button>
@@ -40,6 +46,18 @@ import { authActions, authFeature } from '../../state/auth';
       font-weight: 700;
       font-size: 1.15rem;
       text-decoration: none;
+    }
+    nav {
+      display: flex;
+      gap: 1.25rem;
+      margin-left: 1rem;
+    }
+    nav a {
+      padding: 0.2rem 0;
+      text-decoration: none;
+    }
+    nav .here {
+      border-bottom: 3px solid var(--accent);
     }
     .who {
       margin-left: auto;

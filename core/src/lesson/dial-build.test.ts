@@ -1,0 +1,89 @@
+import { gearedPose } from '../dial/pose.js';
+import { secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
+import {
+  BAND_CHOICES,
+  freeHands,
+  letGoIntoGear,
+  NEW_BUILD,
+  poseOfBuild,
+  setAside,
+  setTime,
+  stageOfBuild,
+  switchBand,
+  turnHand,
+  type BandChoice,
+  type DialBuild,
+} from './dial-build.js';
+import { stageScene } from '../scene/stage-scene.js';
+
+const at = (hour: number, minute: number, change: Partial<DialBuild> = {}) =>
+  setTime(secondOfDay(hour, minute))({ ...NEW_BUILD, ...change });
+
+test('free hands begin where the gears left them, and let go into the nearest time', () => {
+  const free = freeHands(at(9, 0));
+  expect(poseOfBuild(free)).toEqual(gearedPose(secondOfDay(9, 0)));
+  const impossible = turnHand('minute', 180)(free);
+  expect(poseOfBuild(impossible)).toEqual({ hourDeg: 270, minuteDeg: 180 });
+  expect(stageOfBuild(impossible)).toMatchObject({ display: null, words: [] });
+  const geared = letGoIntoGear(turnHand('hour', 14)(impossible));
+  expect(geared).toMatchObject({ hands: 'geared', timeSec: secondOfDay(9, 30) });
+});
+
+test('a geared hand carries the other one in a build too', () => {
+  expect(turnHand('minute', 90)(at(9, 0)).timeSec).toBe(secondOfDay(9, 15));
+  expect(turnHand('hour', -30)(at(0, 20)).timeSec).toBe(secondOfDay(23, 20));
+});
+
+test('display and words follow the hands at every minute, in 12 and in 24 hours', () => {
+  for (let minute = 0; minute < 1440; minute += 13) {
+    const build = setTime(toSecondOfDay(minute * 60))({ ...NEW_BUILD, display: '24h', words: 'best' });
+    const { display, words } = stageOfBuild(build);
+    expect(Number(display!.hour) * 60 + Number(display!.minute)).toBe(minute);
+    expect(words).toHaveLength(1);
+  }
+  expect(stageOfBuild(at(16, 5)).display).toMatchObject({ hour: '4', minute: '05' });
+});
+
+test('lines and strips show the time of the hands; a third one pushes the first out', () => {
+  const [one, two, three] = Object.keys(BAND_CHOICES) as [BandChoice, BandChoice, BandChoice];
+  const both = switchBand(two)(switchBand(one)(at(4, 45)));
+  expect(stageOfBuild(both).bands).toEqual([
+    {
+      type: 'hour-line',
+      hour: 4,
+      by: 15,
+      at: 45,
+      jumps: [
+        { from: 0, to: 15 },
+        { from: 15, to: 30 },
+        { from: 30, to: 45 },
+      ],
+    },
+    expect.objectContaining({ by: 5, at: 45 }),
+  ]);
+  expect(switchBand(three)(both).bands).toEqual([two, three]);
+  expect(switchBand(two)(both).bands).toEqual([one]);
+  expect(stageOfBuild({ ...at(16, 30), bands: ['day-line', 'strip-quarters'] }).bands).toMatchObject([
+    { atSec: secondOfDay(16, 30) },
+    { parts: 4, filled: 2 },
+  ]);
+});
+
+test('dials set aside stand beside, at most eight in all, and every build draws inside its stage', () => {
+  let build = at(1, 0);
+  for (let hour = 1; hour < 12; hour++) build = setAside(setTime(secondOfDay(hour, 0))(build));
+  expect(build.beside).toHaveLength(7);
+  for (const beside of [0, 1, 3, 7]) {
+    for (const bands of [[], ['day-line'], ['hour-line-ones', 'circle-quarters']] as BandChoice[][]) {
+      for (const layout of ['wide', 'tall', 'large'] as const) {
+        const scene = stageScene(stageOfBuild({ ...build, bands, beside: build.beside.slice(0, beside), words: 'all' }), layout);
+        const ids = scene.nodes.map(({ id }) => id);
+        expect(new Set(ids).size).toBe(ids.length);
+        for (const node of scene.nodes) {
+          if (node.type === 'text') expect(node.y + node.size / 2).toBeLessThanOrEqual(scene.height);
+          if (node.type === 'group' && node.role === 'dial') expect(node.y + 122 * node.scale).toBeLessThanOrEqual(scene.height);
+        }
+      }
+    }
+  }
+});

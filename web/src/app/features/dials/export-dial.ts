@@ -1,0 +1,48 @@
+import { stageScene, type StageState } from '@zeitpunkt/core';
+import { drawOnCanvas } from '../../ui/canvas-outlet';
+import { inksOf } from '../../ui/inks';
+import { svgFile } from '../../ui/svg-file';
+
+/** A file name that every system takes. */
+function fileName(name: string, ending: string): string {
+  return `${
+    name
+      .trim()
+      .replace(/[^\p{L}\p{N} _-]/gu, '')
+      .replace(/\s+/g, '-')
+      .slice(0, 60) || 'dial'
+  }.${ending}`;
+}
+
+function download(blob: Blob, name: string): void {
+  const link = document.createElement('a');
+  link.href = URL.createObjectURL(blob);
+  link.download = name;
+  link.click();
+  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
+}
+
+/** Gives the stage out as an SVG file. */
+export function exportSvg(stage: StageState, name: string, transparent: boolean): void {
+  const text = svgFile(stageScene(stage), inksOf(document.documentElement), name, transparent ? null : 'paper');
+  download(new Blob([text], { type: 'image/svg+xml' }), fileName(name, 'svg'));
+}
+
+/**
+ * Gives the stage out as a PNG file.
+ * @param width in pixels, 160 to 7680
+ * @throws Error where the browser cannot make a picture of this size
+ */
+export async function exportPng(stage: StageState, name: string, width: number, transparent: boolean): Promise<void> {
+  const scene = stageScene(stage);
+  const canvas = document.createElement('canvas');
+  canvas.width = width;
+  canvas.height = Math.round((width * scene.height) / scene.width);
+  await Promise.all([document.fonts.load('700 20px Andika'), document.fonts.load('400 20px Andika')]);
+  const pen = canvas.getContext('2d');
+  if (!pen) throw new Error('This browser cannot draw a picture of this size.');
+  drawOnCanvas(pen, scene, inksOf(document.documentElement), width, transparent ? null : 'paper');
+  const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
+  if (!blob) throw new Error('This browser cannot make a picture of this size.');
+  download(blob, fileName(name, 'png'));
+}

@@ -1,0 +1,57 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
+import { describeStage, stageScene, type StageState } from '@zeitpunkt/core';
+import { AudienceWindow } from '../../ui/audience-window';
+import { SceneView } from '../../ui/scene-view';
+import { listenToShow } from './show-channel';
+
+/** The window to share while a teacher builds on the dial: the stage as it is built, at once, and nothing else. */
+@Component({
+  selector: 'zp-show',
+  imports: [SceneView],
+  hostDirectives: [AudienceWindow],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <main>
+      <h1 class="heard-only">Demonstration dial</h1>
+      @if (scene(); as scene) {
+        <zp-scene class="stage" [scene]="scene" [label]="label()" />
+      } @else {
+        <p>The dial appears here as soon as it is built.</p>
+      }
+    </main>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      place-items: center;
+      width: 100vw;
+      height: 100dvh;
+      overflow: hidden;
+      background: var(--paper);
+    }
+    .stage {
+      width: min(100vw, calc(100dvh * 16 / 9));
+      aspect-ratio: 16 / 9;
+    }
+    p {
+      padding: 2rem;
+      font-size: 1.5rem;
+    }
+  `,
+})
+export class Show {
+  private readonly stage = signal<StageState | null>(null);
+  private readonly large = inject(AudienceWindow).large;
+  protected readonly scene = computed(() => {
+    const stage = this.stage();
+    return stage && stageScene(stage, this.large() ? 'large' : 'wide');
+  });
+  protected readonly label = computed(() => {
+    const stage = this.stage();
+    return stage ? describeStage(stage) : '';
+  });
+
+  constructor() {
+    inject(DestroyRef).onDestroy(listenToShow((stage) => this.stage.set(stage)));
+  }
+}

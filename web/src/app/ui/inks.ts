@@ -1,0 +1,12 @@
+import type { Ink } from '@zeitpunkt/core';
+
+/** A colour value for every ink. */
+export type Inks = Readonly<Record<Exclude<Ink, 'none'>, string>>;
+
+const NAMES = ['ink', 'soft', 'faint', 'face', 'paper', 'hour', 'minute', 'red', 'blue', 'accent', 'zone'] as const;
+
+/** The colours that the page's theme has now, for outlets that draw pixels or files. */
+export function inksOf(element: Element): Inks {
+  const style = getComputedStyle(element);
+  return Object.fromEntries(NAMES.map((name) => [name, style.getPropertyValue(`--${name}`).trim()])) as unknown as Inks;
+}

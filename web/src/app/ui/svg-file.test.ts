@@ -1,0 +1,21 @@
+import { dialScene, gearedPose, secondOfDay, stageOfBuild, stageScene, NEW_BUILD, TEACHING_LAYERS } from '@zeitpunkt/core';
+import type { Inks } from './inks';
+import { svgFile } from './svg-file';
+
+const inks = new Proxy({}, { get: (_, name) => `#${String(name)}` }) as Inks;
+
+test('a file is well-formed XML with the same elements as the scene, colours as values and texts escaped', () => {
+  const scene = stageScene({ ...stageOfBuild({ ...NEW_BUILD, words: 'all' }), board: ['5 < 10 & "so on"'] });
+  const parsed = new DOMParser().parseFromString(svgFile(scene, inks, 'Mail boat & lamp', 'paper'), 'image/svg+xml');
+  expect(parsed.querySelector('parsererror')).toBeNull();
+  expect(parsed.querySelector('title')!.textContent).toBe('Mail boat & lamp');
+  expect([...parsed.querySelectorAll('text')].map((text) => text.textContent)).toContain('5 < 10 & "so on"');
+  expect(parsed.querySelector('rect')!.getAttribute('fill')).toBe('#paper');
+  expect(parsed.querySelectorAll('[class]')).toHaveLength(0);
+});
+
+test('a clear background has no sheet behind the dial', () => {
+  const file = svgFile(dialScene({ pose: gearedPose(secondOfDay(4, 30)), layers: TEACHING_LAYERS, marks: [] }), inks, 'Dial', null);
+  expect(file).not.toContain('<rect');
+  expect(file).toContain('rotate(135)');
+});

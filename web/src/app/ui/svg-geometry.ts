@@ -1,0 +1,42 @@
+import type { GroupNode, SceneNode } from '@zeitpunkt/core';
+
+/** The SVG element of each kind of node. */
+export const SVG_TAGS = { group: 'g', circle: 'circle', path: 'path', text: 'text' } as const;
+
+/** Half the height of this typeface's digits in parts of the font size: the scene gives the middle of the digits. */
+export const DIGIT_MIDDLE = 0.36;
+
+/** The attributes of a node without its colours; on screen those are classes, in a file they are values. */
+export function geometryOf(node: SceneNode): Record<string, string> {
+  switch (node.type) {
+    case 'group':
+      return { transform: transformOf(node), ...(node.role ? { 'data-role': node.role } : {}) };
+    case 'circle':
+      return { cx: short(node.cx), cy: short(node.cy), r: String(node.r), ...stroking(node) };
+    case 'path':
+      return { d: node.d, ...stroking(node) };
+    case 'text':
+      return {
+        x: short(node.x),
+        y: short(node.y + node.size * DIGIT_MIDDLE),
+        'font-size': String(node.size),
+        'text-anchor': node.anchor,
+      };
+  }
+}
+
+function transformOf({ x, y, scale, turnDeg }: GroupNode): string {
+  return `translate(${x} ${y}) rotate(${Math.round(turnDeg * 1000) / 1000}) scale(${scale})`;
+}
+
+function stroking(node: Extract<SceneNode, { type: 'circle' | 'path' }>): Record<string, string> {
+  return {
+    ...(node.strokeWidth ? { 'stroke-width': String(node.strokeWidth) } : {}),
+    ...(node.opacity !== undefined ? { opacity: String(node.opacity) } : {}),
+  };
+}
+
+/** At most two decimals: a hundredth of a scene unit is less than a pixel on any screen. */
+function short(value: number): string {
+  return String(Math.round(value * 100) / 100 + 0);
+}
