@@ -107,8 +107,8 @@ test('pictures of the dials place', async ({ teacher, server }) => {
   const dials = new DialsPage(teacher.page, server);
   await dials.open();
   await dials.type('quarter to 5');
-  await dials.page.getByLabel('Quarters').check();
-  await dials.page.getByLabel('Shade from 12').check();
+  await dials.page.getByRole('checkbox', { name: 'Quarters', exact: true }).check();
+  await dials.page.getByLabel('Shading').check();
   await dials.choose('Lines', 'all');
   await dials.page.getByLabel('Hour line, quarters').check();
   await dials.tool('Ring a numeral');

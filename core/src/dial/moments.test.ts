@@ -52,7 +52,7 @@ test.each([
 test.each([
   [270, 180, false, 'This cannot be: at half past, the hour hand has left the 9.'],
   [90, 90, false, 'This cannot be: at quarter past, the hour hand has left the 3.'],
-  [298, 180, false, 'This cannot be: at half past, the hour hand has not come so near to 10.'],
+  [298, 180, false, 'This cannot be: at half past, the hour hand is not so near to 10 yet.'],
   [100, 0, false, 'This cannot be: at the full hour, the hour hand points at 3.'],
   [285, 180, true, 'This can be: it is 9:30.'],
 ])('hands at %d and %d degrees: possible %s', (hourDeg, minuteDeg, possible, sentence) => {

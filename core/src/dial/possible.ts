@@ -23,7 +23,7 @@ export function reportPose(pose: Pose, toleranceDeg = TOLERANCE_DEG): PoseReport
   if (residualDeg <= toleranceDeg) return { possible: true, nearest, sentence: `This can be: it is ${digits}.` };
   const early = turnDeg(gearedPose(nearest).hourDeg, pose.hourDeg) < 0;
   const next = (hour % 12) + 1;
-  const shouldBe = whole === 0 ? `points at ${hour}` : early ? `has left the ${hour}` : `has not come so near to ${next}`;
+  const shouldBe = whole === 0 ? `points at ${hour}` : early ? `has left the ${hour}` : `is not so near to ${next} yet`;
   return { possible: false, nearest, sentence: `This cannot be: ${whenIs(whole)}, the hour hand ${shouldBe}.` };
 }
 

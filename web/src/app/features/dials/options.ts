@@ -25,8 +25,8 @@ export const RING_TOP: readonly Option<DialLayers['ringTop']>[] = [
 ];
 export const HAND_INK: readonly Option<DialLayers['handInk']>[] = [
   { value: 'own', text: 'own' },
-  { value: 'red-blue', text: 'red, blue' },
-  { value: 'blue-red', text: 'blue, red' },
+  { value: 'red-blue', text: 'red blue' },
+  { value: 'blue-red', text: 'blue red' },
   { value: 'alike', text: 'alike' },
 ];
 export const DISPLAY: readonly Option<DialBuild['display']>[] = [
@@ -76,14 +76,14 @@ export const SWITCHES = {
     ['hourZones', 'Hour zones'],
     ['halves', 'Halves'],
     ['quarters', 'Quarters'],
-    ['shaded', 'Shade from 12'],
+    ['shaded', 'Shading'],
     ['ring24', '13 to 24'],
   ],
   hands: [
     ['hourHand', 'Hour hand'],
     ['minuteHand', 'Minute hand'],
     ['secondHand', 'Second hand'],
-    ['peek', 'Outline on overlap'],
+    ['peek', 'Peek'],
   ],
 } as const satisfies Record<string, readonly (readonly [keyof DialLayers, string])[]>;
 

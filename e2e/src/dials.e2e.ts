@@ -1,0 +1,215 @@
+import AxeBuilder from '@axe-core/playwright';
+import { readFileSync } from 'node:fs';
+import { PNG } from 'pngjs';
+import { expect, test as base } from './lib/classroom.js';
+import { DialsPage } from './lib/dials.js';
+
+const test = base.extend<{ dials: DialsPage }>({
+  dials: async ({ teacher, server }, use) => {
+    await teacher.signIn();
+    await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+    const dials = new DialsPage(teacher.page, server);
+    await dials.open();
+    await use(dials);
+  },
+});
+
+test('geared hands: dragging through 12 carries the hour, over many turns and back, in one step each', async ({ dials }) => {
+  await dials.type('3:50');
+  await dials.drag([300, 0.9], [0, 0.9], [60, 0.9]);
+  await expect(dials.reading).toContainText('4:10');
+  await dials.drag([60, 0.9], [0, 0.9], [270, 0.9], [180, 0.9], [90, 0.9], [0, 0.9], [300, 0.9]);
+  await expect(dials.reading).toContainText('2:50');
+  await dials.page.keyboard.press('Control+z');
+  await expect(dials.reading).toContainText('4:10');
+  await dials.page.keyboard.press('Control+z');
+  await expect(dials.reading).toContainText('3:50');
+  await dials.page.keyboard.press('Control+y');
+  await expect(dials.reading).toContainText('4:10');
+  await dials.drag([125, 0.4], [140, 0.4]);
+  await expect(dials.reading).toContainText('4:40');
+});
+
+test('keys nudge by 1, 5, 15, 30 and 60 minutes, and the reading goes along in digits, words and the hour hand’s way', async ({
+  dials,
+}) => {
+  await dials.type('7:00');
+  await dials.stage.click({ position: { x: 5, y: 5 } });
+  for (const [key, digits] of [
+    ['ArrowRight', '7:01'],
+    ['ArrowUp', '7:06'],
+    ['PageUp', '7:21'],
+    [']', '7:51'],
+    ['Home', '8:51'],
+    ['End', '7:51'],
+    ['[', '7:21'],
+    ['PageDown', '7:06'],
+    ['ArrowDown', '7:01'],
+    ['ArrowLeft', '7:00'],
+  ] as const) {
+    await dials.page.keyboard.press(key);
+    await expect(dials.reading).toContainText(digits);
+  }
+  await dials.type('half past 7');
+  await expect(dials.reading).toContainText('half past seven');
+  await expect(dials.reading).toContainText('The hour hand has passed 7 and is half way to 8.');
+});
+
+test('typed times that are none say why, and nothing changes', async ({ dials }) => {
+  await dials.type('0745');
+  for (const [text, sentence] of [
+    ['25:00', 'There is no hour 25'],
+    ['7:60', 'write 8:00'],
+    ['halb acht', 'is German'],
+    ['', 'Type a time'],
+    ['x'.repeat(5000), 'too long'],
+  ] as const) {
+    await dials.type(text);
+    await expect(dials.problem).toContainText(sentence);
+    await expect(dials.reading).toContainText('7:45');
+  }
+});
+
+test('free hands say what is impossible and why, and let go into gear', async ({ dials }) => {
+  await dials.type('9:00');
+  await dials.page.getByRole('button', { name: 'Free hands' }).click();
+  await dials.drag([0, 0.9], [90, 0.9], [180, 0.9]);
+  await expect(dials.reading).toContainText('This cannot be: at half past, the hour hand has left the 9.');
+  await dials.page.getByRole('button', { name: 'Let go into gear' }).click();
+  await expect(dials.reading).toContainText(/9:30|8:30/);
+});
+
+test('a sweep counts on the rim, can be stopped, and arrives as one step', async ({ dials }) => {
+  await dials.page.emulateMedia({ reducedMotion: 'no-preference' });
+  await dials.type('2:00');
+  await dials.choose('Pace', 'fast');
+  await dials.page.getByLabel('Time', { exact: true }).fill('2:30');
+  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
+  await expect(dials.stage.locator('text', { hasText: /^10$/ }).last()).toBeVisible();
+  await expect(dials.reading).toContainText('2:30');
+  await dials.stage.click({ position: { x: 5, y: 5 } });
+  await dials.page.keyboard.press('Control+z');
+  await expect(dials.reading).toContainText('2:00');
+  await dials.choose('Pace', 'slow');
+  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
+  await dials.page.getByRole('button', { name: 'Keys' }).focus();
+  await dials.page.keyboard.press('Escape');
+  await expect(dials.reading).toContainText('2:00');
+});
+
+test('pointers stand on the dial, follow it, and are all gone with one key', async ({ dials }) => {
+  const marks = dials.stage.locator('[data-role="dial"] .s-accent, [data-role="dial"] .f-accent');
+  await dials.tool('Ring a numeral');
+  await dials.drag([120, 0.7], [120, 0.7]);
+  await dials.tool('Ray');
+  await dials.drag([90, 0.8], [90, 0.8]);
+  await dials.tool('Arc with count');
+  await dials.drag([0, 0.9], [60, 0.9], [120, 0.9]);
+  await expect(dials.stage.getByText('4 fives')).toBeVisible();
+  await dials.tool('Ink');
+  await dials.drag([200, 0.5], [230, 0.5], [260, 0.5]);
+  await expect(marks).toHaveCount(4);
+  await dials.page.keyboard.press('Backspace');
+  await expect(marks).toHaveCount(0);
+  await dials.tool('Leave out a numeral');
+  await dials.drag([60, 0.7], [60, 0.7]);
+  await expect(dials.stage.locator('text', { hasText: /^2$/ })).toHaveCount(0);
+});
+
+test('dials are saved by themselves, named, duplicated, ordered, deleted and brought back', async ({ dials }) => {
+  const { page } = dials;
+  const names = page.locator('.open');
+  await dials.type('4:30');
+  await page.getByLabel('Name of this dial').fill('Mail boat');
+  await page.getByLabel('Name of this dial').blur();
+  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await expect(names).toHaveText(['Mail boat', 'Mail boat 2']);
+  await page.getByRole('button', { name: 'Move Mail boat 2 up' }).click();
+  await expect(names).toHaveText(['Mail boat 2', 'Mail boat']);
+  await page.getByRole('button', { name: 'Delete Mail boat 2' }).click();
+  await expect(names).toHaveText(['Mail boat']);
+  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await expect(names).toHaveText(['Mail boat 2', 'Mail boat']);
+  await dials.type('5:15');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(dials.reading).toContainText('5:15');
+  await page.getByRole('button', { name: 'Mail boat', exact: true }).click();
+  await expect(dials.reading).toContainText('4:30');
+});
+
+test('pupils see at once what is built, without controls, also after a reload, in dark and large print', async ({ dials }) => {
+  const show = await dials.openShow();
+  await dials.type('10:10');
+  await expect(show.getByRole('img', { name: /between 10 and 11.*Display: 10 : 10/ })).toBeVisible();
+  await dials.page.getByLabel('Day line').check();
+  await expect(show.getByText('mail boat')).toBeVisible();
+  expect(await show.locator('button, input, a').count()).toBe(0);
+  await show.reload();
+  await expect(show.getByText('mail boat')).toBeVisible();
+  const before = await show.evaluate(() => getComputedStyle(document.body).backgroundColor);
+  await show.keyboard.press('d');
+  await expect.poll(() => show.evaluate(() => getComputedStyle(document.body).backgroundColor)).not.toBe(before);
+  await dials.choose('Lines', 'one');
+  const size = () => show.getByText('ten past ten').getAttribute('font-size').then(Number);
+  const normal = await size();
+  await show.keyboard.press('l');
+  await expect.poll(size).toBeGreaterThan(normal);
+  for (const viewport of [
+    { width: 320, height: 240 },
+    { width: 3840, height: 2160 },
+  ]) {
+    await show.setViewportSize(viewport);
+    const box = (await show.locator('svg').boundingBox())!;
+    expect([box.x >= -1, box.y >= -1, box.x + box.width <= viewport.width + 1, box.y + box.height <= viewport.height + 1]).toEqual([
+      true,
+      true,
+      true,
+      true,
+    ]);
+    expect(Math.max(box.width / viewport.width, box.height / viewport.height)).toBeGreaterThan(0.95);
+  }
+});
+
+test('a dial goes out as an SVG drawing and as a PNG of the size wanted, clear where wanted', async ({ dials }) => {
+  await dials.page.getByLabel('Name of this dial').fill('Tide: 1/2');
+  await dials.page.getByLabel('Name of this dial').blur();
+  const get = async (button: string) => {
+    const [download] = await Promise.all([dials.page.waitForEvent('download'), dials.page.getByRole('button', { name: button }).click()]);
+    return { name: download.suggestedFilename(), data: readFileSync(await download.path()) };
+  };
+  const svg = await get('SVG drawing');
+  expect(svg.name).toBe('Tide-12.svg');
+  expect(String(svg.data)).toContain('<title>Tide: 1/2</title>');
+  await dials.choose('Pixels wide', '800');
+  const opaque = PNG.sync.read((await get('PNG picture')).data);
+  expect([opaque.width, opaque.height, opaque.data[3]]).toEqual([800, 450, 255]);
+  await dials.page.getByLabel('Clear background').check();
+  const clear = PNG.sync.read((await get('PNG picture')).data);
+  expect(clear.data[3]).toBe(0);
+  expect(clear.data.some((value, index) => index % 4 === 3 && value === 255)).toBe(true);
+});
+
+test('a dial kept in a lesson is its last beat, and pupils see it there', async ({ dials, teacher, newPupil }) => {
+  await dials.type('11:20');
+  await dials.page.getByLabel('What you will say').fill('The lamp is lit.');
+  await dials.page.getByRole('button', { name: 'Keep as last beat' }).click();
+  await expect(dials.page.getByText('Kept as beat 16 of “Half past at the harbour”.')).toBeVisible();
+  await dials.page.getByRole('link', { name: 'Lessons' }).click();
+  const key = await teacher.openRoom();
+  const pia = await newPupil('Pia');
+  await pia.join(key);
+  await teacher.begin();
+  while (!(await teacher.place.innerText()).startsWith('Show')) await teacher.next();
+  await expect(teacher.page.getByText('The lamp is lit.')).toBeVisible();
+  await expect(pia.page.getByRole('img', { name: /Display: 11 : 20/ })).toBeVisible();
+});
+
+test('axe finds nothing where dials are built and shown', async ({ dials }) => {
+  const show = await dials.openShow();
+  await expect(show.getByRole('img')).toBeVisible();
+  for (const page of [dials.page, show]) {
+    const { violations } = await new AxeBuilder({ page }).analyze();
+    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
+  }
+});
