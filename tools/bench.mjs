@@ -8,10 +8,10 @@ import { must } from './lib/shell.mjs';
 install();
 await build();
 const OUT = 'node_modules/.cache/zeitpunkt/bench';
-const all = ['core-speed', 'page-weight', 'live-answers'];
+const all = ['core-speed', 'page-weight', 'dial-frames', 'live-answers'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
 for (const name of [...all, 'floor-server', 'zeitpunkt-server']) await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 for (const name of wanted) {
-  if (name === 'page-weight' && !findChromium()) process.exit(1);
+  if (['page-weight', 'dial-frames'].includes(name) && !findChromium()) process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);
 }

@@ -12,7 +12,7 @@ import {
 } from '@zeitpunkt/core';
 import type { Static, TSchema } from '@sinclair/typebox';
 import { ItemViewSchema } from './desk.js';
-import { BeatSchema, ItemSchema, type LessonSchema, LessonSettingsSchema, StageBeatSchema } from './lesson-file.js';
+import { BeatSchema, ItemSchema, type LessonSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ResponseSchema } from './responses.js';
 import { type StageStateSchema } from './stage.js';
 import { RoomKeySchema, type RoomStateSchema } from './teacher.js';
@@ -41,5 +41,5 @@ test('each list of the core has its schemas: kinds of questions, beats, word pac
 });
 
 test('no beat that a pupil’s device plays by itself can carry a question', () => {
-  for (const beat of StageBeatSchema.anyOf) expect(Object.keys(beat.properties)).not.toContain('itemId');
+  for (const beat of MovingBeatSchema.anyOf) expect(Object.keys(beat.properties)).not.toContain('itemId');
 });

@@ -1,5 +1,5 @@
 import { Type, type Static } from '@sinclair/typebox';
-import { ItemIdSchema, LessonSettingsSchema, StageBeatSchema } from './lesson-file.js';
+import { ItemIdSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ResponseSchema, VerdictSchema } from './responses.js';
 import { Exact, LongText, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 import { LayersSchema, PoseSchema, SeparatorSchema, StageStateSchema } from './stage.js';
@@ -53,7 +53,8 @@ export const DeskView = Exact({
   stage: Nullable(
     Exact({
       before: StageStateSchema,
-      beat: StageBeatSchema,
+      /** Plays on from `before`; null where nothing moves and `before` is what is seen. */
+      beat: Nullable(MovingBeatSchema),
       settings: LessonSettingsSchema,
       elapsedMs: Type.Number({ minimum: 0 }),
       motionMs: Type.Number({ minimum: 0 }),

@@ -80,8 +80,8 @@ export const DialBuildSchema = Exact({
 });
 const ShowBeatSchema = Exact({ kind: Type.Literal('show'), build: DialBuildSchema, text: LongText });
 
-/** Beats that show something and ask nothing: all that a pupil's device plays by itself. */
-export const StageBeatSchema = Type.Union([SayBeatSchema, SetBeatSchema, ShowBeatSchema, SweepBeatSchema, MarkBeatSchema]);
+/** Beats that move by themselves: all that a pupil's device plays; every other stage comes to it as it stands. */
+export const MovingBeatSchema = Type.Union([SweepBeatSchema, MarkBeatSchema]);
 
 export const BeatSchema = Type.Union([
   SayBeatSchema,

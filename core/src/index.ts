@@ -42,6 +42,7 @@ export {
   type BandChoice,
   type DialBuild,
 } from './lesson/dial-build.js';
+export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
@@ -57,6 +58,9 @@ export { expandBeat, prepareLesson, type PreparedLesson, type Step } from './les
 export { motionMs, narrationAt, stageAt } from './lesson/player.js';
 export { BEAT_KINDS, beatKindOf, type Beat, type BeatContext, type BeatKindId, type PlayBeat } from './beats/registry.js';
 export type { SweepBeat } from './beats/sweep.js';
+export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
+export { readDialText } from './question-kinds/read-dial/response-text.js';
+export { setDialText } from './question-kinds/set-dial/response-text.js';
 export type { Mark, Verdict } from './question-kinds/question-kind.js';
 export { kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from './question-kinds/registry.js';
 export type { ReadDialResponse, ReadDialView } from './question-kinds/read-dial/read-dial.js';

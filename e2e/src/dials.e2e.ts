@@ -213,3 +213,15 @@ test('axe finds nothing where dials are built and shown', async ({ dials }) => {
     expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
   }
 });
+
+test('the day line carries the pupils’ own events; a line that cannot be read is named', async ({ dials }) => {
+  await dials.page.getByLabel('Day line').check();
+  const events = dials.page.getByLabel(/Events of the day/);
+  await events.fill('half past 3 puffin count\n20:00 lamp lit');
+  await events.blur();
+  await expect(dials.stage.getByText('puffin count')).toBeVisible();
+  await events.fill('puffin count');
+  await events.blur();
+  await expect(dials.page.getByText('Line 1, “puffin count”: write the time first')).toBeVisible();
+  await expect(dials.stage.getByText('lamp lit')).toBeVisible();
+});

@@ -10,7 +10,12 @@ const MOST_DIFFERENT = 0.004;
 test.use({ bypassCSP: true });
 
 test('sixty scenes look the same drawn as SVG and on a canvas', async ({ page, server }) => {
-  const bundled = await build({ entryPoints: [join(import.meta.dirname, 'outlets/compare-page.ts')], bundle: true, write: false, format: 'iife' });
+  const bundled = await build({
+    entryPoints: [join(import.meta.dirname, 'outlets/compare-page.ts')],
+    bundle: true,
+    write: false,
+    format: 'iife',
+  });
   await page.goto(`${server.url}/desk`);
   await page.getByRole('heading').first().waitFor();
   await page.evaluate(() => Promise.all([document.fonts.load('700 20px Andika'), document.fonts.load('400 20px Andika')]));

@@ -28,6 +28,9 @@ interface Leg {
   readonly prompt: string | null;
 }
 
+/** Below this many seconds a turn, the ones of a display would change more than three times a second. */
+const FAST_TURN_SECONDS = 20;
+
 const COUNT_BY = { none: null, ones: 1, fives: 5, quarters: 15 } as const;
 
 function legsOf(beat: SweepBeat, { settings }: BeatContext): Leg[] {
@@ -52,15 +55,14 @@ const movingMs = (legs: readonly Leg[]) => legs.reduce((sum, leg) => sum + leg.m
 
 /** Counting round starts at the hour; only a sweep within one hour forwards counts, as a count aloud would. */
 function countMarks(beat: SweepBeat, nowSec: number): DialMark[] {
-  const by = COUNT_BY[beat.count];
+  // Ones at a fast pace would flicker: they are counted in fives.
+  const by = beat.count === 'ones' && beat.turnSeconds < FAST_TURN_SECONDS ? 5 : COUNT_BY[beat.count];
   const hourStart = Math.floor(beat.fromSec / 3600) * 3600;
   const minutes = (nowSec - hourStart) / 60;
   if (by === null || minutes < by || minutes > 60) return [];
   return [{ type: 'count', toMinute: Math.floor(minutes / by) * by, by }];
 }
 
-/** Below this many seconds a turn, the ones of a display would change more than three times a second. */
-const FAST_TURN_SECONDS = 20;
 const LONGEST_TRAIL_DEG = 48;
 
 /** The fan behind a fast minute hand: a third of a second of its way, backwards when it runs backwards. */

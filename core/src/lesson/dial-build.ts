@@ -3,6 +3,7 @@ import { reportPose } from '../dial/possible.js';
 import type { Band } from '../scene/bands/band.js';
 import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
+import type { DayEvent } from './day-events.js';
 import { displayText24, minuteDigits, type DisplaySeparator } from '../time/display.js';
 import { hour12, minuteOfHour, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS, type WordPackId } from '../words/registry.js';
@@ -28,7 +29,7 @@ export interface DialBuild {
   readonly words: 'none' | 'best' | 'all';
   readonly pack: WordPackId;
   readonly bands: readonly BandChoice[];
-  readonly events: readonly { readonly atSec: number; readonly text: string }[];
+  readonly events: readonly DayEvent[];
   /** Dials beside this one, each as it was when it was set aside. */
   readonly beside: readonly { readonly pose: Pose; readonly layers: DialLayers }[];
 }

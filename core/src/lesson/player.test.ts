@@ -72,6 +72,21 @@ test('a sweep moves geared hands at every moment, waits at its stop with the pro
   expect(stageAt(prepared, 1, Infinity).dial!.pose).toEqual(gearedPose(at(11, 0)));
 });
 
+test('a fast sweep blurs into a trail, and its display changes at most three times a second', () => {
+  const prepared = prepareLesson(lessonOf([ALL[0]!, { ...SWEEP, turnSeconds: 5, count: 'ones', stops: [] }]));
+  const moments = Array.from({ length: 500 }, (_, frame) => stageAt(prepared, 1, frame * 10));
+  const shown = moments.map(({ display }) => `${display!.hour}:${display!.minute}`);
+  for (let from = 0; from + 100 < shown.length; from += 10) {
+    const second = shown.slice(from, from + 100);
+    expect(second.filter((text, index) => index > 0 && text !== second[index - 1]).length).toBeLessThanOrEqual(3);
+  }
+  expect(moments[250]!.dial!.trailDeg).toBeGreaterThan(0);
+  expect(stageAt(prepared, 1, Infinity)).toMatchObject({
+    display: { hour: '11', minute: '00' },
+    dial: expect.not.objectContaining({ trailDeg: expect.anything() }),
+  });
+});
+
 test('a sweep goes backwards too', () => {
   const prepared = prepareLesson(lessonOf([{ ...SWEEP, fromSec: at(3, 10), toSec: at(2, 50), count: 'none', stops: [] }]));
   expect(stageAt(prepared, 0, Infinity).dial!.pose).toEqual(gearedPose(at(2, 50)));

@@ -15,7 +15,14 @@ import {
   type Scene,
 } from '@zeitpunkt/core';
 
-const BANDS: readonly BandChoice[] = ['hour-line-quarters', 'hour-line-fives', 'hour-line-ones', 'day-line', 'strip-quarters', 'circle-quarters'];
+const BANDS: readonly BandChoice[] = [
+  'hour-line-quarters',
+  'hour-line-fives',
+  'hour-line-ones',
+  'day-line',
+  'strip-quarters',
+  'circle-quarters',
+];
 
 /** Sixty scenes with every layer, mark, band and layout somewhere among them; the same ones every time. */
 export function sixtyScenes(): Scene[] {
@@ -39,7 +46,8 @@ export function sixtyScenes(): Scene[] {
       secondHand: coin(),
       handInk: one(['own', 'red-blue', 'blue-red', 'alike'] as const),
     };
-    if (index % 10 === 9) return dialScene({ pose: gearedPose(secondOfDay(hour, minute)), layers: index % 20 === 9 ? PLAIN_LAYERS : layers, marks: [] });
+    if (index % 10 === 9)
+      return dialScene({ pose: gearedPose(secondOfDay(hour, minute)), layers: index % 20 === 9 ? PLAIN_LAYERS : layers, marks: [] });
     let build: DialBuild = {
       ...setTime(secondOfDay(hour, minute))(NEW_BUILD),
       layers,

@@ -10,6 +10,7 @@ import { displayText, minuteDigits } from '../../time/display.js';
 import { hour12, hour24, minuteOfHour, nextHour12, toSecondOfDay } from '../../time/second-of-day.js';
 import { say } from '../../words/say.js';
 import { WORD_PACKS } from '../../words/registry.js';
+import { readDialText } from './response-text.js';
 import type { ItemBase, Mark, QuestionKind, Verdict } from '../question-kind.js';
 
 /** A dial is shown; the pupil fills the two boxes of a display. */
@@ -80,9 +81,7 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
       .map((typed) => ({ kind: 'read-dial' as const, ...typed }));
   },
 
-  responseText(response) {
-    return response.hour === '' && response.minute === '' ? 'blank' : `${response.hour || '_'}:${response.minute || '_'}`;
-  },
+  responseText: readDialText,
 
   asked(before, item, settings) {
     const pose = gearedPose(toSecondOfDay(item.timeSec));

@@ -12,6 +12,7 @@ import type { SecondOfDay } from '../../time/second-of-day.js';
 import { hour12, minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
 import { bestWording } from '../../words/say.js';
 import { WORD_PACKS } from '../../words/registry.js';
+import { setDialText } from './response-text.js';
 import type { ItemBase, Mark, QuestionKind, Verdict } from '../question-kind.js';
 
 /** A time is given on a display or in words; the pupil turns the hands to it. */
@@ -78,11 +79,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
       .map((pose) => ({ kind: 'set-dial' as const, ...pose }));
   },
 
-  responseText(response) {
-    const { hour, minute, residualDeg } = coherenceOf(response);
-    const digits = `${hour}:${minuteDigits(Math.round(minute) % 60)}`;
-    return residualDeg > STRICTNESS.proportion ? `about ${digits}, hands do not agree` : digits;
-  },
+  responseText: setDialText,
 
   asked(before, item, settings) {
     return {

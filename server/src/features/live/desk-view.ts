@@ -1,4 +1,4 @@
-import { beatKindOf, currentItemId, kindOf, stageAt, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { currentItemId, isMovingBeat, kindOf, motionMs, stageAt, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
 
 /** The room as a desk needs to know it. */
@@ -54,16 +54,10 @@ export function deskView(
 
 function stageOf(lesson: PreparedLesson, stepIndex: number, elapsedMs: number): DeskView['stage'] {
   const { beat, before } = lesson.steps[stepIndex]!;
-  if (beat.kind === 'ask' || beat.kind === 'think' || beat.kind === 'answer') return null;
+  const { settings } = lesson.lesson;
+  if (!isMovingBeat(beat)) return { before: plain(stageAt(lesson, stepIndex, Infinity)), beat: null, settings, elapsedMs, motionMs: 0 };
   // The words the teacher says are the teacher's to say: the desk needs only what is seen.
-  const silent = plain({ ...beat, text: '' });
-  return {
-    before: plain(before),
-    beat: silent,
-    settings: lesson.lesson.settings,
-    elapsedMs,
-    motionMs: beatKindOf(beat).motionMs(beat, lesson.context),
-  };
+  return { before: plain(before), beat: plain({ ...beat, text: '' }), settings, elapsedMs, motionMs: motionMs(lesson, stepIndex) };
 }
 
 /** The same data without `readonly`, as the contract's types have it. */

@@ -9,7 +9,6 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { describeDial, dialScene, type ReadDialView, type Response } from '@zeitpunkt/core';
 import { SceneView } from '../ui/scene-view';
 import type { AnswerView } from './answer-view';
@@ -19,7 +18,7 @@ type Box = 'hour' | 'minute';
 /** Reading a dial: the dial, a display with two empty boxes, and a number pad, so that no keyboard covers the clock. */
 @Component({
   selector: 'zp-read-dial-answer',
-  imports: [MatButton, SceneView],
+  imports: [SceneView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-scene class="dial" [scene]="scene()" [label]="label()" />
@@ -55,7 +54,7 @@ type Box = 'hour' | 'minute';
         }
         <button type="button" class="wide" (click)="rubOut()">Rub out</button>
       </div>
-      <button mat-flat-button class="next big" type="submit" [disabled]="!digits().hour && !digits().minute">This is my answer</button>
+      <button class="button filled next big" type="submit" [disabled]="!digits().hour && !digits().minute">This is my answer</button>
     </form>
   `,
   styleUrl: './read-dial-answer.scss',

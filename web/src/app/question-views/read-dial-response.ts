@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { kindOf, type ReadDialResponse } from '@zeitpunkt/core';
+import { readDialText, type ReadDialResponse } from '@zeitpunkt/core';
 
 @Component({
   selector: 'zp-read-dial-response',
@@ -10,5 +10,5 @@ import { kindOf, type ReadDialResponse } from '@zeitpunkt/core';
 })
 export class ReadDialResponseView {
   readonly response = input.required<ReadDialResponse>();
-  protected readonly text = computed(() => kindOf(this.response()).responseText(this.response()));
+  protected readonly text = computed(() => readDialText(this.response()));
 }

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { gearedPose, toSecondOfDay, type Response, type SetDialView } from '@zeitpunkt/core';
 import { poseOf, type Turning } from '../ui/dial-gesture';
 import { TurningDial } from '../ui/turning-dial';
@@ -8,13 +7,13 @@ import type { AnswerView } from './answer-view';
 /** Setting a dial: turn the hands, then say so. */
 @Component({
   selector: 'zp-set-dial-answer',
-  imports: [MatButton, TurningDial],
+  imports: [TurningDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-turning-dial class="dial" [(turning)]="turning" [layers]="view().layers" />
     <div class="beside">
       <p>{{ view().hands === 'geared' ? 'Turn a hand: the other one goes along.' : 'Each hand moves by itself. Turn both.' }}</p>
-      <button mat-flat-button class="next big" type="button" [disabled]="!turned()" (click)="send()">This is my answer</button>
+      <button class="button filled next big" type="button" [disabled]="!turned()" (click)="send()">This is my answer</button>
     </div>
   `,
   styleUrl: './set-dial-answer.scss',

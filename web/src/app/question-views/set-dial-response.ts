@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import { dialScene, kindOf, PLAIN_LAYERS, type SetDialResponse } from '@zeitpunkt/core';
+import { dialScene, PLAIN_LAYERS, setDialText, type SetDialResponse } from '@zeitpunkt/core';
 import { SceneView } from '../ui/scene-view';
 
 @Component({
@@ -11,7 +11,7 @@ import { SceneView } from '../ui/scene-view';
 })
 export class SetDialResponseView {
   readonly response = input.required<SetDialResponse>();
-  protected readonly label = computed(() => `Dial set to ${kindOf(this.response()).responseText(this.response())}`);
+  protected readonly label = computed(() => `Dial set to ${setDialText(this.response())}`);
   protected readonly scene = computed(() => {
     const { hourDeg, minuteDeg } = this.response();
     return dialScene({ pose: { hourDeg, minuteDeg }, layers: PLAIN_LAYERS, marks: [] });

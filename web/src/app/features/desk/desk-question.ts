@@ -12,7 +12,6 @@ import {
   untracked,
   viewChild,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import type { DeskView } from '@zeitpunkt/contract';
 import { describeDial, dialScene, type Response } from '@zeitpunkt/core';
 import { ANSWER_VIEWS } from '../../question-views/answer-views';
@@ -26,7 +25,7 @@ type Question = NonNullable<DeskView['question']>;
 /** A question on the desk: answering it, knowing it is kept, and after the reveal one kind sentence and a look at the dial. */
 @Component({
   selector: 'zp-desk-question',
-  imports: [Countdown, MatButton, NgComponentOutlet, ResponseView, SceneView],
+  imports: [Countdown, NgComponentOutlet, ResponseView, SceneView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk-question.html',
   styleUrl: './desk-question.scss',

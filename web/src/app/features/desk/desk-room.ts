@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { beatKindOf } from '@zeitpunkt/core';
+import { movingBeatOf } from '@zeitpunkt/core';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
@@ -8,7 +7,7 @@ import { DeskStore } from './desk-store';
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [DeskQuestion, MatButton, StageView],
+  imports: [DeskQuestion, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -18,7 +17,7 @@ import { DeskStore } from './desk-store';
         @if (!store.lineOpen()) {
           <span class="line" role="status">Waiting for the line …</span>
         }
-        <button mat-button type="button" (click)="leaving.showModal()">Leave</button>
+        <button class="button quiet" type="button" (click)="leaving.showModal()">Leave</button>
       </header>
       <main>
         @if (store.problem(); as problem) {
@@ -44,8 +43,8 @@ import { DeskStore } from './desk-store';
         <h2 id="leave-title">Leave the room?</h2>
         <p>You can come in again with the four pictures.</p>
         <div class="choice">
-          <button mat-stroked-button type="button" class="big" (click)="leaving.close()">Stay</button>
-          <button mat-flat-button type="button" class="big" (click)="leaving.close(); store.leave()">Leave</button>
+          <button type="button" class="button outlined big" (click)="leaving.close()">Stay</button>
+          <button type="button" class="button filled big" (click)="leaving.close(); store.leave()">Leave</button>
         </div>
       </dialog>
     }
@@ -121,7 +120,7 @@ export class DeskRoom {
     const { before, beat, settings, elapsedMs, motionMs } = stage;
     const context = { settings, itemOf: noItems };
     return {
-      stateAt: (ms) => beatKindOf(beat).at(before, beat, ms, context),
+      stateAt: (ms) => (beat ? movingBeatOf(beat).at(before, beat, ms, context) : before),
       motionMs,
       beganAtMs: this.store.viewAtMs() - elapsedMs,
     };

@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
 import { KEY_LENGTH, KEY_PICTURES, readPictures, type KeyPicture as PictureName } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
@@ -9,7 +8,7 @@ import { KeyPicture } from '../../ui/key-picture';
 /** Coming in: four pictures in order, touched or typed, then one's own name. */
 @Component({
   selector: 'zp-join',
-  imports: [KeyPicture, MatButton],
+  imports: [KeyPicture],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './join.html',
   styleUrl: './join.scss',

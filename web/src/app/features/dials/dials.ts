@@ -15,6 +15,7 @@ import {
   BAND_CHOICES,
   beatKindOf,
   bestWording,
+  dayEventsText,
   displayText,
   freeHands,
   hourProgress,
@@ -22,6 +23,7 @@ import {
   MOST_BESIDE,
   nextOnDial,
   poseOfBuild,
+  readDayEvents,
   readTimeEntry,
   reportPose,
   setAside,
@@ -81,6 +83,8 @@ export class Dials {
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly arcBy = signal<1 | 5 | 15>(5);
   protected readonly entryProblem = signal<string | null>(null);
+  protected readonly eventsProblem = signal<string | null>(null);
+  protected readonly eventsText = computed(() => dayEventsText(this.store.build().events));
   protected readonly turnSeconds = signal(30);
   protected readonly sweepCount = signal<SweepCount>('fives');
   protected readonly pngWidth = signal(1600);
@@ -130,6 +134,12 @@ export class Dials {
   protected readonly geared = () => this.letGo();
   protected readonly wipe = () => this.store.change((build) => (build.marks.length ? { ...build, marks: [] } : build));
   protected readonly band = (choice: BandChoice) => this.store.change(switchBand(choice));
+
+  protected setEvents(text: string): void {
+    const entry = readDayEvents(text, WORD_PACKS[this.store.build().pack]);
+    this.eventsProblem.set('problem' in entry ? entry.problem : null);
+    if ('events' in entry) this.set('events', entry.events);
+  }
 
   protected cover(digit: number): void {
     this.store.change((build) => ({
