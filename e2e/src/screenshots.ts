@@ -68,7 +68,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await teacher.next();
   await expect(bashir.sentence).toBeVisible();
   await shot(page, 'console-revealed');
-  await shot(bashir.page, 'desk-reveal-tablet');
   await shot(anouk.page, 'desk-reveal-phone');
 
   await teacher.goTo('Ask');
