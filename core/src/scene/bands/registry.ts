@@ -12,8 +12,6 @@ const BANDS = {
   'fraction-circle': fractionCircle,
 } as const;
 
-export type BandId = keyof typeof BANDS;
-
 /** The nodes of a band at a place; ids begin with `id`. */
 export function bandNodes(band: Band, place: BandPlace, id: string): SceneNode[] {
   return (BANDS[band.type] as (band: Band, place: BandPlace, id: string) => SceneNode[])(band, place, id);

@@ -45,7 +45,7 @@ import { BuildStage } from './build-stage';
 import { Choice } from './choice';
 import { DialsStore } from './dials-store';
 import { exportPng, exportSvg } from './export-dial';
-import * as options from './options';
+import { between, OPTIONS, SNAP_MS } from './options';
 import { POINTER_TOOLS, type PointerTool } from './pointer-tools';
 import { sweepOf, type SweepCount } from './sweep-of';
 
@@ -76,7 +76,7 @@ const REDUCED_STEP_MS = 1000;
 })
 export class Dials {
   protected readonly store = inject(DialsStore);
-  protected readonly options = options;
+  protected readonly options = OPTIONS;
   protected readonly tools = Object.entries(POINTER_TOOLS) as [PointerTool, string][];
   protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
   protected readonly mostBeside = MOST_BESIDE;
@@ -236,13 +236,13 @@ export class Dials {
     if (build.hands === 'geared') return;
     const [from, to] = [poseOfBuild(build), poseOfBuild(letGoIntoGear(build))];
     const stage = this.store.stage();
-    const between = (part: number): StageState => ({
+    const onTheWay = (part: number): StageState => ({
       ...stage,
-      dial: stage.dial && { ...stage.dial, pose: options.between(from, to, part) },
+      dial: stage.dial && { ...stage.dial, pose: between(from, to, part) },
     });
     this.animate(
-      options.SNAP_MS,
-      (elapsedMs) => between(Math.min(1, elapsedMs / options.SNAP_MS)),
+      SNAP_MS,
+      (elapsedMs) => onTheWay(Math.min(1, elapsedMs / SNAP_MS)),
       () => this.store.change(letGoIntoGear),
     );
   }

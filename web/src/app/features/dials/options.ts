@@ -7,70 +7,70 @@ interface Option<Value> {
   readonly text: string;
 }
 
-export const NUMERALS: readonly Option<DialLayers['numerals']>[] = [
+const NUMERALS: readonly Option<DialLayers['numerals']>[] = [
   { value: 'all', text: 'all' },
   { value: 'quarters', text: '12 3 6 9' },
   { value: 'none', text: 'none' },
 ];
-export const RING: readonly Option<DialLayers['minuteRing']>[] = [
+const RING: readonly Option<DialLayers['minuteRing']>[] = [
   { value: 'full', text: 'fives' },
   { value: 'quarters', text: 'quarters' },
   { value: 'none', text: 'none' },
 ];
-export const RING_TOP: readonly Option<DialLayers['ringTop']>[] = [
+const RING_TOP: readonly Option<DialLayers['ringTop']>[] = [
   { value: '00', text: '00' },
   { value: '60', text: '60' },
   { value: 'oclock', text: 'o’clock' },
   { value: 'none', text: 'nothing' },
 ];
-export const HAND_INK: readonly Option<DialLayers['handInk']>[] = [
+const HAND_INK: readonly Option<DialLayers['handInk']>[] = [
   { value: 'own', text: 'own' },
   { value: 'red-blue', text: 'red blue' },
   { value: 'blue-red', text: 'blue red' },
   { value: 'alike', text: 'alike' },
 ];
-export const DISPLAY: readonly Option<DialBuild['display']>[] = [
+const DISPLAY: readonly Option<DialBuild['display']>[] = [
   { value: 'none', text: 'none' },
   { value: '12h', text: '12 h' },
   { value: '24h', text: '24 h' },
 ];
-export const SEPARATOR: readonly Option<DialBuild['separator']>[] = [
+const SEPARATOR: readonly Option<DialBuild['separator']>[] = [
   { value: ':', text: '7:30' },
   { value: '.', text: '7.30' },
 ];
-export const WORDS: readonly Option<DialBuild['words']>[] = [
+const WORDS: readonly Option<DialBuild['words']>[] = [
   { value: 'none', text: 'none' },
   { value: 'best', text: 'one' },
   { value: 'all', text: 'all' },
 ];
-export const PACK: readonly Option<WordPackId>[] = [
+const PACK: readonly Option<WordPackId>[] = [
   { value: 'en-GB', text: 'British' },
   { value: 'en-US', text: 'American' },
   { value: 'de', text: 'German' },
 ];
-export const ARC_BY: readonly Option<1 | 5 | 15>[] = [
+const ARC_BY: readonly Option<1 | 5 | 15>[] = [
   { value: 1, text: 'ones' },
   { value: 5, text: 'fives' },
   { value: 15, text: 'quarters' },
 ];
-export const COUNT: readonly Option<SweepCount>[] = [
+const COUNT: readonly Option<SweepCount>[] = [
   { value: 'none', text: 'no count' },
   { value: 'ones', text: 'ones' },
   { value: 'fives', text: 'fives' },
   { value: 'quarters', text: 'quarters' },
 ];
 /** Seconds for one turn of the minute hand. */
-export const PACE: readonly Option<number>[] = [
+const PACE: readonly Option<number>[] = [
   { value: 60, text: 'slow' },
   { value: 30, text: 'calm' },
   { value: 10, text: 'fast' },
 ];
-export const PNG_WIDTH: readonly Option<number>[] = [
+const PNG_WIDTH: readonly Option<number>[] = [
   { value: 800, text: '800' },
   { value: 1600, text: '1600' },
   { value: 3840, text: '3840' },
 ];
-export const SWITCHES = {
+const SWITCHES = {
   face: [
     ['ticks', 'Ticks'],
     ['hourZones', 'Hour zones'],
@@ -86,6 +86,23 @@ export const SWITCHES = {
     ['peek', 'Peek'],
   ],
 } as const satisfies Record<string, readonly (readonly [keyof DialLayers, string])[]>;
+
+/** All of them, by what they choose. */
+export const OPTIONS = {
+  NUMERALS,
+  RING,
+  RING_TOP,
+  HAND_INK,
+  DISPLAY,
+  SEPARATOR,
+  WORDS,
+  PACK,
+  ARC_BY,
+  COUNT,
+  PACE,
+  PNG_WIDTH,
+  SWITCHES,
+} as const;
 
 /** How long free hands take to snap into gear. */
 export const SNAP_MS = 350;
