@@ -17,6 +17,7 @@ export { displayText, displayText24, minuteDigits, type DisplaySeparator } from 
 export { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, turnFree, turnGeared, wrapDeg, type HandId, type Pose } from './dial/pose.js';
 export { coherenceOf, STRICTNESS, type Coherence, type Strictness } from './dial/coherence.js';
 export { describeHand, describePose } from './dial/describe-pose.js';
+export { dialNotes, type HandsSeen } from './dial/dial-notes.js';
 export { hourProgress, type HourProgress } from './dial/hour-progress.js';
 export { exchangeableMoments, overlapMoments } from './dial/moments.js';
 export { readHourHand, readMinuteHand, type HourHandReading } from './dial/one-hand.js';

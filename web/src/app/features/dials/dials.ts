@@ -16,6 +16,7 @@ import {
   beatKindOf,
   bestWording,
   dayEventsText,
+  dialNotes,
   displayText,
   freeHands,
   hourProgress,
@@ -98,11 +99,13 @@ export class Dials {
     const pose = this.playing()?.dial?.pose ?? poseOfBuild(build);
     const free = build.hands === 'free' && !this.playing();
     const at = wrapSecondOfDay(free ? timeOfBuild(build) : Math.round(pose.hourDeg * 2) * 60);
+    const { hourHand, minuteHand, handInk } = build.layers;
     const report = free ? reportPose(pose) : null;
     return {
       digits: report && !report.possible ? '' : displayText(at, build.separator),
       words: report && !report.possible ? '' : bestWording(at, WORD_PACKS[build.pack]),
       progress: hourProgress(pose.hourDeg).sentence,
+      notes: free ? [] : dialNotes(pose, { hourHand, minuteHand, alike: handInk === 'alike' }),
       report,
     };
   });
