@@ -40,6 +40,7 @@ import {
   type SecondOfDay,
   type StageState,
 } from '@zeitpunkt/core';
+import { nextFrame } from '../../shared/next-frame';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { showSender } from '../show/show-channel';
 import { BuildStage } from './build-stage';
@@ -113,13 +114,14 @@ export class Dials {
   private readonly buildStage = viewChild.required(BuildStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
   private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
-  private frame = 0;
+  /** Calls the next step of an animation off. */
+  private callOff: () => void = () => undefined;
 
   constructor() {
     const sender = showSender();
     effect(() => sender.show(this.stage()));
     inject(DestroyRef).onDestroy(() => {
-      cancelAnimationFrame(this.frame);
+      this.callOff();
       sender.close();
     });
   }
@@ -251,7 +253,7 @@ export class Dials {
   }
 
   private animate(lengthMs: number, at: (elapsedMs: number) => StageState, arrived: () => void): void {
-    cancelAnimationFrame(this.frame);
+    this.callOff();
     const calm = matchMedia('(prefers-reduced-motion: reduce)').matches;
     const began = performance.now();
     const draw = () => {
@@ -261,13 +263,13 @@ export class Dials {
         return arrived();
       }
       this.playing.set(at(calm ? Math.floor(elapsedMs / REDUCED_STEP_MS) * REDUCED_STEP_MS : elapsedMs));
-      this.frame = requestAnimationFrame(draw);
+      this.callOff = nextFrame(draw);
     };
     draw();
   }
 
   private cancel(): void {
-    cancelAnimationFrame(this.frame);
+    this.callOff();
     this.playing.set(null);
     this.buildStage().cancel();
     this.tool.set('turn');
