@@ -15,7 +15,7 @@ export default defineConfig({
   outputDir: '../test-results',
   timeout: 300_000,
   // Generous, for a machine that is busy with something else: no journey is about time.
-  expect: { timeout: 15_000 },
+  expect: { timeout: 40_000 },
   fullyParallel: false,
   // One at a time: each journey is a class of several browsers already, and two cores draw them all.
   workers: 1,
@@ -23,7 +23,7 @@ export default defineConfig({
   reporter: process.env['ZEITPUNKT_E2E_REPORT'] ? [['list'], ['json', { outputFile: process.env['ZEITPUNKT_E2E_REPORT'] }]] : [['list']],
   use: {
     viewport: { width: 1280, height: 800 },
-    actionTimeout: 15_000,
+    actionTimeout: 40_000,
     // Sweeps in steps: fewer frames to draw. What moves is tested where it matters, with motion on.
     contextOptions: { reducedMotion: 'reduce' },
     launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: CHROMIUM_ARGS },
