@@ -228,9 +228,9 @@ test('the day line carries the pupils’ own events; a line that cannot be read 
 
 test('with one hand hidden the reading says what the other one tells', async ({ dials }) => {
   await dials.type('8:15');
-  await dials.page.getByLabel('Minute hand').uncheck();
+  await dials.page.getByRole('checkbox', { name: 'Minute hand' }).uncheck();
   await expect(dials.reading).toContainText('The hour hand alone: about 8:15, give or take 4 minutes.');
-  await dials.page.getByLabel('Minute hand').check();
-  await dials.page.getByLabel('Hour hand').uncheck();
+  await dials.page.getByRole('checkbox', { name: 'Minute hand' }).check();
+  await dials.page.getByRole('checkbox', { name: 'Hour hand' }).uncheck();
   await expect(dials.reading).toContainText('12 times are possible');
 });
