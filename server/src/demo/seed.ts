@@ -1,5 +1,5 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { prepareLesson, seededRng, simulateResponse, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
+import { seededRng, simulateResponse, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
 import type { Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../db/connection.js';
 import { hashPassword } from '../features/auth/passwords.js';
@@ -64,7 +64,7 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
     room.join(participantId, pupil.id, tokenHash(newToken()));
   }
   room.command(randomUUID(), { type: 'begin' });
-  for (const [index, step] of prepareLesson(room.lesson.lesson).steps.entries()) {
+  for (const [index, step] of room.lesson.steps.entries()) {
     room.command(randomUUID(), { type: 'go', toStep: index });
     if (step.beat.kind === 'think') clockMs = await answerAll(room, step.beat.itemId, inRoom, clockMs, (atMs) => (clockMs = atMs));
     clockMs += Math.round(step.durationMs);

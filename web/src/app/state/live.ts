@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { applyCommand, currentItemId, prepareLesson, type RoomCommand } from '@zeitpunkt/core';
+import { applyCommand, currentItemId, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand } from '@zeitpunkt/core';
 import type { CommandDone, MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 
 export type TeacherWindow = 'console' | 'audience';
@@ -68,11 +68,20 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   }
 }
 
+const prepared = new WeakMap<Lesson, PreparedLesson>();
+
+/** A lesson made ready once: every key and every window state asks for it again. */
+function preparedOf(lesson: Lesson): PreparedLesson {
+  let ready = prepared.get(lesson);
+  if (!ready) prepared.set(lesson, (ready = prepareLesson(lesson)));
+  return ready;
+}
+
 /** Shows at once what a command will do; the server's answer then confirms or corrects it. */
 function foresee(state: LiveState, command: RoomCommand, atMs: number): LiveState {
   if (!state.detail) return state;
   try {
-    const room = applyCommand(state.detail.live.room, command, prepareLesson(state.detail.lesson), atMs - state.clockSkewMs);
+    const room = applyCommand(state.detail.live.room, command, preparedOf(state.detail.lesson), atMs - state.clockSkewMs);
     return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room: { ...room, questions: { ...room.questions } } });
   } catch {
     return { ...state, pending: state.pending + 1 }; // not allowed here: the server's sentence will say why
@@ -104,7 +113,7 @@ export const liveFeature = createFeature({
   ),
   extraSelectors: ({ selectDetail }) => {
     const selectLesson = createSelector(selectDetail, (detail) => detail?.lesson);
-    const selectPrepared = createSelector(selectLesson, (lesson) => lesson && prepareLesson(lesson));
+    const selectPrepared = createSelector(selectLesson, (lesson) => lesson && preparedOf(lesson));
     const selectItemId = createSelector(selectDetail, selectPrepared, (detail, prepared) =>
       detail && prepared ? currentItemId(detail.live.room, prepared) : null,
     );
