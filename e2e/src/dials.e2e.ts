@@ -131,8 +131,7 @@ test('dials are saved by themselves, named, duplicated, ordered, deleted and bro
   await page.getByRole('button', { name: 'Bring it back' }).click();
   await expect(names).toHaveText(['Mail boat 2', 'Mail boat']);
   await dials.type('5:15');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-  await page.reload();
+  await page.reload(); // at once, before the pause after which a change is saved
   await expect(dials.reading).toContainText('5:15');
   await page.getByRole('button', { name: 'Mail boat', exact: true }).click();
   await expect(dials.reading).toContainText('4:30');
@@ -169,6 +168,32 @@ test('pupils see at once what is built, without controls, also after a reload, i
     ]);
     expect(Math.max(box.width / viewport.width, box.height / viewport.height)).toBeGreaterThan(0.95);
   }
+});
+
+test('nothing can be built over dials that have not come yet; a load that failed can be tried again', async ({ dials }) => {
+  const { page } = dials;
+  const name = page.getByLabel('Name of this dial');
+  await name.fill('Tide gauge');
+  await Promise.all([
+    page.waitForResponse((reply) => reply.url().endsWith('/api/dials') && reply.request().method() === 'POST'),
+    name.blur(),
+  ]);
+  await page.route('**/api/dials', (route) => route.abort());
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText('cannot be reached');
+  await expect(name).toHaveCount(0);
+  await page.unroute('**/api/dials');
+  let letCome = () => {};
+  const wait = new Promise<void>((resolve) => (letCome = resolve));
+  await page.route('**/api/dials', async (route) => {
+    await wait;
+    await route.continue();
+  });
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Getting your dials …')).toBeVisible();
+  await expect(name).toHaveCount(0);
+  letCome();
+  await expect(name).toHaveValue('Tide gauge');
 });
 
 test('a dial goes out as an SVG drawing and as a PNG of the size wanted, clear where wanted', async ({ dials }) => {

@@ -15,17 +15,21 @@ export class ApiProblem extends Error {
   }
 }
 
+/** What a page that is being left may still send, in bytes: browsers stop at 64 kB for all such requests together. */
+const MOST_ON_LEAVING = 32_000;
+
 /**
- * Asks the server. The server checks every reply against the contract before it leaves.
+ * Asks the server. A change of ordinary size still arrives when the page is left at once. The server checks every reply against the contract before it leaves.
  * @throws ApiProblem with the server's sentence, or LINE_LOST
  */
 export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unknown): Promise<Reply> {
+  const text = body === undefined ? null : JSON.stringify(body);
   let reply: Response;
   try {
     reply = await fetch(url, {
       method,
       credentials: 'same-origin',
-      ...(body === undefined ? {} : { body: JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+      ...(text !== null && { body: text, headers: { 'content-type': 'application/json' }, keepalive: text.length < MOST_ON_LEAVING }),
     });
   } catch {
     throw new ApiProblem('LINE_LOST', 'The server cannot be reached just now.');

@@ -10,7 +10,8 @@ import { begin, during, type History, redo, step, undo } from './history';
 const SAVE_AFTER_MS = 700;
 
 interface DialsState {
-  readonly loading: boolean;
+  /** Nothing can be built before the saved dials are here: it would be lost, or take their place. */
+  readonly loading: 'under way' | 'done' | 'failed';
   readonly dials: readonly SavedDial[];
   readonly lessons: readonly LessonSummary[];
   readonly currentId: string | null;
@@ -26,7 +27,7 @@ interface DialsState {
 /** The place where demonstration dials are built: the saved dials, the one at hand, and its steps. */
 export const DialsStore = signalStore(
   withState<DialsState>({
-    loading: true,
+    loading: 'under way',
     dials: [],
     lessons: [],
     currentId: null,
@@ -110,14 +111,15 @@ export const DialsStore = signalStore(
 
     return {
       async load(): Promise<void> {
-        await tryTo(async () => {
+        patchState(store, { loading: 'under way' });
+        const well = await tryTo(async () => {
           const [dials, lessons] = await Promise.all([ask<SavedDial[]>('GET', '/api/dials'), ask<LessonSummary[]>('GET', '/api/lessons')]);
-          patchState(store, { dials, lessons, loading: false });
-          const first = dials.find(({ build }) => build);
-          if (first) open(first);
-          else await add('My first dial', NEW_BUILD);
+          patchState(store, { dials, lessons });
         });
-        patchState(store, { loading: false });
+        const first = store.dials().find(({ build }) => build);
+        if (first) open(first);
+        else if (well) await add('My first dial', NEW_BUILD);
+        patchState(store, { loading: well && store.current() ? 'done' : 'failed' });
       },
 
       /** One step that can be undone. */
