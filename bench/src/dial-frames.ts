@@ -142,11 +142,11 @@ const rows: { floor: Cost; drag: Cost; sweep: Cost }[] = [];
 for (let run = 0; run < RUNS; run++) {
   const floor = await bareFloor(page);
   await page.goto(`${server.url}/dials`);
-  await page.locator('zp-build-stage svg circle').first().waitFor();
+  await page.locator('zp-pointing-stage svg circle').first().waitFor();
   for (const name of ['Hour zones', 'Quarters', 'Shading', '13 to 24', 'Second hand'])
     await page.getByRole('checkbox', { name, exact: true }).check();
   await countFrames(page);
-  const drag = await costOf(page, () => dragRound(page, 'zp-build-stage svg'));
+  const drag = await costOf(page, () => dragRound(page, 'zp-pointing-stage svg'));
   await page.getByLabel('Time', { exact: true }).fill('11:55');
   const sweep = await costOf(page, async () => {
     await page.getByRole('button', { name: 'Sweep there' }).click();

@@ -2,7 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import { ItemIdSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ResponseSchema, VerdictSchema } from './responses.js';
 import { Exact, LongText, Nullable, OneOf, ShortText, Uuid } from './shared.js';
-import { LayersSchema, PoseSchema, SeparatorSchema, StageStateSchema } from './stage.js';
+import { DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, StageStateSchema } from './stage.js';
 import { Pupil, QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
 
 export const RoomLookup = Exact({ roomKey: RoomKeySchema });
@@ -58,6 +58,10 @@ export const DeskView = Exact({
       settings: LessonSettingsSchema,
       elapsedMs: Type.Number({ minimum: 0 }),
       motionMs: Type.Number({ minimum: 0 }),
+      /** Pointed at by the teacher, on top. */
+      marks: Type.Array(DialMarkSchema, { maxItems: 20 }),
+      /** The teacher turns the hands: they glide from where they were last seen. */
+      glides: Type.Boolean(),
     }),
   ),
   question: Nullable(

@@ -1,7 +1,8 @@
 import { Type, type Static } from '@sinclair/typebox';
 import { LessonSchema } from './lesson-file.js';
 import { MarkedResponse } from './responses.js';
-import { AtMs, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
+import { AtMs, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText, Uuid } from './shared.js';
+import { DialMarkSchema } from './stage.js';
 
 const SignInName = Type.String({ minLength: 1, maxLength: 100 });
 const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
@@ -58,12 +59,16 @@ export const RoomKeySchema = Type.Array(
 
 export const QuestionPhaseSchema = OneOf(['open', 'closed', 'revealed']);
 
+/** What the teacher shows beside the script; see Aside in the core. */
+const AsideSchema = Nullable(Exact({ timeSec: Nullable(SecondOfDaySchema), marks: Type.Array(DialMarkSchema, { maxItems: 20 }) }));
+
 export const RoomStateSchema = Exact({
   phase: OneOf(['lobby', 'running', 'ended']),
   step: Type.Integer({ minimum: 0 }),
   stepStartedAtMs: AtMs,
   begunAtMs: Nullable(AtMs),
   questions: Type.Record(Type.String(), QuestionPhaseSchema),
+  aside: AsideSchema,
 });
 
 export const Participant = Exact({ id: Uuid, pupilId: Uuid, name: ShortText, joinedAtMs: AtMs, online: Type.Boolean() });
@@ -118,6 +123,7 @@ export const CommandPost = Exact({
     Exact({ type: Type.Literal('begin') }),
     Exact({ type: Type.Literal('go'), toStep: Type.Integer({ minimum: 0, maximum: 5000 }) }),
     Exact({ type: Type.Literal('close'), itemId: Type.String({ maxLength: 40 }) }),
+    Exact({ type: Type.Literal('aside'), aside: AsideSchema }),
     Exact({ type: Type.Literal('end') }),
   ]),
 });

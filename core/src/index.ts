@@ -14,7 +14,18 @@ export {
   type SecondOfDay,
 } from './time/second-of-day.js';
 export { displayText, displayText24, minuteDigits, type DisplaySeparator } from './time/display.js';
-export { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, turnFree, turnGeared, wrapDeg, type HandId, type Pose } from './dial/pose.js';
+export {
+  gearedPose,
+  hourHandDeg,
+  minuteHandDeg,
+  poseBetween,
+  turnDeg,
+  turnFree,
+  turnGeared,
+  wrapDeg,
+  type HandId,
+  type Pose,
+} from './dial/pose.js';
 export { coherenceOf, STRICTNESS, type Coherence, type Strictness } from './dial/coherence.js';
 export { describeHand, describePose } from './dial/describe-pose.js';
 export { dialNotes, type HandsSeen } from './dial/dial-notes.js';
@@ -43,6 +54,7 @@ export {
   type BandChoice,
   type DialBuild,
 } from './lesson/dial-build.js';
+export { MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, timeOnStage, withMarks, type Aside } from './lesson/aside.js';
 export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';

@@ -51,3 +51,9 @@ export function turnFree(pose: Pose, hand: HandId, byDeg: number): Pose {
     ? { hourDeg: pose.hourDeg, minuteDeg: wrapDeg(pose.minuteDeg + byDeg) }
     : { hourDeg: wrapDeg(pose.hourDeg + byDeg), minuteDeg: pose.minuteDeg };
 }
+
+/** A pose on the way between two, each hand by its shorter way. Part 0 is the first pose, 1 the second. */
+export function poseBetween(from: Pose, to: Pose, part: number): Pose {
+  const way = (a: number, b: number) => wrapDeg(a + turnDeg(a, b) * part);
+  return { hourDeg: way(from.hourDeg, to.hourDeg), minuteDeg: way(from.minuteDeg, to.minuteDeg) };
+}

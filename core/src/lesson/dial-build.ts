@@ -1,6 +1,7 @@
 import { gearedPose, type HandId, type Pose, turnFree, turnGeared } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
 import type { Band } from '../scene/bands/band.js';
+import { bandAt } from '../scene/bands/band-at.js';
 import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { DayEvent } from './day-events.js';
@@ -140,22 +141,16 @@ function displayOf(build: DialBuild, at: SecondOfDay): NonNullable<StageState['d
   return { hour, minute: minuteDigits(minuteOfHour(at)), separator: build.separator, covered: build.covered, plain: !build.tied };
 }
 
-function bandOf(band: BandChoice, build: DialBuild, at: SecondOfDay): Band {
-  const minute = minuteOfHour(at);
-  switch (band) {
-    case 'day-line':
-      return { type: 'day-line', atSec: at, events: build.events };
-    case 'strip-quarters':
-      return { type: 'fraction-strip', parts: 4, filled: minute / 15 };
-    case 'circle-quarters':
-      return { type: 'fraction-circle', parts: 4, filled: minute / 15 };
-    default: {
-      const by = ({ 'hour-line-quarters': 15, 'hour-line-fives': 5, 'hour-line-ones': 1 } as const)[band];
-      const jumps = Array.from({ length: by === 1 ? 0 : Math.floor(minute / by) }, (_, index) => ({
-        from: index * by,
-        to: (index + 1) * by,
-      }));
-      return { type: 'hour-line', hour: hour12(at), by, at: minute, jumps };
-    }
-  }
+const BANDS: Readonly<Record<BandChoice, Band>> = {
+  'hour-line-quarters': { type: 'hour-line', hour: 12, by: 15, at: 0, jumps: [] },
+  'hour-line-fives': { type: 'hour-line', hour: 12, by: 5, at: 0, jumps: [] },
+  'hour-line-ones': { type: 'hour-line', hour: 12, by: 1, at: 0, jumps: [] },
+  'day-line': { type: 'day-line', atSec: 0, events: [] },
+  'strip-quarters': { type: 'fraction-strip', parts: 4, filled: 0 },
+  'circle-quarters': { type: 'fraction-circle', parts: 4, filled: 0 },
+};
+
+function bandOf(choice: BandChoice, { events }: DialBuild, at: SecondOfDay): Band {
+  const band = bandAt(BANDS[choice], at);
+  return band.type === 'day-line' ? { ...band, events } : band;
 }

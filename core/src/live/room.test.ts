@@ -59,7 +59,19 @@ test('a command that changes nothing gives the same room, so that nothing is tol
   expect(applyCommand(ended, { type: 'end' }, prepared, 5000)).toBe(ended);
 });
 
+test('what is shown beside the script ends with the next step and leaves the questions as they are', () => {
+  const asked = play([{ type: 'begin' }, go(1)]);
+  const aside = { timeSec: 16_500, marks: [] };
+  const left = play([{ type: 'aside', aside }], asked);
+  expect(left).toEqual({ ...asked, aside });
+  expect(applyCommand(left, { type: 'aside', aside: { ...aside } }, prepared, 5000)).toBe(left);
+  expect(play([{ type: 'aside', aside: null }], left)).toEqual(asked);
+  expect(play([go(2)], left)).toMatchObject({ step: 2, aside: null, questions: { q1: 'open' } });
+  expect(play([{ type: 'end' }], left).aside).toBeNull();
+});
+
 test.each<[string, RoomState, RoomCommand]>([
+  ['ROOM_NOT_RUNNING', NEW_ROOM, { type: 'aside', aside: null }],
   ['ROOM_NOT_RUNNING', NEW_ROOM, go(1)],
   ['ROOM_NOT_RUNNING', { ...NEW_ROOM, phase: 'ended' }, { type: 'begin' }],
   ['ROOM_POSITION_RANGE', play([{ type: 'begin' }]), go(6)],

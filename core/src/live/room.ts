@@ -1,4 +1,5 @@
 import { CoreError } from '../errors.js';
+import type { Aside } from '../lesson/aside.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 
 export type QuestionPhase = 'open' | 'closed' | 'revealed';
@@ -17,6 +18,8 @@ export interface RoomState {
   readonly begunAtMs: number | null;
   /** By item id; an item that was never asked is absent. */
   readonly questions: Readonly<Record<string, QuestionPhase>>;
+  /** What the teacher shows beside the script; null while the stage follows it. Every step of the script ends it. */
+  readonly aside: Aside | null;
 }
 
 /** What a teacher may tell a room. `go` names its goal, so that a repeated command changes nothing. */
@@ -24,9 +27,11 @@ export type RoomCommand =
   | { readonly type: 'begin' }
   | { readonly type: 'go'; readonly toStep: number }
   | { readonly type: 'close'; readonly itemId: string }
+  /** Leaves the script, or with null comes back to it. */
+  | { readonly type: 'aside'; readonly aside: Aside | null }
   | { readonly type: 'end' };
 
-export const NEW_ROOM: RoomState = { phase: 'lobby', step: 0, stepStartedAtMs: 0, begunAtMs: null, questions: {} };
+export const NEW_ROOM: RoomState = { phase: 'lobby', step: 0, stepStartedAtMs: 0, begunAtMs: null, questions: {}, aside: null };
 
 /**
  * The room after a command. Returns the same object when nothing changes.
@@ -50,8 +55,11 @@ export function applyCommand(room: RoomState, command: RoomCommand, lesson: Prep
       if (!phase) throw new CoreError('QUESTION_UNKNOWN', `The question “${command.itemId}” has not been asked in this room.`);
       return phase === 'open' ? withPhase(room, command.itemId, 'closed') : room;
     }
+    case 'aside':
+      if (room.phase !== 'running') throw new CoreError('ROOM_NOT_RUNNING', 'The hands can only be turned while the lesson is running.');
+      return JSON.stringify(room.aside) === JSON.stringify(command.aside) ? room : { ...room, aside: command.aside };
     case 'end':
-      return room.phase === 'ended' ? room : { ...closeAll(room), phase: 'ended' };
+      return room.phase === 'ended' ? room : { ...closeAll(room), phase: 'ended', aside: null };
   }
 }
 
@@ -71,7 +79,7 @@ function enterStep(room: RoomState, step: number, lesson: PreparedLesson, nowMs:
     // Coming back to an ask beat opens it again; think time leaves it as the teacher left it.
     else if (beat.kind === 'ask' || next.questions[itemId] === undefined) next = withPhase(next, itemId, 'open');
   }
-  return { ...next, step, stepStartedAtMs: nowMs };
+  return { ...next, step, stepStartedAtMs: nowMs, aside: null };
 }
 
 function closeAll(room: RoomState, except: string | null = null): RoomState {

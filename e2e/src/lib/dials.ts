@@ -46,7 +46,7 @@ export class DialsPage {
   }
 
   get stage(): Locator {
-    return this.page.locator('zp-build-stage svg');
+    return this.page.locator('zp-pointing-stage svg');
   }
 
   get reading(): Locator {

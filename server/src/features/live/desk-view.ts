@@ -1,5 +1,6 @@
-import { currentItemId, isMovingBeat, kindOf, motionMs, stageAt, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { currentItemId, isMovingBeat, kindOf, motionMs, stageAside, stageAt, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
+import { plain } from './plain.js';
 
 /** The room as a desk needs to know it. */
 export interface DeskRoom {
@@ -24,7 +25,9 @@ export function deskView(
   const view = { seq, phase: room.phase, ...pupil, className, lessonTitle: lesson.lesson.title };
   if (room.phase !== 'running') return { ...view, stage: null, question: null };
   const elapsedMs = Math.max(0, nowMs - room.stepStartedAtMs);
-  if (itemId === null) return { ...view, stage: stageOf(lesson, room.step, elapsedMs), question: null };
+  // A pupil who is answering keeps the question; everybody else sees what the teacher shows beside the script.
+  const answering = itemId !== null && room.questions[itemId] === 'open';
+  if (itemId === null || (room.aside && !answering)) return { ...view, stage: stageOf(lesson, room, elapsedMs), question: null };
 
   const item = lesson.context.itemOf(itemId);
   const kind = kindOf(item);
@@ -52,17 +55,14 @@ export function deskView(
   };
 }
 
-function stageOf(lesson: PreparedLesson, stepIndex: number, elapsedMs: number): DeskView['stage'] {
-  const { beat, before } = lesson.steps[stepIndex]!;
+function stageOf(lesson: PreparedLesson, { step, aside }: RoomState, elapsedMs: number): DeskView['stage'] {
+  const { beat, before } = lesson.steps[step]!;
   const { settings } = lesson.lesson;
-  if (!isMovingBeat(beat)) return { before: plain(stageAt(lesson, stepIndex, Infinity)), beat: null, settings, elapsedMs, motionMs: 0 };
+  const marks = plain(aside?.marks ?? []);
+  const still = { beat: null, settings, elapsedMs, motionMs: 0, glides: false };
+  const settled = stageAt(lesson, step, Infinity);
+  if (aside && aside.timeSec !== null) return { ...still, before: plain(stageAside(settled, aside, settings)), marks: [], glides: true };
+  if (!isMovingBeat(beat)) return { ...still, before: plain(settled), marks };
   // The words the teacher says are the teacher's to say: the desk needs only what is seen.
-  return { before: plain(before), beat: plain({ ...beat, text: '' }), settings, elapsedMs, motionMs: motionMs(lesson, stepIndex) };
+  return { ...still, before: plain(before), beat: plain({ ...beat, text: '' }), motionMs: motionMs(lesson, step), marks };
 }
-
-/** The same data without `readonly`, as the contract's types have it. */
-function plain<T>(data: T): Writable<T> {
-  return data as Writable<T>;
-}
-
-type Writable<T> = T extends readonly (infer U)[] ? Writable<U>[] : T extends object ? { -readonly [K in keyof T]: Writable<T[K]> } : T;

@@ -2,6 +2,7 @@ import {
   applyCommand,
   CoreError,
   kindOf,
+  NEW_ROOM,
   prepareLesson,
   readPictures,
   type KeyPicture,
@@ -25,6 +26,7 @@ import type {
 } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
 import { deskView } from './desk-view.js';
+import { plain } from './plain.js';
 import type { LiveQueries } from './queries.js';
 
 /** What a room needs from outside. */
@@ -82,7 +84,8 @@ export class LiveRoom {
     this.roomKey = readPictures(session.roomKey ?? '').pictures;
     this.createdAtMs = session.createdAtMs;
     this.endedAtMs = session.endedAtMs;
-    this.room = JSON.parse(session.room) as RoomState;
+    // A room of an earlier version lacks what was added since.
+    this.room = { ...NEW_ROOM, ...(JSON.parse(session.room) as Partial<RoomState>) };
     for (const { id, pupilId, joinedAtMs } of needs.queries.participants(this.id)) {
       this.participants.set(id, { id, pupilId, joinedAtMs, name: this.pupilName(pupilId), online: false });
     }
@@ -117,18 +120,18 @@ export class LiveRoom {
             sessionId: this.id,
             seq: queries.eventCount(this.id) + 1,
             commandId,
-            command: JSON.stringify(command),
+            command: JSON.stringify(forTheRecord(command)),
             atMs,
           });
         });
         this.room = next;
         this.endedAtMs = endedAtMs;
         this.seq += 1;
-        this.tellTeacher({ type: 'room', seq: this.seq, nowMs: atMs, room: next }, 'audience too');
+        this.tellTeacher({ type: 'room', seq: this.seq, nowMs: atMs, room: plain(next) }, 'audience too');
         this.tellDesks();
       }
     }
-    return { seq: this.seq, nowMs: nowMs(), room: this.room };
+    return { seq: this.seq, nowMs: nowMs(), room: plain(this.room) };
   }
 
   detail(): SessionDetail {
@@ -149,7 +152,7 @@ export class LiveRoom {
     return {
       seq: this.seq,
       nowMs: this.needs.nowMs(),
-      room: this.room,
+      room: plain(this.room),
       participants: everything ? [...this.participants.values()] : [],
       responses: everything ? [...this.responses.values()] : [],
     };
@@ -316,6 +319,11 @@ export class LiveRoom {
   private pupilName(pupilId: string): string {
     return this.pupils.find((one) => one.id === pupilId)?.name ?? '';
   }
+}
+
+/** Hands that are dragged make many commands: of the pointing beside the script only the time is recorded. */
+function forTheRecord(command: RoomCommand): unknown {
+  return command.type === 'aside' ? { type: 'aside', timeSec: command.aside?.timeSec ?? null } : command;
 }
 
 function keptOf({ id, itemId, attempt, receivedAtMs }: MarkedResponse): ResponseKept {

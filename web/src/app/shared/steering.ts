@@ -1,8 +1,11 @@
-import { inject, Injectable } from '@angular/core';
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { RoomCommand } from '@zeitpunkt/core';
+import type { Aside, RoomCommand } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';
+
+/** While hands are dragged their place goes out at most this often; windows and desks glide from one to the next. */
+const SEND_EVERY_MS = 120;
 
 /** Moves the lesson on and back. Console and audience window steer alike: a clicker's keys reach whichever is in front. */
 @Injectable({ providedIn: 'root' })
@@ -10,15 +13,52 @@ export class Steering {
   private readonly store = inject(Store);
   private readonly detail = this.store.selectSignal(liveFeature.selectDetail);
   private readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
+  private readonly pending = this.store.selectSignal(liveFeature.selectPending);
+  private readonly resting = signal(false);
+  private readonly unsent = signal<Aside | undefined>(undefined);
 
-  /** One step on; in the lobby the lesson begins. */
+  /** What this window shows beside the script and has not told yet; undefined where the server knows all. */
+  readonly ahead = this.unsent.asReadonly();
+  /** What is shown beside the script, told or not; null while the stage follows the script. */
+  readonly aside = computed(() => this.unsent() ?? this.detail()?.live.room.aside ?? null);
+  /** Whether the hands stand elsewhere than the script has them. */
+  readonly handsAside = computed(() => (this.aside()?.timeSec ?? null) !== null);
+
+  constructor() {
+    // One at a time and the latest only: on a slow line nothing queues up behind a drag.
+    effect(() => {
+      const aside = this.unsent();
+      if (aside === undefined || this.resting() || this.pending() > 0) return;
+      untracked(() => {
+        this.unsent.set(undefined);
+        this.resting.set(true);
+        window.setTimeout(() => this.resting.set(false), SEND_EVERY_MS);
+        this.tell({ type: 'aside', aside });
+      });
+    });
+  }
+
+  /** Shows something beside the script: here at once, everywhere else as fast as the line takes it. */
+  showAside(aside: Aside): void {
+    this.unsent.set(aside);
+  }
+
+  /** Brings the script back, at the step where it was left. */
+  backToScript(): void {
+    this.unsent.set(undefined);
+    this.tell({ type: 'aside', aside: null });
+  }
+
+  /** One step on; in the lobby the lesson begins. Beside the script it brings the script back first. */
   next(): void {
+    if (this.handsAside()) return this.backToScript();
     const live = this.detail()?.live;
     if (live?.room.phase === 'lobby') this.tell({ type: 'begin' });
     else this.goBy(1);
   }
 
   back(): void {
+    if (this.handsAside()) return this.backToScript();
     this.goBy(-1);
   }
 
@@ -43,6 +83,7 @@ export class Steering {
   }
 
   private goBy(steps: number): void {
+    this.unsent.set(undefined);
     const room = this.detail()?.live.room;
     const toStep = (room?.step ?? 0) + steps;
     if (room?.phase === 'running' && toStep >= 0 && toStep < (this.prepared()?.steps.length ?? 0)) this.tell({ type: 'go', toStep });

@@ -82,7 +82,7 @@ function foresee(state: LiveState, command: RoomCommand, atMs: number): LiveStat
   if (!state.detail) return state;
   try {
     const room = applyCommand(state.detail.live.room, command, preparedOf(state.detail.lesson), atMs - state.clockSkewMs);
-    return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room: { ...room, questions: { ...room.questions } } });
+    return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room: room as SessionDetail['live']['room'] });
   } catch {
     return { ...state, pending: state.pending + 1 }; // not allowed here: the server's sentence will say why
   }

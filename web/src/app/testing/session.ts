@@ -40,7 +40,7 @@ export function sessionDetail(): SessionDetail {
     live: {
       seq: 0,
       nowMs: 0,
-      room: { phase: 'running', step: 1, stepStartedAtMs: 0, begunAtMs: 0, questions: { q1: 'open' } },
+      room: { phase: 'running', step: 1, stepStartedAtMs: 0, begunAtMs: 0, questions: { q1: 'open' }, aside: null },
       participants: pupils.slice(0, 3).map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true })),
       responses: [],
     },

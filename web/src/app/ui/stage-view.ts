@@ -9,7 +9,7 @@ import {
   input,
   viewChild,
 } from '@angular/core';
-import { describeStage, stageScene, type StageLayout, type StageState } from '@zeitpunkt/core';
+import { describeStage, poseBetween, stageScene, turnDeg, type Pose, type StageLayout, type StageState } from '@zeitpunkt/core';
 import { SvgOutlet } from './svg-outlet';
 
 /** A piece of stage to play: what is seen at each moment, how long it moves, and when it began. */
@@ -19,7 +19,14 @@ export interface StagePlay {
   readonly motionMs: number;
   /** When it began, on this window's `Date.now` clock. */
   readonly beganAtMs: number;
+  /** The hands are turned by somebody: they glide there from where they were last seen. */
+  readonly glides?: boolean;
 }
+
+/** How long hands glide: about the time between two positions that come over the line. */
+const GLIDE_MS = 140;
+/** A longer way than this many degrees of the minute hand is not a turn that is followed, but a new time. */
+const LONGEST_GLIDE_DEG = 90;
 
 /** With reduced motion the hands go on in steps, one a second. */
 const REDUCED_STEP_MS = 1000;
@@ -38,7 +45,10 @@ export class StageView {
   protected readonly label = computed(() => describeStage(this.play().stateAt(Infinity)));
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   private outlet: SvgOutlet | null = null;
+  private readonly reduced = matchMedia('(prefers-reduced-motion: reduce)');
   private frame = 0;
+  /** Where the hands were drawn last. */
+  private seen: Pose | null = null;
 
   constructor() {
     afterRenderEffect(() => {
@@ -51,14 +61,28 @@ export class StageView {
   }
 
   private run(play: StagePlay, layout: StageLayout, outlet: SvgOutlet): void {
-    const calm = matchMedia('(prefers-reduced-motion: reduce)').matches;
+    const calm = this.reduced.matches;
+    const beganAtMs = Date.now();
+    const from = calm ? null : this.glideFrom(play);
     const draw = () => {
-      const elapsedMs = Math.max(0, Date.now() - play.beganAtMs);
+      const now = Date.now();
+      const elapsedMs = Math.max(0, now - play.beganAtMs);
       const moving = elapsedMs < play.motionMs;
       const shownMs = calm && moving ? Math.floor(elapsedMs / REDUCED_STEP_MS) * REDUCED_STEP_MS : elapsedMs;
-      outlet.draw(stageScene(play.stateAt(shownMs), layout));
-      if (moving) this.frame = requestAnimationFrame(draw);
+      const state = play.stateAt(shownMs);
+      const part = from && state.dial ? Math.min(1, (now - beganAtMs) / GLIDE_MS) : 1;
+      const shown =
+        part < 1 && from && state.dial ? { ...state, dial: { ...state.dial, pose: poseBetween(from, state.dial.pose, part) } } : state;
+      this.seen = shown.dial?.pose ?? null;
+      outlet.draw(stageScene(shown, layout));
+      if (moving || part < 1) this.frame = requestAnimationFrame(draw);
     };
     draw();
+  }
+
+  private glideFrom(play: StagePlay): Pose | null {
+    const to = play.glides ? play.stateAt(Infinity).dial?.pose : null;
+    const way = to && this.seen ? Math.abs(turnDeg(this.seen.minuteDeg, to.minuteDeg)) : 0;
+    return way > 0 && way <= LONGEST_GLIDE_DEG ? this.seen : null;
   }
 }

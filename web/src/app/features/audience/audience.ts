@@ -68,7 +68,7 @@ export class Audience {
     detail: this.store.selectSignal(liveFeature.selectDetail),
     problem: this.store.selectSignal(liveFeature.selectProblem),
   };
-  protected readonly play = playOf(this.store);
+  protected readonly play = playOf(this.store, this.steering.ahead);
   protected readonly layout = computed(() => (this.window.large() ? 'large' : 'wide'));
 
   constructor() {

@@ -8,14 +8,14 @@ import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
-import { StageView } from '../../ui/stage-view';
 import { KeyShow } from './key-show';
+import { ScriptStage } from './script-stage';
 import { Wall } from './wall';
 
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [KeyShow, MatButton, MatTooltip, RouterLink, StageView, Wall],
+  imports: [KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './console.html',
@@ -31,10 +31,11 @@ export class Console {
   protected readonly itemId = this.store.selectSignal(liveFeature.selectItemId);
   protected readonly lineOpen = this.store.selectSignal(liveFeature.selectLineOpen);
   protected readonly problem = this.store.selectSignal(liveFeature.selectProblem);
-  protected readonly play = playOf(this.store);
+  protected readonly play = playOf(this.store, this.steering.ahead);
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
   private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
+  private readonly stage = viewChild(ScriptStage);
   private readonly ending = viewChild.required<ElementRef<HTMLDialogElement>>('ending');
 
   protected readonly room = computed(() => this.detail()?.live.room);
@@ -62,7 +63,8 @@ export class Console {
 
   protected key(event: KeyboardEvent): void {
     if (this.help().nativeElement.open || this.ending().nativeElement.open) return;
-    if (this.steering.key(event)) return;
+    if (this.steering.key(event) || this.stage()?.key(event)) return;
+    if ((event.target as HTMLElement).closest('input')) return;
     if (event.key === '?') this.help().nativeElement.showModal();
     if (event.key === 'a') this.openAudience();
   }

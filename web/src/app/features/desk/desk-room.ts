@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { movingBeatOf } from '@zeitpunkt/core';
+import { movingBeatOf, withMarks } from '@zeitpunkt/core';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
@@ -117,12 +117,13 @@ export class DeskRoom {
   protected readonly play = computed<StagePlay | null>(() => {
     const stage = this.store.view()?.stage;
     if (!stage) return null;
-    const { before, beat, settings, elapsedMs, motionMs } = stage;
+    const { before, beat, settings, elapsedMs, motionMs, marks, glides } = stage;
     const context = { settings, itemOf: noItems };
     return {
-      stateAt: (ms) => (beat ? movingBeatOf(beat).at(before, beat, ms, context) : before),
+      stateAt: (ms) => withMarks(beat ? movingBeatOf(beat).at(before, beat, ms, context) : before, marks),
       motionMs,
       beganAtMs: this.store.viewAtMs() - elapsedMs,
+      glides,
     };
   });
 

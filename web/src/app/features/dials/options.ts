@@ -1,4 +1,4 @@
-import { turnDeg, wrapDeg, type DialBuild, type DialLayers, type Pose, type WordPackId } from '@zeitpunkt/core';
+import type { DialBuild, DialLayers, WordPackId } from '@zeitpunkt/core';
 import type { SweepCount } from './sweep-of';
 
 /** What can be chosen beside the dial, with the words on the buttons. */
@@ -48,11 +48,6 @@ const PACK: readonly Option<WordPackId>[] = [
   { value: 'en-US', text: 'American' },
   { value: 'de', text: 'German' },
 ];
-const ARC_BY: readonly Option<1 | 5 | 15>[] = [
-  { value: 1, text: 'ones' },
-  { value: 5, text: 'fives' },
-  { value: 15, text: 'quarters' },
-];
 const COUNT: readonly Option<SweepCount>[] = [
   { value: 'none', text: 'no count' },
   { value: 'ones', text: 'ones' },
@@ -97,7 +92,6 @@ export const OPTIONS = {
   SEPARATOR,
   WORDS,
   PACK,
-  ARC_BY,
   COUNT,
   PACE,
   PNG_WIDTH,
@@ -106,9 +100,3 @@ export const OPTIONS = {
 
 /** How long free hands take to snap into gear. */
 export const SNAP_MS = 350;
-
-/** A pose between two, each hand by its shorter way. */
-export function between(from: Pose, to: Pose, part: number): Pose {
-  const way = (a: number, b: number) => wrapDeg(a + turnDeg(a, b) * part);
-  return { hourDeg: way(from.hourDeg, to.hourDeg), minuteDeg: way(from.minuteDeg, to.minuteDeg) };
-}

@@ -23,6 +23,7 @@ import {
   letGoIntoGear,
   MOST_BESIDE,
   nextOnDial,
+  poseBetween,
   poseOfBuild,
   readDayEvents,
   readTimeEntry,
@@ -37,17 +38,20 @@ import {
   type BandChoice,
   type DialBuild,
   type DialLayers,
+  type DialMark,
   type SecondOfDay,
   type StageState,
 } from '@zeitpunkt/core';
 import { nextFrame } from '../../shared/next-frame';
 import { showSender } from '../show/show-channel';
-import { BuildStage } from './build-stage';
-import { Choice } from './choice';
+import { Choice } from '../../ui/choice';
+import type { Turning } from '../../ui/dial-gesture';
+import { ARC_BY, POINTER_TOOLS, toggled, toggledGap, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
+import { PointingStage } from '../../ui/pointing-stage';
+import type { StagePlay } from '../../ui/stage-view';
 import { DialsStore } from './dials-store';
 import { exportPng, exportSvg } from './export-dial';
-import { between, OPTIONS, SNAP_MS } from './options';
-import { POINTER_TOOLS, type PointerTool } from './pointer-tools';
+import { OPTIONS, SNAP_MS } from './options';
 import { sweepOf, type SweepCount } from './sweep-of';
 
 /** The keys that nudge, in minutes: all within reach of one hand. */
@@ -64,11 +68,13 @@ const NUDGES: Record<string, number> = {
   End: -60,
 };
 const REDUCED_STEP_MS = 1000;
+/** Marks kept at once; the oldest goes first. */
+const MOST_MARKS = 60;
 
 /** Builds a demonstration dial on the dial itself, shows it at once, and keeps it by name or in a lesson. */
 @Component({
   selector: 'zp-workbench',
-  imports: [BuildStage, Choice, MatButton],
+  imports: [Choice, MatButton, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(document:keydown)': 'key($event)' },
   templateUrl: './workbench.html',
@@ -79,9 +85,10 @@ export class Workbench {
   protected readonly options = OPTIONS;
   protected readonly tools = Object.entries(POINTER_TOOLS) as [PointerTool, string][];
   protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
+  protected readonly arcOptions = ARC_BY;
   protected readonly mostBeside = MOST_BESIDE;
   protected readonly tool = signal<PointerTool>('turn');
-  protected readonly arcBy = signal<1 | 5 | 15>(5);
+  protected readonly arcBy = signal<ArcBy>(5);
   protected readonly entryProblem = signal<string | null>(null);
   protected readonly eventsProblem = signal<string | null>(null);
   protected readonly eventsText = computed(() => dayEventsText(this.store.build().events));
@@ -93,6 +100,10 @@ export class Workbench {
   protected readonly playing = signal<StageState | null>(null);
 
   protected readonly stage = computed(() => this.playing() ?? this.store.stage());
+  protected readonly play = computed<StagePlay>(() => {
+    const stage = this.stage();
+    return { stateAt: () => stage, motionMs: 0, beganAtMs: 0 };
+  });
   protected readonly reading = computed(() => {
     const build = this.store.build();
     const pose = this.playing()?.dial?.pose ?? poseOfBuild(build);
@@ -109,7 +120,7 @@ export class Workbench {
     };
   });
 
-  private readonly buildStage = viewChild.required(BuildStage);
+  private readonly pointing = viewChild.required(PointingStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
   private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
   /** Calls the next step of an animation off. */
@@ -132,6 +143,16 @@ export class Workbench {
     this.store.change((build) => ({ ...build, layers: { ...build.layers, [key]: value } }));
   }
 
+  protected readonly turning = (): Turning => {
+    const build = this.store.build();
+    return build.hands === 'geared' ? { hands: 'geared', at: timeOfBuild(build) } : { hands: 'free', pose: build.freePose };
+  };
+  protected readonly turn = (turned: Turning) =>
+    this.store.move((began) => (turned.hands === 'geared' ? setTime(turned.at)(began) : { ...began, freePose: turned.pose }));
+  protected readonly mark = (mark: DialMark) =>
+    this.store.change((build) => ({ ...build, marks: toggled(build.marks, mark).slice(-MOST_MARKS) }));
+  protected readonly gap = (numeral: number) =>
+    this.store.change((build) => ({ ...build, layers: { ...build.layers, numeralGaps: toggledGap(build.layers.numeralGaps, numeral) } }));
   protected readonly aside = () => this.store.change(setAside);
   protected readonly free = () => this.store.change(freeHands);
   protected readonly geared = () => this.letGo();
@@ -162,7 +183,7 @@ export class Workbench {
     if (target === null) return;
     const from = timeOfBuild(this.store.build());
     const to = nextOnDial(target, from);
-    if (to !== from) this.play(from, to);
+    if (to !== from) this.playSweep(from, to);
   }
 
   protected openShow(): void {
@@ -221,7 +242,7 @@ export class Workbench {
   }
 
   /** Plays a sweep on the stage; the build itself moves only when it has arrived, as one step. */
-  private play(from: SecondOfDay, to: SecondOfDay): void {
+  private playSweep(from: SecondOfDay, to: SecondOfDay): void {
     const { beat, context } = sweepOf(from, to, this.turnSeconds(), this.sweepCount(), this.store.build());
     const kind = beatKindOf(beat);
     const before = this.store.stage();
@@ -241,7 +262,7 @@ export class Workbench {
     const stage = this.store.stage();
     const onTheWay = (part: number): StageState => ({
       ...stage,
-      dial: stage.dial && { ...stage.dial, pose: between(from, to, part) },
+      dial: stage.dial && { ...stage.dial, pose: poseBetween(from, to, part) },
     });
     this.animate(
       SNAP_MS,
@@ -269,7 +290,7 @@ export class Workbench {
   private cancel(): void {
     this.callOff();
     this.playing.set(null);
-    this.buildStage().cancel();
+    this.pointing().cancel();
     this.tool.set('turn');
   }
 }

@@ -1,6 +1,4 @@
-import { NEW_BUILD, secondOfDay } from '@zeitpunkt/core';
 import { arcMark, inkMark, minuteAt, numeralAt, toggled, toggledGap, type DialPoint } from './pointer-tools';
-import { sweepOf } from './sweep-of';
 
 const at = (deg: number, r = 70): DialPoint => ({ x: r * Math.sin((deg * Math.PI) / 180), y: -r * Math.cos((deg * Math.PI) / 180) });
 
@@ -27,11 +25,9 @@ test('ink is plain path data that the contract takes', () => {
   expect(mark).toMatchObject({ type: 'ink', id: 'a', d: expect.stringMatching(/^M[LZ0-9 .-]+Z$/) });
 });
 
-test('a sweep that would cross midnight begins half a day earlier, where the dial looks the same', () => {
-  const { beat } = sweepOf(secondOfDay(23, 50), secondOfDay(0, 20), 30, 'fives', NEW_BUILD);
-  expect(beat).toMatchObject({ fromSec: secondOfDay(11, 50), toSec: secondOfDay(12, 20) });
-  expect(sweepOf(secondOfDay(7, 0), secondOfDay(8, 0), 30, 'none', NEW_BUILD).beat).toMatchObject({
-    fromSec: secondOfDay(7, 0),
-    toSec: secondOfDay(8, 0),
-  });
+test('a scribble that is too long is drawn from fewer points, not cut off', () => {
+  const scribble = Array.from({ length: 6000 }, (_, index) => at(index * 7, 20 + (index % 60)));
+  const mark = inkMark('a', scribble);
+  expect(mark).toMatchObject({ d: expect.stringMatching(/^M[LZ0-9 .-]+Z$/) });
+  expect((mark as { d: string }).d.length).toBeLessThanOrEqual(20_000);
 });

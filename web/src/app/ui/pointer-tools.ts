@@ -17,6 +17,14 @@ export const POINTER_TOOLS = {
 } as const;
 export type PointerTool = keyof typeof POINTER_TOOLS;
 
+/** Minutes that an arc counts in. */
+export type ArcBy = 1 | 5 | 15;
+export const ARC_BY: readonly { readonly value: ArcBy; readonly text: string }[] = [
+  { value: 1, text: 'ones' },
+  { value: 5, text: 'fives' },
+  { value: 15, text: 'quarters' },
+];
+
 export function degOf({ x, y }: DialPoint): number {
   return wrapDeg((Math.atan2(x, -y) * 180) / Math.PI);
 }
@@ -48,13 +56,21 @@ export function arcMark(from: DialPoint, to: DialPoint, by: 1 | 5 | 15): DialMar
   return clockwise ? { type: 'arc', fromMinute: start, toMinute: end, by } : { type: 'arc', fromMinute: end, toMinute: start, by };
 }
 
-/** A freehand line as the outline of a pen's stroke, in dial units. */
+/** The longest path of an ink mark, in characters; the contract takes no more. */
+const LONGEST_INK = 20_000;
+
+/** A freehand line as the outline of a pen's stroke, in dial units. A very long line is drawn from fewer of its points. */
 export function inkMark(id: string, points: readonly DialPoint[]): DialMark | null {
   const outline = getStroke(
     points.map(({ x, y }) => [x, y]),
     { size: 4.5, thinning: 0.4, smoothing: 0.6, streamline: 0.4 },
   );
   if (outline.length < 3) return null;
-  const text = outline.map(([x, y]) => `${x!.toFixed(1)} ${y!.toFixed(1)}`);
-  return { type: 'ink', id, d: `M${text.join(' L')} Z`.slice(0, 20_000) };
+  const d = `M${outline.map(([x, y]) => `${x!.toFixed(1)} ${y!.toFixed(1)}`).join(' L')} Z`;
+  if (d.length <= LONGEST_INK) return { type: 'ink', id, d };
+  const every = Math.ceil(d.length / LONGEST_INK) + 1;
+  return inkMark(
+    id,
+    points.filter((_, index) => index % every === 0),
+  );
 }

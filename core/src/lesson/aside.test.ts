@@ -1,0 +1,74 @@
+import fc from 'fast-check';
+import { gearedPose } from '../dial/pose.js';
+import type { StageState } from '../scene/stage-state.js';
+import { TEACHING_LAYERS } from '../scene/dial-state.js';
+import { secondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
+import { NEW_ASIDE, stageAside, timeOnStage } from './aside.js';
+import { NEW_BUILD, setTime, stageOfBuild } from './dial-build.js';
+import { DEFAULT_SETTINGS } from './settings.js';
+
+const half = secondOfDay(4, 30);
+const scripted: StageState = {
+  ...stageOfBuild(setTime(half)({ ...NEW_BUILD, words: 'best', bands: ['hour-line-fives', 'day-line'] })),
+  board: ['The hour hand has passed 4.'],
+  stem: 'What time is it?',
+};
+const ring = { type: 'numeral', numeral: 6 } as const;
+const aside = (timeSec: number | null, stage = scripted) => stageAside(stage, { timeSec, marks: [ring] }, DEFAULT_SETTINGS);
+
+test('pointing goes on top and leaves everything else as the script has it', () => {
+  expect(stageAside(scripted, NEW_ASIDE, DEFAULT_SETTINGS)).toBe(scripted);
+  expect(aside(null)).toEqual({ ...scripted, dial: { ...scripted.dial, marks: [ring] } });
+});
+
+test('turned hands take display, words and lines along, and what spoke of the script’s time goes', () => {
+  const stage = aside(secondOfDay(16, 55));
+  expect(stage).toMatchObject({
+    dial: { pose: gearedPose(secondOfDay(16, 55)), marks: [ring] },
+    display: { hour: '4', minute: '55' },
+    words: ['five to five'],
+    bands: [
+      { type: 'hour-line', hour: 4, at: 55 },
+      { type: 'day-line', atSec: secondOfDay(16, 55), events: NEW_BUILD.events },
+    ],
+    board: [],
+    stem: null,
+  });
+});
+
+test('a count of the script is not left beside other hands, a hand pointed at still is', () => {
+  const marks = [
+    { type: 'count', toMinute: 30, by: 5 },
+    { type: 'hand', hand: 'hour' },
+  ] as const;
+  const stage = stageAside({ ...scripted, dial: { ...scripted.dial!, marks } }, { timeSec: 0, marks: [] }, DEFAULT_SETTINGS);
+  expect(stage.dial!.marks).toEqual([marks[1]]);
+});
+
+test('boxes that pupils are to fill stay empty, and a 24-hour display stays one', () => {
+  const display = { hour: null, minute: null, separator: ':' } as const;
+  expect(aside(secondOfDay(9, 5), { ...scripted, display }).display).toEqual(display);
+  expect(aside(secondOfDay(9, 5), { ...scripted, display: { ...display, hour: '16', minute: '30' } }).display).toMatchObject({
+    hour: '09',
+    minute: '05',
+  });
+});
+
+test('a stage without a dial gets one to turn', () => {
+  const bare: StageState = { dial: null, display: null, words: [], board: [], stem: null, countdown: null };
+  expect(aside(half, bare).dial).toMatchObject({ pose: gearedPose(half), layers: TEACHING_LAYERS });
+  expect(timeOnStage(bare)).toBe(secondOfDay(8, 0));
+});
+
+test('turning begins at the time that is shown, at every minute, and the day line tells the half of the day', () => {
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1439 }), (minute) => {
+      const at = wrapSecondOfDay(minute * 60);
+      const stage = stageOfBuild(setTime(at)(NEW_BUILD));
+      expect(timeOnStage(stage) % 43_200).toBe(at % 43_200);
+      expect(timeOnStage(stageOfBuild(setTime(at)({ ...NEW_BUILD, bands: ['day-line'] })))).toBe(at);
+      // What is shown beside the script is what a dial built for that time shows.
+      expect(stageAside(stage, { timeSec: at, marks: [] }, DEFAULT_SETTINGS).display).toEqual(stage.display);
+    }),
+  );
+});

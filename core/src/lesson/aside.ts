@@ -1,0 +1,72 @@
+import { gearedPose } from '../dial/pose.js';
+import { reportPose } from '../dial/possible.js';
+import { bandAt } from '../scene/bands/band-at.js';
+import { TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
+import type { DisplayState, StageState } from '../scene/stage-state.js';
+import { displayText24, minuteDigits } from '../time/display.js';
+import { hour12, minuteOfHour, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { WORD_PACKS } from '../words/registry.js';
+import { say } from '../words/say.js';
+import type { LessonSettings } from './settings.js';
+
+/** What a teacher does on the stage beside the script: turns the hands and points. One step brings the script back. */
+export interface Aside {
+  /** Where the hands were turned to, in seconds since midnight; null while they stand as the script has them. */
+  readonly timeSec: number | null;
+  /** Pointed at by hand, on top of what the script marks. */
+  readonly marks: readonly DialMark[];
+}
+
+export const NEW_ASIDE: Aside = { timeSec: null, marks: [] };
+
+/** Marks kept at once; the oldest goes first. */
+export const MOST_ASIDE_MARKS = 20;
+
+/** The time the hands on a stage show, or the one nearest to them; 8 o'clock where there is no dial. */
+export function timeOnStage(stage: StageState): SecondOfDay {
+  const line = stage.bands?.find((band) => band.type === 'day-line');
+  const nearest = stage.dial ? reportPose(stage.dial.pose).nearest : toSecondOfDay(8 * 3600);
+  // The dial alone does not tell morning from evening; a day line on the same stage does.
+  const onTheLine = line?.atSec ?? null;
+  return onTheLine !== null && onTheLine % 43_200 === nearest % 43_200 ? toSecondOfDay(onTheLine) : nearest;
+}
+
+/** The stage with marks on top of its own; the same stage where there are none. */
+export function withMarks(stage: StageState, marks: readonly DialMark[]): StageState {
+  return stage.dial && marks.length > 0 ? { ...stage, dial: { ...stage.dial, marks: [...stage.dial.marks, ...marks] } } : stage;
+}
+
+/**
+ * The script's stage as the teacher has changed it. Display, words and lines follow the hands; what spoke of the
+ * script's time, its board, stem and counts, is left out as soon as the hands show another.
+ */
+export function stageAside(scripted: StageState, aside: Aside, settings: LessonSettings): StageState {
+  if (aside.timeSec === null) return withMarks(scripted, aside.marks);
+  const at = toSecondOfDay(aside.timeSec);
+  const { dial, dials, bands, display, words } = scripted;
+  return {
+    dial: {
+      pose: gearedPose(at),
+      layers: dial?.layers ?? TEACHING_LAYERS,
+      marks: [...(dial?.marks.filter(({ type }) => type === 'hand') ?? []), ...aside.marks],
+    },
+    ...(dials && { dials }),
+    ...(bands && { bands: bands.map((band) => bandAt(band, at)) }),
+    display: display && displayAt(display, at),
+    words: words.length > 0 ? say(at, WORD_PACKS[settings.pack]).slice(0, words.length > 1 ? undefined : 1) : [],
+    board: [],
+    stem: null,
+    countdown: null,
+  };
+}
+
+/** A display at another time: halves that the script left for pupils to fill stay empty. */
+function displayAt(display: DisplayState, at: SecondOfDay): DisplayState {
+  const of24 = display.hour !== null && (Number(display.hour) > 12 || display.hour.startsWith('0'));
+  const hour = of24 ? displayText24(at).slice(0, 2) : String(hour12(at));
+  return {
+    ...display,
+    hour: display.hour === null ? null : hour,
+    minute: display.minute === null ? null : minuteDigits(minuteOfHour(at)),
+  };
+}

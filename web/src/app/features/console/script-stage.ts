@@ -1,0 +1,133 @@
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import {
+  bestWording,
+  displayText,
+  MOST_ASIDE_MARKS,
+  NEW_ASIDE,
+  readTimeEntry,
+  timeOnStage,
+  toSecondOfDay,
+  WORD_PACKS,
+  wrapSecondOfDay,
+  type Aside,
+  type DialMark,
+  type LessonSettings,
+} from '@zeitpunkt/core';
+import { Steering } from '../../shared/steering';
+import type { Turning } from '../../ui/dial-gesture';
+import { POINTER_TOOLS, toggled, type PointerTool } from '../../ui/pointer-tools';
+import { PointingStage } from '../../ui/pointing-stage';
+import type { StagePlay } from '../../ui/stage-view';
+
+/** Keys that turn the minute hand, in minutes. Page up and down steer the lesson. */
+const NUDGES: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 5, ArrowDown: -5 };
+
+/** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
+@Component({
+  selector: 'zp-script-stage',
+  imports: [MatButton, MatTooltip, PointingStage],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './script-stage.html',
+  styleUrl: './script-stage.scss',
+})
+export class ScriptStage {
+  readonly play = input.required<StagePlay>();
+  readonly settings = input.required<LessonSettings>();
+  protected readonly steering = inject(Steering);
+  protected readonly tools = (['turn', 'ring', 'ray', 'arc', 'ink'] as const).map((id) => [id, POINTER_TOOLS[id]] as const);
+  protected readonly tool = signal<PointerTool>('turn');
+  protected readonly entryProblem = signal<string | null>(null);
+  /** What the hands show beside the script, in digits and words. */
+  protected readonly shown = computed(() => {
+    const timeSec = this.steering.aside()?.timeSec ?? null;
+    if (timeSec === null) return null;
+    const { separator, pack } = this.settings();
+    const at = toSecondOfDay(timeSec);
+    return { digits: displayText(at, separator), words: bestWording(at, WORD_PACKS[pack]) };
+  });
+  protected readonly hasMarks = computed(() => (this.steering.aside()?.marks.length ?? 0) > 0);
+
+  private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
+  private readonly stage = viewChild.required(PointingStage);
+  /** Where a turn of the hands began, for taking it back. */
+  private began: Aside | null = null;
+
+  protected readonly turning = (): Turning => ({ hands: 'geared', at: this.timeNow() });
+
+  protected turnBegan(): void {
+    this.began = this.steering.aside();
+  }
+
+  protected turned(turning: Turning): void {
+    if (turning.hands === 'geared') this.change({ timeSec: turning.at });
+  }
+
+  protected turnCancelled(): void {
+    if (this.began) this.steering.showAside(this.began);
+    else this.steering.backToScript();
+  }
+
+  protected mark(mark: DialMark): void {
+    this.change({ marks: toggled(this.aside().marks, mark).slice(-MOST_ASIDE_MARKS) });
+  }
+
+  protected wipe(): void {
+    if (this.hasMarks()) this.change({ marks: [] });
+  }
+
+  protected type(event: Event): void {
+    event.preventDefault();
+    const field = this.entry().nativeElement;
+    const entry = readTimeEntry(field.value, this.settings().pack, this.timeNow());
+    this.entryProblem.set('at' in entry ? null : entry.problem);
+    if (!('at' in entry)) return;
+    this.change({ timeSec: entry.at });
+    field.value = '';
+    field.blur(); // Space goes on with the lesson again
+  }
+
+  /** Acts on the keys of the stage; returns whether it was one of them. */
+  key(event: KeyboardEvent): boolean {
+    if (event.ctrlKey || event.altKey || event.metaKey) return false;
+    const inField = (event.target as HTMLElement).closest('input, textarea, select') !== null;
+    if (event.key === 'Escape') {
+      if (inField) (event.target as HTMLElement).blur();
+      else this.leave();
+      return true;
+    }
+    if (inField) return false;
+    const nudge = NUDGES[event.key];
+    if (nudge !== undefined) this.change({ timeSec: wrapSecondOfDay(this.timeNow() + nudge * 60) });
+    else if (event.key === 't') this.entry().nativeElement.focus();
+    else if (event.key === 'Backspace' || event.key === 'Delete') this.wipe();
+    else return false;
+    event.preventDefault();
+    return true;
+  }
+
+  /** Puts the pointer down, and brings the script back. */
+  private leave(): void {
+    this.stage().cancel();
+    this.tool.set('turn');
+    if (this.steering.aside()) this.steering.backToScript();
+  }
+
+  private aside(): Aside {
+    return this.steering.aside() ?? NEW_ASIDE;
+  }
+
+  private change(change: Partial<Aside>): void {
+    this.steering.showAside({ ...this.aside(), ...change });
+  }
+
+  /** The time on the stage at this moment, also in the midst of a sweep, in whole minutes. */
+  private timeNow() {
+    const told = this.steering.aside()?.timeSec ?? null;
+    if (told !== null) return toSecondOfDay(told);
+    const play = this.play();
+    const now = timeOnStage(play.stateAt(Math.max(0, Date.now() - play.beganAtMs)));
+    return wrapSecondOfDay(Math.round(now / 60) * 60);
+  }
+}

@@ -1,0 +1,143 @@
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
+import { stageScene, withMarks, type DialMark, type GroupNode, type StageState } from '@zeitpunkt/core';
+import { v4 as uuid } from 'uuid';
+import { handUnder, type Hold, moveHold, poseOf, turnedBy, type Turning } from './dial-gesture';
+import { arcMark, degOf, inkMark, minuteAt, numeralAt, type ArcBy, type DialPoint, type PointerTool } from './pointer-tools';
+import { StageView, type StagePlay } from './stage-view';
+
+/** A gesture under way: hands turned, an arc or a line drawn. */
+type Gesture = { readonly type: 'turn'; readonly hold: Hold } | { readonly type: 'draw'; readonly points: readonly DialPoint[] };
+
+/** How far from the centre a press still means the dial; its face has a radius of 100. */
+const REACH = 130;
+
+/** The stage as pupils see it, where the dial itself is the tool: turn its hands, point, draw. */
+@Component({
+  selector: 'zp-pointing-stage',
+  imports: [StageView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<zp-stage [play]="shown()" />',
+  host: {
+    '[class.pen]': "tool() !== 'turn'",
+    '(pointerdown)': 'take($event)',
+    '(pointermove)': 'move($event)',
+    '(pointerup)': 'letGo($event)',
+    '(pointercancel)': 'cancel()',
+  },
+  styles: `
+    :host {
+      display: block;
+      aspect-ratio: 16 / 9;
+      touch-action: none;
+      cursor: grab;
+    }
+    :host(.pen) {
+      cursor: crosshair;
+    }
+    zp-stage {
+      height: 100%;
+    }
+  `,
+})
+export class PointingStage {
+  readonly play = input.required<StagePlay>();
+  readonly tool = input.required<PointerTool>();
+  readonly arcBy = input.required<ArcBy>();
+  /** What the hands are when one is taken: a time that gears carry, or a free pose. */
+  readonly turning = input.required<() => Turning>();
+
+  readonly turnBegan = output();
+  readonly turned = output<Turning>();
+  readonly turnEnded = output();
+  readonly turnCancelled = output();
+  /** Something was pointed at; an ink mark's id is new. */
+  readonly marked = output<DialMark>();
+  /** A numeral was pressed that is to be left out, or put back. */
+  readonly gapped = output<number>();
+
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly gesture = signal<Gesture | null>(null);
+  /** From the screen to dial units; read once when a gesture begins, so that no frame forces a layout. */
+  private toDial = new DOMMatrix();
+
+  private readonly draft = computed<DialMark | null>(() => {
+    const gesture = this.gesture();
+    return gesture?.type === 'draw' ? this.markOf(gesture.points, 'draft') : null;
+  });
+  protected readonly shown = computed<StagePlay>(() => {
+    const [play, draft] = [this.play(), this.draft()];
+    return draft ? { ...play, stateAt: (elapsedMs) => withMarks(play.stateAt(elapsedMs), [draft]) } : play;
+  });
+
+  protected take(event: PointerEvent): void {
+    if (!event.isPrimary || event.button !== 0) return;
+    const play = this.play();
+    if (!this.findDial(play.stateAt(Math.max(0, Date.now() - play.beganAtMs)))) return;
+    const point = this.pointOf(event);
+    if (Math.hypot(point.x, point.y) > REACH) return;
+    event.preventDefault();
+    this.host.setPointerCapture(event.pointerId);
+    if (this.tool() !== 'turn') return this.gesture.set({ type: 'draw', points: [point] });
+    const before = this.turning()();
+    const deg = degOf(point);
+    const hand = handUnder(poseOf(before), deg, Math.hypot(point.x, point.y) / 100);
+    this.turnBegan.emit();
+    this.gesture.set({ type: 'turn', hold: { hand, before, lastDeg: deg, turnedDeg: 0 } });
+  }
+
+  protected move(event: PointerEvent): void {
+    const gesture = this.gesture();
+    if (!gesture || !event.isPrimary) return;
+    const point = this.pointOf(event);
+    if (gesture.type === 'draw') return this.gesture.set({ type: 'draw', points: [...gesture.points, point] });
+    const hold = moveHold(gesture.hold, degOf(point));
+    this.gesture.set({ type: 'turn', hold });
+    this.turned.emit(turnedBy(hold));
+  }
+
+  protected letGo(event: PointerEvent): void {
+    const gesture = this.gesture();
+    if (!gesture || !event.isPrimary) return;
+    this.gesture.set(null);
+    if (gesture.type === 'turn') return this.turnEnded.emit();
+    if (this.tool() === 'gap') return this.gapped.emit(numeralAt(gesture.points[0]!));
+    const mark = this.markOf(gesture.points, uuid());
+    if (mark) this.marked.emit(mark);
+  }
+
+  /** Puts everything back as it was before the gesture. */
+  cancel(): void {
+    if (this.gesture()?.type === 'turn') this.turnCancelled.emit();
+    this.gesture.set(null);
+  }
+
+  private markOf(points: readonly DialPoint[], id: string): DialMark | null {
+    const [first, last] = [points[0]!, points.at(-1)!];
+    switch (this.tool()) {
+      case 'ring':
+        return { type: 'numeral', numeral: numeralAt(last) };
+      case 'ray':
+        return { type: 'ray', deg: minuteAt(last, 1) * 6 };
+      case 'arc':
+        return arcMark(first, last, this.arcBy());
+      case 'ink':
+        return inkMark(id, points);
+      default:
+        return null;
+    }
+  }
+
+  /** Finds the place of the dial on the screen; false where the stage has none. */
+  private findDial(stage: StageState): boolean {
+    const group = stageScene(stage).nodes.find((node): node is GroupNode => node.type === 'group' && node.role === 'dial');
+    const toScreen = this.host.querySelector('svg')?.getScreenCTM();
+    if (!group || !toScreen) return false;
+    const { a, b, c, d, e, f } = toScreen;
+    this.toDial = new DOMMatrix([a, b, c, d, e, f]).translate(group.x, group.y).scale(group.scale).inverse();
+    return true;
+  }
+
+  private pointOf(event: PointerEvent): DialPoint {
+    return this.toDial.transformPoint({ x: event.clientX, y: event.clientY });
+  }
+}
