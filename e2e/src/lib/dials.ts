@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { dragOnDial, type DialPlace } from './drag-on-dial.js';
 import type { TestServer } from './server.js';
 
 /** The place where demonstration dials are built, used through the screen alone. */
@@ -31,18 +32,8 @@ export class DialsPage {
     await this.page.getByRole('group', { name: 'Pointers' }).getByRole('button', { name, exact: true }).click();
   }
 
-  /** Presses at a place of the dial, drags through others and lets go; places in degrees clockwise from 12 and parts of the face's radius. */
-  async drag(...places: readonly (readonly [deg: number, reach: number])[]): Promise<void> {
-    const face = (await this.stage.locator('[data-role="dial"] circle').first().boundingBox())!;
-    const [cx, cy, r] = [face.x + face.width / 2, face.y + face.height / 2, face.width / 2];
-    const to = ([deg, reach]: readonly [number, number], steps: number) => {
-      const rad = (deg * Math.PI) / 180;
-      return this.page.mouse.move(cx + r * reach * Math.sin(rad), cy - r * reach * Math.cos(rad), { steps });
-    };
-    await to(places[0]!, 1);
-    await this.page.mouse.down();
-    for (const place of places.slice(1)) await to(place, 6);
-    await this.page.mouse.up();
+  drag(...places: readonly DialPlace[]): Promise<void> {
+    return dragOnDial(this.stage, places);
   }
 
   get stage(): Locator {

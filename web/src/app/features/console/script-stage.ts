@@ -1,5 +1,4 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
   bestWording,
@@ -27,7 +26,7 @@ const NUDGES: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1,
 /** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
 @Component({
   selector: 'zp-script-stage',
-  imports: [MatButton, MatTooltip, PointingStage],
+  imports: [MatTooltip, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-stage.html',
   styleUrl: './script-stage.scss',
@@ -36,7 +35,11 @@ export class ScriptStage {
   readonly play = input.required<StagePlay>();
   readonly settings = input.required<LessonSettings>();
   protected readonly steering = inject(Steering);
-  protected readonly tools = (['turn', 'ring', 'ray', 'arc', 'ink'] as const).map((id) => [id, POINTER_TOOLS[id]] as const);
+  protected readonly tools = (['turn', 'ring', 'ray', 'arc', 'ink'] as const).map((id) => ({
+    id,
+    name: POINTER_TOOLS[id],
+    short: POINTER_TOOLS[id].split(' ')[0], // all of them in one row beside the time
+  }));
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly entryProblem = signal<string | null>(null);
   /** What the hands show beside the script, in digits and words. */

@@ -1,0 +1,19 @@
+import type { Locator } from '@playwright/test';
+
+/** A place on a dial: degrees clockwise from 12, and parts of the face's radius. */
+export type DialPlace = readonly [deg: number, reach: number];
+
+/** Presses at a place of the dial on a stage, drags through others and lets go. */
+export async function dragOnDial(stage: Locator, places: readonly DialPlace[]): Promise<void> {
+  const { mouse } = stage.page();
+  const face = (await stage.locator('[data-role="dial"] circle').first().boundingBox())!;
+  const [cx, cy, r] = [face.x + face.width / 2, face.y + face.height / 2, face.width / 2];
+  const to = ([deg, reach]: DialPlace, steps: number) => {
+    const rad = (deg * Math.PI) / 180;
+    return mouse.move(cx + r * reach * Math.sin(rad), cy - r * reach * Math.cos(rad), { steps });
+  };
+  await to(places[0]!, 1);
+  await mouse.down();
+  for (const place of places.slice(1)) await to(place, 6);
+  await mouse.up();
+}

@@ -1,0 +1,59 @@
+import { expect, test } from './lib/classroom.js';
+import { dragOnDial } from './lib/drag-on-dial.js';
+
+test('the teacher leaves the script on the dial itself, everybody follows, and one key comes back', async ({ teacher, newPupil }) => {
+  const { page } = teacher;
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const audience = await teacher.openAudience();
+  const tove = await newPupil('Tove');
+  await tove.join(key);
+  await teacher.begin();
+  await teacher.goTo('Set');
+  const stage = page.locator('zp-script-stage');
+  const seen = (where: typeof page, digits: string) => where.getByRole('img', { name: `Display: ${digits}` });
+  await expect(seen(audience, '4 : 00')).toBeVisible();
+
+  await dragOnDial(stage, [
+    [0, 0.9],
+    [60, 0.9],
+    [120, 0.9],
+  ]);
+  await expect(stage.getByRole('status')).toContainText('4:20 twenty past four');
+  for (const one of [audience, tove.page]) await expect(seen(one, '4 : 20')).toBeVisible();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowLeft');
+  await expect(seen(audience, '4 : 24')).toBeVisible();
+
+  await page.keyboard.press('t');
+  await page.keyboard.type('quarter to 25');
+  await page.keyboard.press('Enter');
+  await expect(stage.getByRole('alert')).not.toBeEmpty();
+  await expect(seen(audience, '4 : 24')).toBeVisible();
+  await page.getByLabel('Time', { exact: true }).fill('quarter to 8');
+  await page.keyboard.press('Enter');
+  for (const one of [audience, tove.page]) await expect(seen(one, '7 : 45')).toBeVisible();
+
+  const rings = (where: typeof page) => where.locator('[data-role="dial"] .s-accent');
+  await stage.getByRole('button', { name: 'Ring a numeral' }).click();
+  await dragOnDial(stage, [[270, 0.7]]);
+  for (const one of [audience, tove.page]) await expect(rings(one)).toHaveCount(1);
+  await page.keyboard.press('Backspace');
+  for (const one of [audience, tove.page]) await expect(rings(one)).toHaveCount(0);
+
+  await page.reload();
+  await expect(stage.getByRole('status')).toContainText('7:45');
+  await page.keyboard.press('PageDown');
+  await expect(stage.getByRole('status')).toHaveCount(0);
+  for (const one of [audience, tove.page]) await expect(seen(one, '4 : 00')).toBeVisible();
+  await expect(teacher.place).toContainText('Step 2 of');
+
+  await teacher.goTo('Ask');
+  await expect(tove.stem).toHaveText('What time is it?');
+  await page.keyboard.press('ArrowRight');
+  await expect(stage.getByRole('status')).toContainText('Beside the script');
+  await tove.read('7', '30');
+  await tove.expectKept();
+  await page.keyboard.press('Escape');
+  await expect(stage.getByRole('status')).toHaveCount(0);
+});
