@@ -76,7 +76,11 @@ export const DialBuildSchema = Exact({
     maxItems: 2,
   }),
   events: Type.Array(DayEventSchema, { maxItems: 12 }),
-  beside: Type.Array(Exact({ pose: PoseSchema, layers: LayersSchema }), { maxItems: 7 }),
+  beside: Type.Array(
+    Exact({ pose: PoseSchema, layers: LayersSchema, marks: Type.Optional(Type.Array(DialMarkSchema, { maxItems: 60 })) }),
+    { maxItems: 7 },
+  ),
+  place: Type.Optional(Type.Integer({ minimum: 0, maximum: 7 })),
 });
 const ShowBeatSchema = Exact({ kind: Type.Literal('show'), build: DialBuildSchema, text: LongText });
 

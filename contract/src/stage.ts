@@ -85,6 +85,7 @@ export const SeparatorSchema = OneOf([':', '.']);
 export const StageStateSchema = Exact({
   dial: Nullable(DialSchema),
   dials: Type.Optional(Type.Array(DialSchema, { maxItems: 7 })),
+  dialPlace: Type.Optional(Type.Integer({ minimum: 0, maximum: 7 })),
   bands: Type.Optional(Type.Array(BandSchema, { maxItems: 2 })),
   display: Nullable(
     Exact({

@@ -44,11 +44,14 @@ export {
   letGoIntoGear,
   MOST_BESIDE,
   NEW_BUILD,
+  placeOf,
   poseOfBuild,
   setAside,
   setTime,
   stageOfBuild,
   switchBand,
+  takeAway,
+  takeUp,
   timeOfBuild,
   turnHand,
   type BandChoice,
@@ -60,10 +63,10 @@ export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
 export { EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';
-export type { DisplayState, StageState } from './scene/stage-state.js';
+export { dialsInOrder, type DisplayState, type StageState } from './scene/stage-state.js';
 export { dialScene } from './scene/dial-scene.js';
 export { stageScene, type StageLayout } from './scene/stage-scene.js';
-export { describeDial, describeStage } from './scene/describe-stage.js';
+export { describeDial, describeStage, dialLetter } from './scene/describe-stage.js';
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
 export { explain } from './lesson/explain.js';

@@ -196,6 +196,55 @@ test('nothing can be built over dials that have not come yet; a load that failed
   await expect(name).toHaveValue('Tide gauge');
 });
 
+test('several dials stand in order; any of them is taken up by a press on it or by its letter, changed and taken away', async ({
+  dials,
+}) => {
+  const { page } = dials;
+  const shown = (text: RegExp) => expect(dials.stage).toHaveAttribute('aria-label', text);
+  const setAside = page.getByRole('button', { name: 'Set aside' });
+  await dials.type('1:00');
+  await setAside.click();
+  await dials.type('2:30');
+  await setAside.click();
+  await dials.type('3:00');
+  await shown(/A: .*hour hand points at 1\..* B: .*between 2 and 3\..* C: .*hour hand points at 3\./);
+  const first = (await dials.stage.locator('[data-role="dial"] circle').first().boundingBox())!;
+  await page.mouse.click(first.x + first.width / 2, first.y + first.height / 4);
+  await expect(dials.reading).toContainText('1:00');
+  await dials.type('5:00');
+  await shown(/A: .*hour hand points at 5\..* C: .*hour hand points at 3\./);
+  await dials.choose('At hand', 'B');
+  await expect(dials.reading).toContainText('2:30');
+  await page.getByRole('button', { name: 'Take away' }).click();
+  await shown(/A: .*hour hand points at 5\..* B: .*hour hand points at 3\.[^:]*$/);
+  await page.keyboard.press('Control+z');
+  await shown(/C: /);
+});
+
+test('a sweep goes on smoothly for the pupils while the window it is built in is minimised', async ({ dials }) => {
+  await dials.page.emulateMedia({ reducedMotion: 'no-preference' });
+  const show = await dials.openShow();
+  await dials.type('2:00');
+  await dials.choose('Pace', 'fast');
+  await dials.page.evaluate(() => {
+    // What a browser does to a minimised window.
+    Object.defineProperty(document, 'hidden', { get: () => true });
+    window.requestAnimationFrame = () => 0;
+  });
+  await show.evaluate(() => {
+    const seen = new Set<string>();
+    Object.assign(window, { seen });
+    new MutationObserver(() => seen.add(document.querySelector('[data-role="minute-hand"]')!.getAttribute('transform')!)).observe(
+      document.querySelector('svg')!,
+      { subtree: true, attributes: true },
+    );
+  });
+  await dials.page.getByLabel('Time', { exact: true }).fill('2:30');
+  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
+  await expect(show.getByRole('img', { name: /Display: 2 : 30/ })).toBeVisible();
+  expect(await show.evaluate(() => (window as unknown as { seen: Set<string> }).seen.size)).toBeGreaterThan(12);
+});
+
 test('a dial goes out as an SVG drawing and as a PNG of the size wanted, clear where wanted', async ({ dials }) => {
   await dials.page.getByLabel('Name of this dial').fill('Tide: 1/2');
   await dials.page.getByLabel('Name of this dial').blur();

@@ -35,7 +35,7 @@ test('the teacher leaves the script on the dial itself, everybody follows, and o
   for (const one of [audience, tove.page]) await expect(seen(one, '7 : 45')).toBeVisible();
 
   const rings = (where: typeof page) => where.locator('[data-role="dial"] .s-accent');
-  await stage.getByRole('button', { name: 'Ring a numeral' }).click();
+  await stage.getByRole('button', { name: 'ring' }).click();
   await dragOnDial(stage, [[270, 0.7]]);
   for (const one of [audience, tove.page]) await expect(rings(one)).toHaveCount(1);
   await page.keyboard.press('Backspace');

@@ -1,6 +1,6 @@
 import { gearedPose } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
-import { bandAt } from '../scene/bands/band-at.js';
+import { bandKindOf } from '../scene/bands/registry.js';
 import { TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
 import type { DisplayState, StageState } from '../scene/stage-state.js';
 import { displayText24, minuteDigits } from '../time/display.js';
@@ -43,7 +43,7 @@ export function withMarks(stage: StageState, marks: readonly DialMark[]): StageS
 export function stageAside(scripted: StageState, aside: Aside, settings: LessonSettings): StageState {
   if (aside.timeSec === null) return withMarks(scripted, aside.marks);
   const at = toSecondOfDay(aside.timeSec);
-  const { dial, dials, bands, display, words } = scripted;
+  const { dial, dials, dialPlace, bands, display, words } = scripted;
   return {
     dial: {
       pose: gearedPose(at),
@@ -51,7 +51,8 @@ export function stageAside(scripted: StageState, aside: Aside, settings: LessonS
       marks: [...(dial?.marks.filter(({ type }) => type === 'hand') ?? []), ...aside.marks],
     },
     ...(dials && { dials }),
-    ...(bands && { bands: bands.map((band) => bandAt(band, at)) }),
+    ...(dialPlace !== undefined && { dialPlace }),
+    ...(bands && { bands: bands.map((band) => bandKindOf(band).at(band, at)) }),
     display: display && displayAt(display, at),
     words: words.length > 0 ? say(at, WORD_PACKS[settings.pack]).slice(0, words.length > 1 ? undefined : 1) : [],
     board: [],

@@ -1,15 +1,21 @@
+import fc from 'fast-check';
 import { gearedPose } from '../dial/pose.js';
+import type { DialMark } from '../scene/dial-state.js';
+import { dialsInOrder } from '../scene/stage-state.js';
 import { secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
 import {
   BAND_CHOICES,
   freeHands,
   letGoIntoGear,
   NEW_BUILD,
+  placeOf,
   poseOfBuild,
   setAside,
   setTime,
   stageOfBuild,
   switchBand,
+  takeAway,
+  takeUp,
   turnHand,
   type BandChoice,
   type DialBuild,
@@ -86,4 +92,54 @@ test('dials set aside stand beside, at most eight in all, and every build draws 
       }
     }
   }
+});
+
+describe('several dials', () => {
+  const ring: DialMark = { type: 'numeral', numeral: 4 };
+  const three = setTime(secondOfDay(15, 0))(setAside(setTime(secondOfDay(14, 30))(setAside({ ...at(1, 0), marks: [ring] }))));
+  const order = (build: DialBuild) => dialsInOrder(stageOfBuild(build)).map(({ pose }) => pose.hourDeg);
+
+  test('stand in the order they were set aside, marks staying with theirs', () => {
+    expect(order(three)).toEqual([30, 75, 90]);
+    expect(dialsInOrder(stageOfBuild(three)).map(({ marks }) => marks)).toEqual([[ring], [], []]);
+  });
+
+  test('any of them can be taken up, changed where it stands, and put down for another', () => {
+    const first = takeUp(0)(three);
+    expect(first).toMatchObject({ hands: 'geared', timeSec: secondOfDay(13, 0), marks: [ring] }); // the afternoon stays the afternoon
+    const changed = setTime(secondOfDay(16, 0))(first);
+    expect(order(changed)).toEqual([120, 75, 90]);
+    expect(order(takeUp(2)(changed))).toEqual([120, 75, 90]);
+    expect(takeUp(2)(takeUp(0)(three))).toEqual(three);
+    expect(takeUp(2)(three)).toBe(three);
+    expect(takeUp(9)(three)).toBe(three);
+  });
+
+  test('one that shows no time keeps its hands free', () => {
+    const odd = { ...three, hands: 'free' as const, freePose: { hourDeg: 270, minuteDeg: 180 } };
+    expect(takeUp(2)(takeUp(0)(odd))).toMatchObject({ hands: 'free', freePose: { hourDeg: 270, minuteDeg: 180 } });
+  });
+
+  test('the one at hand can be taken away, down to the last', () => {
+    expect(order(takeAway(takeUp(1)(three)))).toEqual([30, 90]);
+    const last = takeAway(takeAway(three));
+    expect(order(last)).toEqual([30]);
+    expect(takeAway(last)).toBe(last);
+  });
+
+  test('however they are taken up, set aside and away, the dial at hand is among at most eight', () => {
+    const act = fc.oneof(
+      fc.constant(setAside),
+      fc.constant(takeAway),
+      fc.nat(8).map((index) => takeUp(index)),
+    );
+    fc.assert(
+      fc.property(fc.array(act, { maxLength: 30 }), (acts) => {
+        const build = acts.reduce((before, change) => change(before), three);
+        const all = dialsInOrder(stageOfBuild(build));
+        expect(all.length).toBeLessThanOrEqual(8);
+        expect(all[placeOf(build)]).toMatchObject({ pose: poseOfBuild(build), layers: build.layers });
+      }),
+    );
+  });
 });

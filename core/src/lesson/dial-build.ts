@@ -1,12 +1,12 @@
 import { gearedPose, type HandId, type Pose, turnFree, turnGeared } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
 import type { Band } from '../scene/bands/band.js';
-import { bandAt } from '../scene/bands/band-at.js';
+import { bandKindOf } from '../scene/bands/registry.js';
 import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { DayEvent } from './day-events.js';
 import { displayText24, minuteDigits, type DisplaySeparator } from '../time/display.js';
-import { hour12, minuteOfHour, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { hour12, minuteOfHour, SECONDS_PER_HALF_DAY, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS, type WordPackId } from '../words/registry.js';
 import { say } from '../words/say.js';
 
@@ -32,7 +32,16 @@ export interface DialBuild {
   readonly bands: readonly BandChoice[];
   readonly events: readonly DayEvent[];
   /** Dials beside this one, each as it was when it was set aside. */
-  readonly beside: readonly { readonly pose: Pose; readonly layers: DialLayers }[];
+  readonly beside: readonly BesideDial[];
+  /** How many of the dials beside stand before this one; none when absent. */
+  readonly place?: number;
+}
+
+/** A dial that was set aside; it can be taken up again. */
+export interface BesideDial {
+  readonly pose: Pose;
+  readonly layers: DialLayers;
+  readonly marks?: readonly DialMark[];
 }
 
 /** A line or strip under the dial; what it shows follows the hands. */
@@ -102,9 +111,50 @@ export const freeHands = (build: DialBuild): DialBuild => ({ ...build, hands: 'f
 /** Free hands let go into gear: they snap to the nearest possible time. */
 export const letGoIntoGear = (build: DialBuild): DialBuild => setTime(timeOfBuild(build))({ ...build, hands: 'geared' });
 
-/** The build with the dial as it is set aside too, so that the next one stands beside it. */
-export const setAside = (build: DialBuild): DialBuild =>
-  build.beside.length >= MOST_BESIDE ? build : { ...build, beside: [...build.beside, { pose: poseOfBuild(build), layers: build.layers }] };
+/** The build with its dial set aside, and the same dial after it to go on with, without marks. */
+export const setAside = (build: DialBuild): DialBuild => {
+  if (build.beside.length >= MOST_BESIDE) return build;
+  const place = placeOf(build);
+  return { ...build, beside: inserted(build.beside, place, atHand(build)), place: place + 1, marks: [] };
+};
+
+/**
+ * The build with another of its dials at hand; all stay where they stand.
+ * @param index place among all dials, 0 or more; the one at hand already, or none, changes nothing
+ */
+export const takeUp =
+  (index: number) =>
+  (build: DialBuild): DialBuild => {
+    const place = placeOf(build);
+    const all = inserted(build.beside, place, atHand(build));
+    const taken = all[index];
+    return !taken || index === place ? build : { ...withAtHand(build, taken), beside: without(all, index), place: index };
+  };
+
+/** The build without the dial at hand; the next one is at hand then. The last dial stays. */
+export const takeAway = (build: DialBuild): DialBuild => {
+  const next = Math.min(placeOf(build), build.beside.length - 1);
+  const taken = build.beside[next];
+  return taken ? { ...withAtHand(build, taken), beside: without(build.beside, next), place: next } : build;
+};
+
+/** Where the dial at hand stands among all, from 0. */
+export function placeOf({ place = 0, beside }: DialBuild): number {
+  return Math.min(place, beside.length);
+}
+
+const inserted = (all: readonly BesideDial[], place: number, one: BesideDial) => [...all.slice(0, place), one, ...all.slice(place)];
+const without = (all: readonly BesideDial[], place: number) => all.filter((_, index) => index !== place);
+const atHand = (build: DialBuild): BesideDial => ({ pose: poseOfBuild(build), layers: build.layers, marks: build.marks });
+
+/** Geared where the dial shows a time, in the half of the day of the dial before; free where it shows none. */
+function withAtHand(build: DialBuild, { pose, layers, marks = [] }: BesideDial): DialBuild {
+  const { possible, nearest } = reportPose(pose);
+  const timeSec = possible
+    ? (nearest % SECONDS_PER_HALF_DAY) + (build.timeSec < SECONDS_PER_HALF_DAY ? 0 : SECONDS_PER_HALF_DAY)
+    : build.timeSec;
+  return { ...build, hands: possible ? 'geared' : 'free', timeSec, freePose: pose, layers, marks };
+}
 
 /** A band switched on or off; a third one pushes the oldest out. */
 export const switchBand =
@@ -126,7 +176,8 @@ export function stageOfBuild(build: DialBuild): StageState {
   };
   return {
     dial,
-    dials: build.beside.map((one) => ({ ...one, marks: [] })),
+    dials: build.beside.map((one) => ({ ...one, marks: one.marks ?? [] })),
+    ...(placeOf(build) > 0 && { dialPlace: placeOf(build) }),
     bands: build.bands.map((band) => bandOf(band, build, at)),
     display: build.display !== 'none' && showsTime ? displayOf(build, at) : null,
     words: build.words !== 'none' && showsTime ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined) : [],
@@ -151,6 +202,6 @@ const BANDS: Readonly<Record<BandChoice, Band>> = {
 };
 
 function bandOf(choice: BandChoice, { events }: DialBuild, at: SecondOfDay): Band {
-  const band = bandAt(BANDS[choice], at);
+  const band = bandKindOf(BANDS[choice]).at(BANDS[choice], at);
   return band.type === 'day-line' ? { ...band, events } : band;
 }

@@ -1,6 +1,7 @@
 import { describePose } from '../dial/describe-pose.js';
 import type { DialState } from './dial-state.js';
-import type { StageState } from './stage-state.js';
+import { bandKindOf } from './bands/registry.js';
+import { dialsInOrder, type StageState } from './stage-state.js';
 
 /** What a dial shows, in words, without reading the time from it. */
 export function describeDial(dial: DialState): string {
@@ -11,14 +12,24 @@ export function describeDial(dial: DialState): string {
   return `A clock dial with one hand. ${sentences[hourHand ? 0 : 1]}`;
 }
 
-/** The stage in words, for those who hear it: what is seen, in reading order. */
+/** The letter under one of several dials: A for the first. */
+export function dialLetter(index: number): string {
+  return String.fromCharCode(65 + index);
+}
+
+/** The stage in words, for those who hear it: what is seen, in reading order. Several dials leave no room for display and words. */
 export function describeStage(state: StageState): string {
+  const dials = dialsInOrder(state);
+  const bands = (state.bands ?? []).map((band) => bandKindOf(band).describe(band));
+  if (dials.length > 1)
+    return [state.stem, ...dials.map((dial, index) => `${dialLetter(index)}: ${describeDial(dial)}`), ...bands].filter(Boolean).join(' ');
   const parts = [
     state.stem,
     state.dial && describeDial(state.dial),
     state.display && `Display: ${state.display.hour ?? 'empty'} ${state.display.separator} ${state.display.minute ?? 'empty'}.`,
     ...state.words,
     ...state.board,
+    ...bands,
   ];
   return parts.filter(Boolean).join(' ');
 }

@@ -4,7 +4,7 @@ import { dialScene } from './dial-scene.js';
 import { describeStage } from './describe-stage.js';
 import { PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialState } from './dial-state.js';
 import type { GroupNode, Scene, SceneNode } from './scene-node.js';
-import { stageScene } from './stage-scene.js';
+import { stageScene, type StageLayout } from './stage-scene.js';
 import type { StageState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
 
@@ -127,4 +127,30 @@ test('a stage without hands is described without hands', () => {
   expect(describeStage(stage({ dial: dial(4, 30, { minuteHand: false }) }))).toBe(
     'A clock dial with one hand. The short hour hand points between 4 and 5.',
   );
+});
+
+test('several dials are described by their letters, and lines and strips say where they stand', () => {
+  const several = stage({
+    dial: dial(9, 0),
+    dials: [dial(4, 0)],
+    dialPlace: 1,
+    stem: 'Which one shows 9 o’clock?',
+    bands: [
+      { type: 'hour-line', hour: 12, by: 5, at: 25, jumps: [] },
+      { type: 'fraction-circle', parts: 4, filled: 2.5 },
+    ],
+  });
+  expect(describeStage(several)).toMatch(/^Which one shows 9 o’clock\? A: A clock dial\..*at 4\..* B: A clock dial\..*at 9\./);
+  expect(describeStage(several)).toContain('A line from 12 o’clock to 1 o’clock, at 25 minutes. A circle in 4 parts, 2.5 of them filled.');
+  const day = { type: 'day-line', atSec: 27_000, events: [{ atSec: 59_400, text: 'mail boat' }] } as const;
+  expect(describeStage(stage({ dial: null, bands: [day] }))).toBe('The day from midnight to midnight, at 07:30, with 16:30 mail boat.');
+});
+
+test('several dials stand in as many rows as make them largest, upright and wide', () => {
+  const rows = (count: number, layout: StageLayout) => {
+    const { nodes } = stageScene(stage({ dial: dial(1, 0), dials: Array.from({ length: count - 1 }, () => dial(2, 0)) }), layout);
+    return new Set(nodes.filter((node): node is GroupNode => node.type === 'group' && node.role === 'dial').map(({ y }) => y)).size;
+  };
+  expect([2, 4, 5, 8].map((count) => rows(count, 'wide'))).toEqual([1, 1, 2, 2]);
+  expect([2, 4, 6, 8].map((count) => rows(count, 'tall'))).toEqual([2, 2, 3, 4]);
 });

@@ -1,10 +1,11 @@
-import { bandNodes } from './bands/registry.js';
+import { bandKindOf } from './bands/registry.js';
 import { columnNodes } from './column.js';
 import { dialGroup } from './dial-scene.js';
 import type { DialState } from './dial-state.js';
 import { DIAL_EXTENT } from './dial-face.js';
+import { dialLetter } from './describe-stage.js';
 import type { Scene, SceneNode } from './scene-node.js';
-import type { StageState } from './stage-state.js';
+import { dialsInOrder, type StageState } from './stage-state.js';
 
 /** How a stage is laid out, in scene units: where the dial stands and the column for what is written about it. */
 interface Layout {
@@ -40,7 +41,7 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
   const place: Layout = LAYOUTS[layout];
   const bands = state.bands ?? [];
   const bottom = place.height - bands.length * BAND_HEIGHT;
-  const several = state.dial ? [state.dial, ...(state.dials ?? [])] : [];
+  const several = dialsInOrder(state);
   const nodes: SceneNode[] = [];
   if (several.length > 1) {
     const top = state.stem ? 130 : 20;
@@ -65,7 +66,7 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
   }
   bands.forEach((band, index) => {
     nodes.push(
-      ...bandNodes(
+      ...bandKindOf(band).nodes(
         band,
         { x: MARGIN, y: bottom + index * BAND_HEIGHT, width: place.width - 2 * MARGIN, height: BAND_HEIGHT },
         `band-${index}`,
@@ -84,23 +85,29 @@ function isDialAlone(state: StageState): boolean {
   return !state.stem && !state.display && !state.countdown && state.words.length === 0 && state.board.length === 0;
 }
 
-/** Several dials in one or two rows, each with its letter. */
+/** Height under each of several dials for its letter. */
+const LETTER_HEIGHT = 60;
+
+/** Several dials in rows, as many as make them largest, each with its letter. */
 function sideBySide(dials: readonly DialState[], width: number, top: number, bottom: number): SceneNode[] {
-  const rows = dials.length > 4 ? 2 : 1;
-  const columns = Math.ceil(dials.length / rows);
-  const [cellWidth, cellHeight] = [width / columns, (bottom - top) / rows];
-  const scale = Math.min(cellWidth, cellHeight - 60) / 2 / (DIAL_EXTENT + 4);
+  const cellsOf = (rows: number) => {
+    const columns = Math.ceil(dials.length / rows);
+    const [cellWidth, cellHeight] = [width / columns, (bottom - top) / rows];
+    return { columns, cellWidth, cellHeight, side: Math.min(cellWidth, cellHeight - LETTER_HEIGHT) };
+  };
+  const { columns, cellWidth, cellHeight, side } = dials.map((_, index) => cellsOf(index + 1)).reduce((a, b) => (b.side > a.side ? b : a));
+  const scale = side / 2 / (DIAL_EXTENT + 4);
   return dials.flatMap((dial, index): SceneNode[] => {
     const x = cellWidth * ((index % columns) + 0.5);
-    const y = top + cellHeight * Math.floor(index / columns);
-    const letter = String.fromCharCode(65 + index);
+    const y = top + cellHeight * Math.floor(index / columns) + (cellHeight - LETTER_HEIGHT) / 2;
+    const letter = dialLetter(index);
     return [
-      dialGroup(dial, x, y + (cellHeight - 60) / 2, scale, `dial-${letter}`),
+      dialGroup(dial, x, y, scale, `dial-${letter}`),
       {
         type: 'text',
         id: `letter-${letter}`,
         x,
-        y: y + cellHeight - 34,
+        y: y + DIAL_EXTENT * scale + 26,
         text: letter,
         size: 44,
         bold: true,

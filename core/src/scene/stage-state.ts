@@ -17,6 +17,8 @@ export interface StageState {
   readonly dial: DialState | null;
   /** Dials beside the first one, up to seven, each with its own layers: for comparing, matching, "which one …". */
   readonly dials?: readonly DialState[];
+  /** How many of them stand before the first one; none when absent. */
+  readonly dialPlace?: number;
   /** Lines and strips under the dial, up to two. */
   readonly bands?: readonly Band[];
   readonly display: DisplayState | null;
@@ -28,4 +30,9 @@ export interface StageState {
   readonly stem: string | null;
   /** Think time left, if some is running. */
   readonly countdown: { readonly totalMs: number; readonly leftMs: number } | null;
+}
+
+/** All dials of a stage in the order they stand. */
+export function dialsInOrder({ dial, dials = [], dialPlace = 0 }: StageState): readonly DialState[] {
+  return dial ? [...dials.slice(0, dialPlace), dial, ...dials.slice(dialPlace)] : [];
 }

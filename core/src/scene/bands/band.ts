@@ -1,3 +1,6 @@
+import type { SecondOfDay } from '../../time/second-of-day.js';
+import type { SceneNode } from '../scene-node.js';
+
 /** Minutes of one hour along a line, from one o'clock to the next, with jumps counted on it. */
 export interface HourLine {
   readonly type: 'hour-line';
@@ -33,4 +36,14 @@ export interface BandPlace {
   readonly y: number;
   readonly width: number;
   readonly height: number;
+}
+
+/** What a kind of band can do. */
+export interface BandKind<Kind extends Band> {
+  /** What is drawn at a place; ids begin with `id`. */
+  nodes(band: Kind, place: BandPlace, id: string): SceneNode[];
+  /** The band as it stands at another time. */
+  at(band: Kind, at: SecondOfDay): Kind;
+  /** In words, for those who hear it. */
+  describe(band: Kind): string;
 }

@@ -1,9 +1,18 @@
 import { sectorPath, type SceneNode } from '../scene-node.js';
-import type { BandPlace, Fraction } from './band.js';
+import { minuteOfHour, type SecondOfDay } from '../../time/second-of-day.js';
+import type { BandKind, BandPlace, Fraction } from './band.js';
 import { stroke } from './strokes.js';
 
+/** As much as the minute hand has filled of its hour. */
+const at = (band: Fraction, at: SecondOfDay): Fraction => ({ ...band, filled: (minuteOfHour(at) / 60) * band.parts });
+const describe = (shape: string) => (band: Fraction) =>
+  `A ${shape} in ${band.parts} parts, ${Math.round(band.filled * 100) / 100} of them filled.`;
+
+export const fractionStrip: BandKind<Fraction> = { nodes: stripNodes, at, describe: describe('strip') };
+export const fractionCircle: BandKind<Fraction> = { nodes: circleNodes, at, describe: describe('circle') };
+
 /** A strip cut into equal parts, filled from the left. */
-export function fractionStrip({ parts, filled }: Fraction, place: BandPlace, id: string): SceneNode[] {
+function stripNodes({ parts, filled }: Fraction, place: BandPlace, id: string): SceneNode[] {
   const [top, height] = [place.y + place.height * 0.3, place.height * 0.4];
   const box = (width: number) =>
     `M${place.x} ${top} L${place.x + width} ${top} L${place.x + width} ${top + height} L${place.x} ${top + height} Z`;
@@ -24,7 +33,7 @@ export function fractionStrip({ parts, filled }: Fraction, place: BandPlace, id:
 }
 
 /** A circle cut into equal parts, filled clockwise from the top, as the minute hand fills an hour. */
-export function fractionCircle({ parts, filled }: Fraction, place: BandPlace, id: string): SceneNode[] {
+function circleNodes({ parts, filled }: Fraction, place: BandPlace, id: string): SceneNode[] {
   const r = place.height * 0.44;
   const nodes: SceneNode[] = [{ type: 'circle', id: `${id}-whole`, cx: 0, cy: 0, r, fill: 'face', stroke: 'ink', strokeWidth: 4 }];
   if (filled > 0)

@@ -1,16 +1,28 @@
-import { nextHour12 } from '../../time/second-of-day.js';
+import { hour12, minuteOfHour, nextHour12 } from '../../time/second-of-day.js';
 import type { SceneNode } from '../scene-node.js';
-import type { BandPlace, HourLine } from './band.js';
+import type { BandKind, BandPlace, HourLine } from './band.js';
 import { label, stroke } from './strokes.js';
 
 /** One hour as a line: ticks in ones, fives or quarters, an arrow at the minute, bows for jumps. */
-export function hourLine(band: HourLine, place: BandPlace, id: string): SceneNode[] {
+export const hourLine: BandKind<HourLine> = {
+  nodes,
+  at(band, at) {
+    const minute = minuteOfHour(at);
+    // Jumps lead from the hour to the last full step; single minutes are too many to jump.
+    const count = band.by === 1 ? 0 : Math.floor(minute / band.by);
+    const jumps = Array.from({ length: count }, (_, index) => ({ from: index * band.by, to: (index + 1) * band.by }));
+    return { ...band, hour: hour12(at), at: minute, jumps };
+  },
+  describe: ({ hour, at }) => `A line from ${hour} o’clock to ${nextHour12(hour)} o’clock${at === null ? '' : `, at ${at} minutes`}.`,
+};
+
+function nodes(band: HourLine, place: BandPlace, id: string): SceneNode[] {
   const y = place.y + place.height * 0.62;
   const xAt = (minute: number) => place.x + (place.width * minute) / 60;
-  const nodes: SceneNode[] = [stroke(`${id}-line`, `M${place.x} ${y} L${place.x + place.width} ${y}`, 'ink', 6)];
+  const drawn: SceneNode[] = [stroke(`${id}-line`, `M${place.x} ${y} L${place.x + place.width} ${y}`, 'ink', 6)];
   for (let minute = 0; minute <= 60; minute += band.by) {
     const long = minute % 15 === 0 ? 26 : minute % 5 === 0 ? 18 : 10;
-    nodes.push(
+    drawn.push(
       stroke(
         `${id}-tick-${minute}`,
         `M${xAt(minute).toFixed(1)} ${y - long} L${xAt(minute).toFixed(1)} ${y + long}`,
@@ -19,16 +31,16 @@ export function hourLine(band: HourLine, place: BandPlace, id: string): SceneNod
       ),
     );
     const named = minute > 0 && minute < 60 && (band.by !== 1 || minute % 5 === 0);
-    if (named) nodes.push(label(`${id}-minute-${minute}`, xAt(minute), y + 50, String(minute), 28, 'minute'));
+    if (named) drawn.push(label(`${id}-minute-${minute}`, xAt(minute), y + 50, String(minute), 28, 'minute'));
   }
-  nodes.push(label(`${id}-from`, place.x, y + 54, `${band.hour}:00`, 36, 'hour', true));
-  nodes.push(label(`${id}-to`, place.x + place.width, y + 54, `${nextHour12(band.hour)}:00`, 36, 'hour', true));
+  drawn.push(label(`${id}-from`, place.x, y + 54, `${band.hour}:00`, 36, 'hour', true));
+  drawn.push(label(`${id}-to`, place.x + place.width, y + 54, `${nextHour12(band.hour)}:00`, 36, 'hour', true));
   band.jumps.forEach(({ from, to }, index) =>
-    nodes.push(...jump(xAt(from), xAt(to), y, `${Math.abs(to - from)} min`, `${id}-jump-${index}`)),
+    drawn.push(...jump(xAt(from), xAt(to), y, `${Math.abs(to - from)} min`, `${id}-jump-${index}`)),
   );
   if (band.at !== null) {
     const x = xAt(band.at);
-    nodes.push({
+    drawn.push({
       type: 'path',
       id: `${id}-at`,
       d: `M${x - 16} ${y - 62} L${x + 16} ${y - 62} L${x} ${y - 30} Z`,
@@ -37,7 +49,7 @@ export function hourLine(band: HourLine, place: BandPlace, id: string): SceneNod
       strokeWidth: 2,
     });
   }
-  return nodes;
+  return drawn;
 }
 
 /** A bow from one place to another, with an arrow's tip where it lands. */

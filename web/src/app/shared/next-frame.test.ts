@@ -30,3 +30,18 @@ test('what is called off never happens', () => {
   frames.forEach((frame) => frame());
   expect(never).not.toHaveBeenCalled();
 });
+
+test('a frame of another window serves as well, and is not waited for any more once one has come', () => {
+  const seen = jest.fn();
+  const callOff = jest.fn();
+  let there!: () => void;
+  nextFrame(seen, (work) => {
+    there = work;
+    return callOff;
+  });
+  there();
+  jest.advanceTimersByTime(5000);
+  frames.forEach((frame) => frame());
+  expect(seen).toHaveBeenCalledTimes(1);
+  expect(callOff).toHaveBeenCalledTimes(1);
+});

@@ -1,14 +1,19 @@
 /** A hidden window gets no frames; its timers still come about once a second. */
 const HIDDEN_STEP_MS = 1000;
 
+/** Calls the work when something happens elsewhere; returns how to call it off. */
+export type Elsewhere = (work: () => void) => () => void;
+
 /**
- * Calls back at the next frame, or after a second where no frame comes because the window is minimised or covered: what
- * another window shows goes on all the same, in steps. Returns how to call it off.
+ * Calls back at the next frame. Where none comes because the window is minimised or covered, at the next frame of
+ * another window that shows the same, and after a second at the latest: what is shown goes on all the same. Returns how
+ * to call it off.
  */
-export function nextFrame(work: () => void): () => void {
+export function nextFrame(work: () => void, elsewhere: Elsewhere = () => () => undefined): () => void {
   const callOff = () => {
     cancelAnimationFrame(frame);
     clearTimeout(timer);
+    notThere();
   };
   const once = () => {
     callOff();
@@ -16,5 +21,6 @@ export function nextFrame(work: () => void): () => void {
   };
   const frame = requestAnimationFrame(once);
   const timer = window.setTimeout(once, HIDDEN_STEP_MS);
+  const notThere = elsewhere(once);
   return callOff;
 }

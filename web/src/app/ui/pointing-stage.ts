@@ -52,6 +52,8 @@ export class PointingStage {
   readonly turnCancelled = output();
   /** Something was pointed at; an ink mark's id is new. */
   readonly marked = output<DialMark>();
+  /** Another one of several dials was pressed; its place among all. */
+  readonly dialPressed = output<number>();
   /** A numeral was pressed that is to be left out, or put back. */
   readonly gapped = output<number>();
 
@@ -72,10 +74,12 @@ export class PointingStage {
   protected take(event: PointerEvent): void {
     if (!event.isPrimary || event.button !== 0) return;
     const play = this.play();
-    if (!this.findDial(play.stateAt(Math.max(0, Date.now() - play.beganAtMs)))) return;
-    const point = this.pointOf(event);
-    if (Math.hypot(point.x, point.y) > REACH) return;
+    const stage = play.stateAt(Math.max(0, Date.now() - play.beganAtMs));
+    const pressed = this.findDial(stage, event);
+    if (pressed === null) return;
     event.preventDefault();
+    if (pressed !== (stage.dialPlace ?? 0)) return this.dialPressed.emit(pressed);
+    const point = this.pointOf(event);
     this.host.setPointerCapture(event.pointerId);
     if (this.tool() !== 'turn') return this.gesture.set({ type: 'draw', points: [point] });
     const before = this.turning()();
@@ -127,14 +131,18 @@ export class PointingStage {
     }
   }
 
-  /** Finds the place of the dial on the screen; false where the stage has none. */
-  private findDial(stage: StageState): boolean {
-    const group = stageScene(stage).nodes.find((node): node is GroupNode => node.type === 'group' && node.role === 'dial');
+  /** The dial under the pointer, by its place among all, whose units points are in from now on; null beside them. */
+  private findDial(stage: StageState, event: PointerEvent): number | null {
     const toScreen = this.host.querySelector('svg')?.getScreenCTM();
-    if (!group || !toScreen) return false;
+    if (!toScreen) return null;
     const { a, b, c, d, e, f } = toScreen;
-    this.toDial = new DOMMatrix([a, b, c, d, e, f]).translate(group.x, group.y).scale(group.scale).inverse();
-    return true;
+    const dials = stageScene(stage).nodes.filter((node): node is GroupNode => node.type === 'group' && node.role === 'dial');
+    const place = dials.findIndex(({ x, y, scale }) => {
+      this.toDial = new DOMMatrix([a, b, c, d, e, f]).translate(x, y).scale(scale).inverse();
+      const point = this.pointOf(event);
+      return Math.hypot(point.x, point.y) <= REACH;
+    });
+    return place < 0 ? null : place;
   }
 
   private pointOf(event: PointerEvent): DialPoint {

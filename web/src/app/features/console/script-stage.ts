@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
   bestWording,
@@ -15,8 +16,9 @@ import {
   type LessonSettings,
 } from '@zeitpunkt/core';
 import { Steering } from '../../shared/steering';
+import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
-import { POINTER_TOOLS, toggled, type PointerTool } from '../../ui/pointer-tools';
+import { toggled, type PointerTool } from '../../ui/pointer-tools';
 import { PointingStage } from '../../ui/pointing-stage';
 import type { StagePlay } from '../../ui/stage-view';
 
@@ -26,7 +28,7 @@ const NUDGES: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1,
 /** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
 @Component({
   selector: 'zp-script-stage',
-  imports: [MatTooltip, PointingStage],
+  imports: [Choice, MatButton, MatTooltip, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-stage.html',
   styleUrl: './script-stage.scss',
@@ -35,11 +37,13 @@ export class ScriptStage {
   readonly play = input.required<StagePlay>();
   readonly settings = input.required<LessonSettings>();
   protected readonly steering = inject(Steering);
-  protected readonly tools = (['turn', 'ring', 'ray', 'arc', 'ink'] as const).map((id) => ({
-    id,
-    name: POINTER_TOOLS[id],
-    short: POINTER_TOOLS[id].split(' ')[0], // all of them in one row beside the time
-  }));
+  protected readonly tools: readonly { readonly value: PointerTool; readonly text: string }[] = [
+    { value: 'turn', text: 'turn' },
+    { value: 'ring', text: 'ring' },
+    { value: 'ray', text: 'ray' },
+    { value: 'arc', text: 'arc' },
+    { value: 'ink', text: 'ink' },
+  ];
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly entryProblem = signal<string | null>(null);
   /** What the hands show beside the script, in digits and words. */

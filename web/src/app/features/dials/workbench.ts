@@ -16,6 +16,7 @@ import {
   beatKindOf,
   bestWording,
   dayEventsText,
+  dialLetter,
   dialNotes,
   displayText,
   freeHands,
@@ -23,6 +24,7 @@ import {
   letGoIntoGear,
   MOST_BESIDE,
   nextOnDial,
+  placeOf,
   poseBetween,
   poseOfBuild,
   readDayEvents,
@@ -31,6 +33,8 @@ import {
   setAside,
   setTime,
   switchBand,
+  takeAway,
+  takeUp,
   timeOfBuild,
   turnHand,
   WORD_PACKS,
@@ -92,6 +96,11 @@ export class Workbench {
   protected readonly entryProblem = signal<string | null>(null);
   protected readonly eventsProblem = signal<string | null>(null);
   protected readonly eventsText = computed(() => dayEventsText(this.store.build().events));
+  /** Several dials by their letters. */
+  protected readonly dialOptions = computed(() =>
+    Array.from({ length: this.store.build().beside.length + 1 }, (_, value) => ({ value, text: dialLetter(value) })),
+  );
+  protected readonly place = computed(() => placeOf(this.store.build()));
   protected readonly turnSeconds = signal(30);
   protected readonly sweepCount = signal<SweepCount>('fives');
   protected readonly pngWidth = signal(1600);
@@ -123,15 +132,15 @@ export class Workbench {
   private readonly pointing = viewChild.required(PointingStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
   private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
+  private readonly sender = showSender();
   /** Calls the next step of an animation off. */
   private callOff: () => void = () => undefined;
 
   constructor() {
-    const sender = showSender();
-    effect(() => sender.show(this.stage()));
+    effect(() => this.sender.show(this.stage()));
     inject(DestroyRef).onDestroy(() => {
       this.callOff();
-      sender.close();
+      this.sender.close();
     });
   }
 
@@ -154,6 +163,8 @@ export class Workbench {
   protected readonly gap = (numeral: number) =>
     this.store.change((build) => ({ ...build, layers: { ...build.layers, numeralGaps: toggledGap(build.layers.numeralGaps, numeral) } }));
   protected readonly aside = () => this.store.change(setAside);
+  protected readonly away = () => this.store.change(takeAway);
+  protected readonly takeUp = (place: number) => this.store.change(takeUp(place));
   protected readonly free = () => this.store.change(freeHands);
   protected readonly geared = () => this.letGo();
   protected readonly wipe = () => this.store.change((build) => (build.marks.length ? { ...build, marks: [] } : build));
@@ -282,7 +293,7 @@ export class Workbench {
         return arrived();
       }
       this.playing.set(at(calm ? Math.floor(elapsedMs / REDUCED_STEP_MS) * REDUCED_STEP_MS : elapsedMs));
-      this.callOff = nextFrame(draw);
+      this.callOff = nextFrame(draw, this.sender.frame);
     };
     draw();
   }

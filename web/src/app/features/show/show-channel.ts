@@ -1,4 +1,5 @@
 import type { StageState } from '@zeitpunkt/core';
+import type { Elsewhere } from '../../shared/next-frame';
 import isShownStage from '../../../generated/shown-stage';
 
 /** Between the place where dials are built and the window that shows them, in one browser: at once, with no server between. */
@@ -11,8 +12,14 @@ const KEEP_AFTER_MS = 200;
 /** A window that has just opened asks for what is shown now. */
 const ASK = 'what is shown?';
 
+/** A building window that is minimised gets no frames of its own: it asks for one of the window that shows, and is told. */
+const FRAME_WANTED = 'a frame, please';
+const FRAME = 'a frame';
+
 export interface ShowSender {
   show(stage: StageState): void;
+  /** Waits for a frame of a window that shows, while this one is hidden. */
+  readonly frame: Elsewhere;
   close(): void;
 }
 
@@ -20,8 +27,10 @@ export function showSender(): ShowSender {
   const channel = new BroadcastChannel(NAME);
   let last: StageState | null = null;
   let keep = 0;
+  let waiting: (() => void) | null = null;
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
     if (data === ASK && last) channel.postMessage(last);
+    if (data === FRAME) waiting?.();
   };
   return {
     show(stage) {
@@ -29,6 +38,13 @@ export function showSender(): ShowSender {
       channel.postMessage(stage);
       clearTimeout(keep);
       keep = window.setTimeout(() => localStorage.setItem(KEPT, JSON.stringify(stage)), KEEP_AFTER_MS);
+    },
+    frame(work) {
+      if (document.hidden) {
+        waiting = work;
+        channel.postMessage(FRAME_WANTED);
+      }
+      return () => (waiting = null);
     },
     close: () => channel.close(),
   };
@@ -42,7 +58,10 @@ export function listenToShow(heard: (stage: StageState) => void): () => void {
   };
   const kept = localStorage.getItem(KEPT);
   if (kept) hear(JSON.parse(kept));
-  channel.onmessage = ({ data }: MessageEvent<unknown>) => hear(data);
+  channel.onmessage = ({ data }: MessageEvent<unknown>) => {
+    if (data === FRAME_WANTED) requestAnimationFrame(() => channel.postMessage(FRAME));
+    else hear(data);
+  };
   channel.postMessage(ASK);
   return () => channel.close();
 }
