@@ -1,6 +1,6 @@
 import type { DialMark, DialState } from './dial-state.js';
 import { dialFace, DIAL_EXTENT, FACE_RADIUS, NUMERAL_RADIUS, RING_RADIUS, ringNumber } from './dial-face.js';
-import { dialHands } from './dial-hands.js';
+import { dialHands, HAND_REACH } from './dial-hands.js';
 import type { GroupNode, Scene, SceneNode } from './scene-node.js';
 import { arcPath, coordinate, pointAt, sectorPath } from './scene-node.js';
 
@@ -20,7 +20,7 @@ export function dialGroup(dial: DialState, x: number, y: number, scale: number, 
       ...trail(dial),
       ...dial.marks.flatMap(markBehind),
       ...dialHands(dial),
-      ...dial.marks.flatMap(markOnRim),
+      ...dial.marks.flatMap((mark, index) => markOnRim(mark, index, dial)),
     ],
   };
 }
@@ -66,21 +66,31 @@ function markBehind(mark: DialMark): SceneNode[] {
   }
 }
 
-function markOnRim(mark: DialMark, index: number): SceneNode[] {
-  if (mark.type === 'arc') return arc(mark, index);
+function markOnRim(mark: DialMark, index: number, dial: DialState): SceneNode[] {
+  if (mark.type === 'arc') return arc(mark, index, dial);
   if (mark.type === 'ink') return [{ type: 'path', id: `ink-${mark.id}`, d: mark.d, fill: 'accent' }];
   return mark.type === 'count' ? count(mark) : [];
 }
 
 const COUNT_WORDS = { 1: ['one', 'ones'], 5: ['five', 'fives'], 15: ['quarter', 'quarters'] } as const;
 
-/** An arc from one place of the rim to another with its count in the middle, on a plate outside the rim. */
-function arc({ fromMinute, toMinute, by }: Extract<DialMark, { type: 'arc' }>, index: number): SceneNode[] {
+/** Half the height of the plate that a count is written on. */
+const PLATE = 7;
+/** Where along its arc a count may stand, best first. */
+const COUNT_PLACES = [1 / 2, 1 / 3, 2 / 3, 1 / 5, 4 / 5];
+
+/** An arc from one place of the rim to another; its count stands on a plate within the numerals, beside the hands where it can. */
+function arc({ fromMinute, toMinute, by }: Extract<DialMark, { type: 'arc' }>, index: number, dial: DialState): SceneNode[] {
   const span = (((toMinute - fromMinute) % 60) + 60) % 60 || 60;
   const many = Math.floor(span / by);
-  const [x, y] = pointAt((fromMinute + span / 2) * 6, FACE_RADIUS - 34);
   const text = `${many} ${COUNT_WORDS[by][many === 1 ? 0 : 1]}`;
-  const width = text.length * 3 + 5;
+  const width = text.length * 2.75 + 3;
+  const places = COUNT_PLACES.map((part) => {
+    const deg = (fromMinute + span * part) * 6;
+    const [outX, outY] = pointAt(deg, 1);
+    return pointAt(deg, NUMERAL_RADIUS - 10 - Math.abs(outX) * width - Math.abs(outY) * PLATE);
+  });
+  const [x, y] = places.find((place) => !handsCross(dial, place, width)) ?? places[0]!;
   return [
     {
       type: 'path',
@@ -96,10 +106,26 @@ function arc({ fromMinute, toMinute, by }: Extract<DialMark, { type: 'arc' }>, i
       d: `M${coordinate(x - width)} ${coordinate(y)} L${coordinate(x + width)} ${coordinate(y)}`,
       fill: 'none',
       stroke: 'face',
-      strokeWidth: 14,
+      strokeWidth: 2 * PLATE,
     },
-    { type: 'text', id: `arc-text-${index}`, x, y, text, size: 11, bold: true, anchor: 'middle', fill: 'ink' },
+    { type: 'text', id: `arc-text-${index}`, x, y, text, size: 10, bold: true, anchor: 'middle', fill: 'ink' },
   ];
+}
+
+/** Whether a shown hand runs through a plate. */
+function handsCross({ pose, layers }: DialState, [x, y]: readonly [number, number], width: number): boolean {
+  const hands = [
+    layers.hourHand && ([pose.hourDeg, HAND_REACH.hour] as const),
+    layers.minuteHand && ([pose.minuteDeg, HAND_REACH.minute] as const),
+  ];
+  return hands.some((hand) => {
+    if (!hand) return false;
+    for (let r = 0; r <= hand[1]; r += 4) {
+      const [handX, handY] = pointAt(hand[0], r);
+      if (Math.abs(handX - x) < width + 4 && Math.abs(handY - y) < PLATE + 4) return true;
+    }
+    return false;
+  });
 }
 
 /** A count round the dial: an arc on the rim and the numbers counted so far. */

@@ -3,7 +3,7 @@ import { secondOfDay } from '../time/second-of-day.js';
 import { dialScene } from './dial-scene.js';
 import { describeStage } from './describe-stage.js';
 import { PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialState } from './dial-state.js';
-import type { GroupNode, Scene, SceneNode } from './scene-node.js';
+import { pointAt, type GroupNode, type Scene, type SceneNode, type TextNode } from './scene-node.js';
 import { stageScene, type StageLayout } from './stage-scene.js';
 import type { StageState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
@@ -153,4 +153,21 @@ test('several dials stand in as many rows as make them largest, upright and wide
   };
   expect([2, 4, 5, 8].map((count) => rows(count, 'wide'))).toEqual([1, 1, 2, 2]);
   expect([2, 4, 6, 8].map((count) => rows(count, 'tall'))).toEqual([2, 2, 3, 4]);
+});
+
+test('the count on an arc covers no numeral, wherever the arc lies, and gives way to the hands', () => {
+  const plateOf = (fromMinute: number, toMinute: number, by: 1 | 5 | 15, at: DialState) => {
+    const scene = dialScene({ ...at, marks: [{ type: 'arc', fromMinute, toMinute, by }] });
+    const text = find(scene, 'arc-text-0') as TextNode;
+    const width = text.text.length * 2.75 + 3;
+    return { clear: (x: number, y: number) => Math.abs(x - text.x) > width || Math.abs(y - text.y) > 7, scene };
+  };
+  for (let from = 0; from < 60; from += 5)
+    for (let to = 0; to < 60; to += 5) {
+      const { clear, scene } = plateOf(from, to, 5, dial(12, 0));
+      for (const node of groupOf(scene).nodes)
+        if (/^numeral-/.test(node.id)) expect(clear((node as TextNode).x, (node as TextNode).y)).toBe(true);
+    }
+  const [x, y] = pointAt(250, 40); // in the midst of the hour hand at 8:20
+  expect(plateOf(30, 0, 15, dial(8, 20)).clear(x, y)).toBe(true);
 });
