@@ -36,7 +36,7 @@ const REDUCED_STEP_MS = 1000;
   selector: 'zp-stage',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<svg #svg class="scene" role="img" [attr.aria-label]="label()"></svg>',
-  styles: ':host { display: block; }',
+  styles: ':host { display: block; contain: layout paint style; }',
 })
 export class StageView {
   readonly play = input.required<StagePlay>();

@@ -12,6 +12,9 @@ const KEEP_AFTER_MS = 200;
 /** A window that has just opened asks for what is shown now. */
 const ASK = 'what is shown?';
 
+/** A building window that has just opened asks whether anybody shows; a window that shows answers by asking for the stage. */
+const CALL = 'does anybody show?';
+
 /** A building window that is minimised gets no frames of its own: it asks for one of the window that shows, and is told. */
 const FRAME_WANTED = 'a frame, please';
 const FRAME = 'a frame';
@@ -28,14 +31,19 @@ export function showSender(): ShowSender {
   let last: StageState | null = null;
   let keep = 0;
   let waiting: (() => void) | null = null;
+  let shown = false;
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
-    if (data === ASK && last) channel.postMessage(last);
+    if (data === ASK) {
+      shown = true;
+      if (last) channel.postMessage(last);
+    }
     if (data === FRAME) waiting?.();
   };
+  channel.postMessage(CALL);
   return {
     show(stage) {
       last = stage;
-      channel.postMessage(stage);
+      if (shown) channel.postMessage(stage); // copying a stage costs a part of every frame
       clearTimeout(keep);
       keep = window.setTimeout(() => localStorage.setItem(KEPT, JSON.stringify(stage)), KEEP_AFTER_MS);
     },
@@ -59,7 +67,8 @@ export function listenToShow(heard: (stage: StageState) => void): () => void {
   const kept = localStorage.getItem(KEPT);
   if (kept) hear(JSON.parse(kept));
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
-    if (data === FRAME_WANTED) requestAnimationFrame(() => channel.postMessage(FRAME));
+    if (data === CALL) channel.postMessage(ASK);
+    else if (data === FRAME_WANTED) requestAnimationFrame(() => channel.postMessage(FRAME));
     else hear(data);
   };
   channel.postMessage(ASK);
