@@ -26,8 +26,9 @@ export default {
       rootDir: 'web',
       testMatch: ['<rootDir>/src/**/*.test.ts'],
       testEnvironment: 'jsdom',
-      setupFiles: ['@angular/compiler'], // libraries come half compiled; the application build finishes them, here they are finished as they load
-      transform: swc,
+      setupFilesAfterEnv: ['<rootDir>/src/app/testing/setup.ts'],
+      // Components need the Angular transformer; all the rest goes through the fast one.
+      transform: { '/web/src/.+\\.(ts|html)$': ['jest-preset-angular', { tsconfig: '<rootDir>/tsconfig.spec.json' }], ...swc },
       transformIgnorePatterns: ['/node_modules/(?!.*(@ngrx|@angular|uuid|idb)/)'],
       moduleNameMapper: ours,
     },

@@ -1,36 +1,8 @@
+import { FakeSocket } from '../testing/fake-socket';
 import { openLine } from './line';
 
-/** A socket that the test holds in its hand. */
-class FakeSocket {
-  static readonly OPEN = 1;
-  static readonly CLOSED = 3;
-  static all: FakeSocket[] = [];
-  readyState = 0;
-  sent: string[] = [];
-  onopen: () => void = () => undefined;
-  onclose: () => void = () => undefined;
-  onmessage: (event: { data: string }) => void = () => undefined;
-  constructor(readonly url: URL) {
-    FakeSocket.all.push(this);
-  }
-  send(text: string): void {
-    this.sent.push(text);
-  }
-  close(): void {
-    this.drop();
-  }
-  accept(): void {
-    this.readyState = FakeSocket.OPEN;
-    this.onopen();
-  }
-  drop(): void {
-    this.readyState = FakeSocket.CLOSED;
-    this.onclose();
-  }
-}
-
 const isWord = (data: unknown): data is { word: string } => typeof data === 'object' && data !== null && 'word' in data;
-const latest = () => FakeSocket.all.at(-1)!;
+const latest = () => FakeSocket.latest;
 
 function open() {
   const heard: string[] = [];
@@ -41,16 +13,15 @@ function open() {
 
 beforeEach(() => {
   jest.useFakeTimers();
-  FakeSocket.all = [];
-  Object.assign(globalThis, { WebSocket: FakeSocket });
+  FakeSocket.install();
 });
 afterEach(() => jest.useRealTimers());
 
 test('a message that fits is heard; one that does not asks for the whole state instead', () => {
   const { heard } = open();
   latest().accept();
-  latest().onmessage({ data: '{"word":"lamp"}' });
-  latest().onmessage({ data: '{"key":"7:30"}' });
+  latest().hear({ word: 'lamp' });
+  latest().hear({ key: '7:30' });
   expect(heard).toEqual(['lamp']);
   expect(latest().sent).toEqual(['{"type":"sync"}']);
 });

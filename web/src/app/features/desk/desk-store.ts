@@ -17,6 +17,8 @@ interface DeskState {
   readonly lineOpen: boolean;
   /** Responses that the server does not have yet. */
   readonly waiting: readonly Waiting[];
+  /** Whether this device keeps what waits, should the page be closed. */
+  readonly deviceKeeps: boolean;
   readonly problem: string | null;
 }
 
@@ -24,7 +26,7 @@ const RETRY_MS = 1500;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
-  withState<DeskState>({ phase: 'asking', view: null, viewAtMs: 0, lineOpen: false, waiting: [], problem: null }),
+  withState<DeskState>({ phase: 'asking', view: null, viewAtMs: 0, lineOpen: false, waiting: [], deviceKeeps: true, problem: null }),
   withComputed(({ view, waiting }) => ({
     /** The pupil's latest response to the current question, whether it has arrived or not. */
     given: computed<Response | null>(() => {
@@ -135,8 +137,8 @@ export const DeskStore = signalStore(
           responseTimeMs: Math.round(responseTimeMs),
         };
         const waiting: Waiting = { participantId: view.participantId, post };
-        await outbox.put(waiting);
-        patchState(store, (state) => ({ waiting: [...state.waiting, waiting], problem: null }));
+        const deviceKeeps = await outbox.put(waiting);
+        patchState(store, (state) => ({ waiting: [...state.waiting, waiting], deviceKeeps, problem: null }));
         await send();
       },
 

@@ -1,9 +1,12 @@
 import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
 import type { ClassSummary, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 
 interface LessonsState {
   readonly loading: boolean;
+  /** A room is being opened; a second press opens no second one. */
+  readonly opening: boolean;
   readonly problem: string | null;
   readonly classes: readonly ClassSummary[];
   readonly lessons: readonly LessonSummary[];
@@ -12,7 +15,7 @@ interface LessonsState {
 
 /** What the lessons place shows: classes, lessons, and the runs of lessons. */
 export const LessonsStore = signalStore(
-  withState<LessonsState>({ loading: true, problem: null, classes: [], lessons: [], sessions: [] }),
+  withState<LessonsState>({ loading: true, opening: false, problem: null, classes: [], lessons: [], sessions: [] }),
   withMethods((store) => ({
     async load(): Promise<void> {
       patchState(store, { loading: true, problem: null });
@@ -30,13 +33,16 @@ export const LessonsStore = signalStore(
 
     /** Opens a room for a lesson; returns its id, or null with the reason in `problem`. */
     async start(lessonId: string, classId: string): Promise<string | null> {
-      const id = crypto.randomUUID();
+      const id = uuid(); // not crypto.randomUUID: a school's server on its own network often has no https
+      patchState(store, { opening: true, problem: null });
       try {
         await ask('POST', '/api/sessions', { id, lessonId, classId });
         return id;
       } catch (error) {
         patchState(store, { problem: sentenceOf(error) });
         return null;
+      } finally {
+        patchState(store, { opening: false });
       }
     },
   })),
