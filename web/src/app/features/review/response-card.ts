@@ -24,11 +24,7 @@ import type { ReviewCell } from './review-table';
           <figcaption>right</figcaption>
         </figure>
       </div>
-      <p class="facts">
-        Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{
-          cell().attempts.length > 1 ? ', changed ' + (cell().attempts.length - 1) + ' times' : ''
-        }}.
-      </p>
+      <p class="facts">Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{ changed() }}.</p>
       @for (idea of ideas(); track idea.name) {
         <h3>{{ idea.name }}</h3>
         <p>{{ idea.whatThePupilDoes }}</p>
@@ -78,5 +74,9 @@ export class ResponseCard {
   readonly closed = output();
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly key = computed(() => kindOf(this.cell().question.item).keyOf(this.cell().question.item));
+  protected readonly changed = computed(() => {
+    const times = this.cell().attempts.length - 1;
+    return times > 0 ? `, changed ${times === 1 ? 'once' : `${times} times`}` : '';
+  });
   protected readonly ideas = computed(() => (this.cell().last?.mark.misconceptions ?? []).map(misconceptionOf));
 }

@@ -1,0 +1,79 @@
+import { signal } from '@angular/core';
+import type { DeskView } from '@zeitpunkt/contract';
+import { stageOfBuild, NEW_BUILD, type Response } from '@zeitpunkt/core';
+import { questionView } from '../../testing/desk';
+import { render } from '../../testing/render';
+import { DeskQuestion } from './desk-question';
+import { DeskStore } from './desk-store';
+
+const half = { kind: 'read-dial', hour: '8', minute: '30' } as const;
+
+/** The question as it stands on a desk whose store says what has been given and how safe it is. */
+async function open(question = questionView(), safety: 'none' | 'waiting' | 'kept' = 'none') {
+  const store = {
+    given: signal<Response | null>(safety === 'none' ? null : half),
+    safety: signal(safety),
+    deviceKeeps: signal(true),
+    viewAtMs: signal(0),
+    answer: jest.fn(async () => undefined),
+  };
+  const screen = await render(DeskQuestion, { question }, [{ provide: DeskStore, useValue: store }]);
+  return { ...screen, store, status: () => screen.find.getByRole('status').textContent?.replace(/\s+/g, ' ').trim() };
+}
+
+test('an answer goes out with the time it took, and what follows says how safe it is', async () => {
+  const now = jest.spyOn(performance, 'now').mockReturnValue(1000);
+  const { press, store, status, settled } = await open();
+  now.mockReturnValue(5200);
+  for (const digit of ['8', '3', '0']) await press(digit);
+  await press('This is my answer');
+  expect(store.answer).toHaveBeenCalledWith(half, 4200);
+  store.given.set(half);
+  store.safety.set('waiting');
+  await settled();
+  expect(status()).toBe('Waiting for the line. Your answer is safe on this device.');
+  store.deviceKeeps.set(false);
+  await settled();
+  expect(status()).toBe('Waiting for the line. Leave this page open until it has gone out.');
+  store.safety.set('kept');
+  await settled();
+  expect(status()).toBe('Kept. Your teacher has your answer.');
+});
+
+test('a mind can be changed while the question is open, and not any more when it has closed', async () => {
+  const { press, find, setInputs } = await open(questionView(), 'kept');
+  await press('Change my answer');
+  expect(find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('8');
+  await setInputs({ question: questionView({ phase: 'closed' }) });
+  expect(find.queryByRole('textbox')).toBeNull();
+  expect(find.queryByRole('button', { name: 'Change my answer' })).toBeNull();
+});
+
+test('the next question of the same kind starts with nothing given', async () => {
+  const { setInputs, find, store } = await open(questionView(), 'kept');
+  store.given.set(null);
+  store.safety.set('none');
+  const { view } = questionView();
+  await setInputs({ question: questionView({ view: { ...view, itemId: 'q2', stem: 'And now?' } }) });
+  expect(find.getByRole('heading').textContent).toBe('And now?');
+  expect(find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('');
+});
+
+const reveal = (own: NonNullable<NonNullable<DeskView['question']>['reveal']>['own']) =>
+  questionView({
+    phase: 'revealed',
+    reveal: { key: { kind: 'read-dial', hour: '7', minute: '30' }, stage: JSON.parse(JSON.stringify(stageOfBuild(NEW_BUILD))), own },
+  });
+
+test('the reveal has one kind sentence, the pupil’s own answer and the dial; no verdict is named', async () => {
+  const { status, find, page } = await open(reveal({ verdict: 'partly', sayToPupil: 'Look at the short hand once more.' }), 'kept');
+  expect(status()).toBe('Look at the short hand once more.');
+  expect(find.getByText('8:30')).toBeTruthy();
+  expect(find.getByRole('img').getAttribute('aria-label')).toMatch(/^A clock dial/);
+  expect(page.textContent).not.toMatch(/wrong|partly|right/i);
+});
+
+test('who gave no answer is told so without blame', async () => {
+  const { status } = await open(reveal(null));
+  expect(status()).toBe('This one went by without your answer. Look at the clock now.');
+});

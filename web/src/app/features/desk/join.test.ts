@@ -1,0 +1,78 @@
+import { deskView } from '../../testing/desk';
+import { FakeServer, Refusal } from '../../testing/fake-server';
+import { heard, render } from '../../testing/render';
+import { Join } from './join';
+
+const ROOM = 'POST /api/desk/room';
+const JOIN = 'POST /api/desk/join';
+const room = (...names: string[]) => ({ className: 'Terns', pupils: names.map((name) => ({ id: `id-${name}`, name })) });
+
+let server: FakeServer;
+async function open() {
+  const screen = await render(Join);
+  const joined = heard((screen.component as Join).joined);
+  const settle = async () => {
+    await new Promise((resolve) => setTimeout(resolve));
+    await screen.settled();
+  };
+  const press = async (...names: string[]) => {
+    for (const name of names) await screen.press(name);
+    await settle();
+  };
+  return { ...screen, press, joined, alert: () => screen.find.queryByRole('alert')?.textContent?.trim(), settle };
+}
+beforeEach(() => (server = new FakeServer({ [ROOM]: room('Quill', 'Runa'), [JOIN]: () => deskView({ pupilName: 'Runa' }) })));
+
+test('four pictures and a name, and one is in', async () => {
+  const { press, joined, find } = await open();
+  await press('boat', 'lamp', 'boat');
+  expect(find.getByRole('status').getAttribute('aria-label')).toBe('Chosen: boat, lamp, boat');
+  expect(server.asked).toEqual([]);
+  await press('shell');
+  expect(server.sent(ROOM)).toEqual([{ roomKey: ['boat', 'lamp', 'boat', 'shell'] }]);
+  await press('Runa');
+  expect(joined).toMatchObject([{ pupilName: 'Runa' }]);
+});
+
+test('a picture can be rubbed out, and a wrong key keeps the pictures for another look', async () => {
+  server.on(ROOM, new Refusal('ROOM_KEY_UNKNOWN', 'No room has these four pictures in this order.'));
+  const { press, find, alert } = await open();
+  await press('boat', 'lamp');
+  await press('Rub out');
+  await press('star', 'drum', 'kite');
+  expect(alert()).toBe('No room has these four pictures in this order.');
+  expect(find.getByRole('status').getAttribute('aria-label')).toBe('Chosen: boat, star, drum, kite');
+  await press('Rub out');
+  expect(alert()).toBeUndefined();
+});
+
+test('typed names: a wrong one is named, too few are counted, and short beginnings will do', async () => {
+  const { press, type, find, alert } = await open();
+  const box = find.getByLabelText('Or type their names');
+  const go = async (text: string) => {
+    await type(box, text);
+    await press('Go in');
+  };
+  await go('boat castle');
+  expect(alert()).toContain('There is no picture “castle”.');
+  await go('boat lamp');
+  expect(alert()).toBe('A room key has 4 pictures; 2 came.');
+  await go('boat la pu ank'.replace('ank', 'anch'));
+  expect(server.sent(ROOM)).toEqual([{ roomKey: ['boat', 'lamp', 'puffin', 'anchor'] }]);
+});
+
+test('a name that was just taken goes from the list; a join whose answer was lost is the same join when tried again', async () => {
+  const { press, find, alert, joined } = await open();
+  await press('boat', 'lamp', 'boat', 'shell');
+  server.on(JOIN, new Refusal('NAME_TAKEN', 'Quill is in the room already.'));
+  server.on(ROOM, room('Runa'));
+  await press('Quill');
+  expect(alert()).toBe('Quill is in the room already.');
+  expect(find.queryByRole('button', { name: 'Quill' })).toBeNull();
+  server.on(JOIN, () => Promise.reject(new TypeError('fetch failed')));
+  await press('Runa');
+  server.on(JOIN, deskView());
+  await press('Runa');
+  const ids = server.sent(JOIN).map((body) => (body as { joinId: string }).joinId);
+  expect([ids[1] === ids[2], ids[0] === ids[1], joined.length]).toEqual([true, false, 1]);
+});

@@ -1,0 +1,85 @@
+import { provideRouter, Router } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
+import { provideState, provideStore } from '@ngrx/store';
+import { authFeature } from '../../state/auth';
+import { FakeServer, Refusal } from '../../testing/fake-server';
+import { render } from '../../testing/render';
+import { Lessons } from './lessons';
+
+const lesson = {
+  id: 'l1',
+  version: 1,
+  title: 'Half past at the harbour',
+  goal: 'Read half past.',
+  targetMinutes: 20,
+  plannedSec: 292,
+  beatCount: 15,
+  questionCount: 3,
+};
+const session = {
+  lessonId: 'l1',
+  title: lesson.title,
+  className: 'Terns',
+  createdAtMs: 0,
+  endedAtMs: null,
+  participantCount: 24,
+  responseCount: 70,
+};
+const START = 'POST /api/sessions';
+
+let server: FakeServer;
+async function open(sessions: object[] = [], lessons: object[] = [lesson]) {
+  server.on('GET /api/sessions', sessions);
+  server.on('GET /api/lessons', lessons);
+  const screen = await render(Lessons, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await new Promise((resolve) => setTimeout(resolve));
+  await screen.settled();
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  return { ...screen, navigate };
+}
+beforeEach(() => (server = new FakeServer({ 'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }], [START]: {} })));
+
+test('a lesson’s room opens with one press, however often it is pressed', async () => {
+  const { press, find, navigate } = await open();
+  let arrive = (): void => undefined;
+  server.on(START, () => new Promise<object>((resolve) => (arrive = () => resolve({}))));
+  await press(/Open the room/);
+  expect(find.getByRole<HTMLButtonElement>('button', { name: /Open the room/ }).disabled).toBe(true);
+  arrive();
+  await new Promise((resolve) => setTimeout(resolve));
+  const [start] = server.sent(START) as { id: string }[];
+  expect(start).toMatchObject({ lessonId: 'l1', classId: 'c1' });
+  expect(navigate).toHaveBeenCalledWith(['/console', start!.id]);
+});
+
+test('a refusal is said, and the lesson can be opened again', async () => {
+  const { press, find, navigate, settled } = await open();
+  server.on(START, new Refusal('NOT_FOUND', 'There is no such lesson or class among yours.'));
+  await press(/Open the room/);
+  await new Promise((resolve) => setTimeout(resolve));
+  await settled();
+  expect(find.getByRole('alert').textContent).toContain('There is no such lesson or class among yours.');
+  expect(navigate).not.toHaveBeenCalled();
+  expect(find.getByRole<HTMLButtonElement>('button', { name: /Open the room/ }).disabled).toBe(false);
+});
+
+test('running and taught lessons stand apart; with none there is a word about it', async () => {
+  const { find } = await open([
+    { ...session, id: 's1', phase: 'running' },
+    { ...session, id: 's2', phase: 'ended', endedAtMs: 1 },
+  ]);
+  expect(find.getByRole('link', { name: 'Go on teaching' }).getAttribute('href')).toBe('/console/s1');
+  expect(find.getByRole('link', { name: 'Review Half past at the harbour' }).getAttribute('href')).toBe('/review/s2');
+});
+
+test('lessons that cannot be fetched can be asked for again', async () => {
+  server.reachable = false;
+  const { find, press, settled } = await open();
+  expect(find.getByRole('alert').textContent).toContain('The server cannot be reached just now.');
+  server.reachable = true;
+  await press('Try again');
+  await new Promise((resolve) => setTimeout(resolve));
+  await settled();
+  expect(find.queryByRole('alert')).toBeNull();
+  expect(find.getByText('Nothing taught yet. When you end a lesson, its answers wait here.')).toBeTruthy();
+});

@@ -1,0 +1,112 @@
+import { TestBed } from '@angular/core/testing';
+import { provideState, provideStore, Store } from '@ngrx/store';
+import type { Aside, RoomCommand } from '@zeitpunkt/core';
+import { liveActions, liveFeature } from '../state/live';
+import { sessionDetail } from '../testing/session';
+import { Steering } from './steering';
+
+const at = (timeSec: number): Aside => ({ timeSec, marks: [] });
+let steering: Steering;
+let store: Store;
+let told: RoomCommand[];
+
+/** The server takes the oldest command on its way. */
+const arrive = () => {
+  const { room } = store.selectSignal(liveFeature.selectDetail)()!.live;
+  store.dispatch(liveActions.commandDone({ done: { seq: 0, nowMs: 0, room } }));
+  TestBed.tick();
+};
+const wait = (ms: number) => {
+  jest.advanceTimersByTime(ms);
+  TestBed.tick();
+};
+const show = (aside: Aside) => {
+  steering.showAside(aside);
+  TestBed.tick();
+};
+const press = (key: string, target: HTMLElement = document.body, change: KeyboardEventInit = {}) => {
+  const event = new KeyboardEvent('keydown', { key, cancelable: true, ...change });
+  Object.defineProperty(event, 'target', { value: target });
+  const taken = steering.key(event);
+  TestBed.tick();
+  return taken;
+};
+
+beforeEach(() => {
+  jest.useFakeTimers();
+  TestBed.configureTestingModule({ providers: [provideStore(), provideState(liveFeature)] });
+  store = TestBed.inject(Store);
+  steering = TestBed.inject(Steering);
+  told = [];
+  const dispatch = store.dispatch.bind(store) as (action: { type: string }) => void;
+  jest.spyOn(store, 'dispatch').mockImplementation(((action: { type: string; command?: RoomCommand }) => {
+    if (action.command) told.push(action.command);
+    dispatch(action);
+  }) as never);
+  store.dispatch(liveActions.loaded({ detail: sessionDetail(), atMs: 0 }));
+});
+afterEach(() => jest.useRealTimers());
+
+test('clicker keys and Space go on and back; Space on a button, in a field and a held key do not', () => {
+  expect(press('PageDown')).toBe(true);
+  expect(press(' ', document.body, { shiftKey: true })).toBe(true);
+  for (const tag of ['button', 'input', 'textarea', 'summary']) expect(press(' ', document.createElement(tag))).toBe(false);
+  expect(press('PageDown', document.body, { repeat: true })).toBe(false);
+  expect(told).toEqual([
+    { type: 'go', toStep: 2 },
+    { type: 'go', toStep: 1 },
+  ]);
+});
+
+test('the script is not left at its ends', () => {
+  for (let press = 0; press < 5; press++) steering.next();
+  for (let press = 0; press < 9; press++) steering.back();
+  expect(told.map((command) => command.type === 'go' && command.toStep)).toEqual([2, 3, 2, 1, 0]);
+});
+
+test('hands that are dragged go out one at a time, the latest only, and are seen here at once', () => {
+  show(at(60));
+  expect(told).toEqual([{ type: 'aside', aside: at(60) }]);
+  for (const second of [120, 180, 240]) show(at(second));
+  expect(steering.aside()).toEqual(at(240));
+  wait(1000); // the line is slow: the first one has not arrived
+  expect(told).toHaveLength(1);
+  arrive();
+  expect(told.slice(1)).toEqual([{ type: 'aside', aside: at(240) }]);
+  arrive();
+  expect(steering.ahead()).toBeUndefined();
+  expect(steering.aside()).toEqual(at(240));
+});
+
+test('on a fast line they still go out no more often than can be followed', () => {
+  show(at(60));
+  arrive();
+  show(at(120));
+  expect(told).toHaveLength(1);
+  wait(120);
+  expect(told).toHaveLength(2);
+});
+
+test('one key brings the script back at its step, and what was not sent yet is dropped', () => {
+  show(at(60));
+  show(at(120));
+  press(' ');
+  arrive();
+  arrive();
+  wait(1000);
+  expect(told).toEqual([
+    { type: 'aside', aside: at(60) },
+    { type: 'aside', aside: null },
+  ]);
+  expect([steering.aside(), steering.handsAside()]).toEqual([null, false]);
+  press(' ');
+  expect(told.at(-1)).toEqual({ type: 'go', toStep: 2 });
+});
+
+test('marks alone do not stop the script: the next step takes them away', () => {
+  show({ timeSec: null, marks: [{ type: 'numeral', numeral: 6 }] });
+  arrive();
+  press('PageDown');
+  expect(told.at(-1)).toEqual({ type: 'go', toStep: 2 });
+  expect(steering.aside()).toBeNull();
+});

@@ -1,0 +1,46 @@
+import type { Type } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
+import { fireEvent, within } from '@testing-library/dom';
+
+/** A component on a page of its own, used as a person uses it: by what is seen and heard. */
+export async function render(component: Type<unknown>, inputs: Record<string, unknown> = {}, providers: unknown[] = []) {
+  TestBed.configureTestingModule({ providers: providers as never[] });
+  const fixture = TestBed.createComponent(component);
+  const page = fixture.nativeElement as HTMLElement;
+  document.body.append(page); // a label, a focus and a role count only within the document
+  const setInputs = async (changed: Record<string, unknown>) => {
+    for (const [name, value] of Object.entries(changed)) fixture.componentRef.setInput(name, value);
+    await fixture.whenStable();
+  };
+  await setInputs(inputs);
+  const find = within(page);
+  const act = async (work: () => unknown) => {
+    work();
+    await fixture.whenStable();
+  };
+  return {
+    find,
+    page,
+    component: fixture.componentInstance,
+    setInputs,
+    settled: () => fixture.whenStable(),
+    press: (name: string | RegExp) => act(() => fireEvent.click(find.getByRole('button', { name }))),
+    key: (element: HTMLElement, key: string, change: KeyboardEventInit = {}) => act(() => fireEvent.keyDown(element, { key, ...change })),
+    type: (element: HTMLElement, value: string) => act(() => fireEvent.input(element, { target: { value } })),
+  };
+}
+
+/** What an output has said so far. */
+export function heard<T>(output: { subscribe(hear: (value: T) => void): unknown }): T[] {
+  const all: T[] = [];
+  output.subscribe((value) => all.push(value));
+  return all;
+}
+
+/** What can be read in an element, its pieces apart by one space. */
+export function textOf(element: Element): string {
+  const pieces = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
+  const read: string[] = [];
+  while (pieces.nextNode()) read.push(pieces.currentNode.textContent!);
+  return read.join(' ').replace(/\s+/g, ' ').trim();
+}
