@@ -20,6 +20,7 @@ import { teacherRoutes } from './features/live/teacher-routes.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
 import { installProblems } from './http/problems.js';
+import { checkReplies } from './http/replies.js';
 import { securityHeaders, webPages } from './http/web-pages.js';
 
 export interface AppOptions {
@@ -40,10 +41,11 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     logger: options.logger ?? false,
     bodyLimit: limits.teacherBodyBytes,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
-    ajv: { customOptions: { coerceTypes: false, removeAdditional: false, allErrors: false } },
+    ajv: { customOptions: { coerceTypes: false, removeAdditional: false, allErrors: false, code: { optimize: false } } },
   }).withTypeProvider<TypeBoxTypeProvider>();
 
   installProblems(app);
+  checkReplies(app);
   await securityHeaders(app);
   await app.register(fastifyCookie);
   await app.register(fastifyCompress, { threshold: 1024 });

@@ -1,9 +1,9 @@
-import { Ajv } from 'ajv';
 import { CoreError } from '@zeitpunkt/core';
 import { DialBuildSchema, DialOrder, DialSave, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
 import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
+import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { dialQueries } from './queries.js';
@@ -18,7 +18,6 @@ const Params = Type.Object({ id: Type.String() });
 const Nothing = { 204: Type.Null() };
 /** A deleted dial can be brought back this long. */
 const KEEP_DELETED_MS = 24 * 3600 * 1000;
-const fits = new Ajv().compile<NonNullable<SavedDial['build']>>(DialBuildSchema);
 
 /** Saved dials: keep, rename, order, delete and bring back. */
 export const dialsPlugin: FastifyPluginAsyncTypebox<DialsOptions> = async (app, { store, requireTeacher, nowMs }) => {
@@ -69,6 +68,7 @@ export const dialsPlugin: FastifyPluginAsyncTypebox<DialsOptions> = async (app, 
 /** A stored build, or in one sentence why this version cannot read it. It stays stored as it is. */
 function readBuild(name: string, stored: string): Pick<SavedDial, 'build' | 'problem'> {
   const build = JSON.parse(stored) as { formatVersion?: unknown };
+  const fits = fitsOf<NonNullable<SavedDial['build']>>(DialBuildSchema);
   if (fits(build)) return { build, problem: null };
   const newer = typeof build.formatVersion === 'number' && build.formatVersion > 1;
   const why = newer

@@ -1,10 +1,10 @@
-import { Ajv } from 'ajv';
 import { CoreError } from '@zeitpunkt/core';
 import { ClientMessage } from '@zeitpunkt/contract';
 import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { WebSocket } from 'ws';
+import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import type { DeskPlace } from './desk-routes.js';
@@ -16,7 +16,6 @@ export interface SocketOptions {
   readonly findDesk: (request: FastifyRequest) => DeskPlace;
 }
 
-const fits = new Ajv().compile(ClientMessage);
 /** A line that does not answer this long is taken for dead. */
 const HEARTBEAT_MS = 20_000;
 
@@ -75,5 +74,6 @@ function problemWith(text: string): CoreError | null {
   } catch {
     return new CoreError('SOCKET_MESSAGE', 'The socket message is not readable JSON.');
   }
+  const fits = fitsOf(ClientMessage);
   return fits(message) ? null : new CoreError('SOCKET_MESSAGE', whatIsWrong('The socket message', fits.errors));
 }
