@@ -1,6 +1,11 @@
+import { DeskMessage } from '@zeitpunkt/contract';
+import { Ajv } from 'ajv';
+import fc from 'fast-check';
 import isDeskMessage from '../../generated/desk-message';
 import isResponsePost from '../../generated/response-post';
 import isTeacherMessage from '../../generated/teacher-message';
+import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core';
+import { deskView, questionView } from '../testing/desk';
 import { responseOf, sessionDetail } from '../testing/session';
 
 const ID = '3f2b8a54-0d5c-4c1e-9a77-5f1f3c2f8a10';
@@ -28,5 +33,46 @@ test('the compiled validators take what the contract allows and nothing else', (
   expect(isTeacherMessage({ type: 'response', seq: 1, response })).toBe(true);
   expect(isTeacherMessage({ type: 'response', seq: 1, response: { ...response, mark: { ...response.mark, verdict: 'perfect' } } })).toBe(
     false,
+  );
+});
+
+/** Every place in a message, by its path. */
+function pathsIn(data: unknown, path: readonly string[] = []): (readonly string[])[] {
+  if (typeof data !== 'object' || data === null) return [path];
+  return [path, ...Object.entries(data).flatMap(([key, value]) => pathsIn(value, [...path, key]))];
+}
+
+function changed(data: unknown, [key, ...rest]: readonly string[], to: unknown): unknown {
+  if (key === undefined) return to;
+  if (Array.isArray(data)) return data.map((value, index) => (String(index) === key ? changed(value, rest, to) : (value as unknown)));
+  const { [key]: value, ...others } = data as Record<string, unknown>;
+  const next = changed(value, rest, to);
+  return next === undefined ? others : { ...others, [key]: next };
+}
+
+test('wherever a message is spoilt, the compiled validator says the same as the schema itself', () => {
+  const fits = new Ajv({ code: { optimize: false } }).compile(DeskMessage);
+  const stage = JSON.parse(JSON.stringify(stageOfBuild({ ...NEW_BUILD, bands: ['day-line', 'hour-line-fives'], words: 'all' })));
+  const settings = sessionDetail().lesson.settings;
+  const views = [
+    deskView({ question: questionView({ countdown: { totalMs: 9000, leftMs: 10 }, reveal: null }) }),
+    deskView({
+      question: null,
+      stage: { before: stage, beat: null, settings, elapsedMs: 0, motionMs: 0, marks: [{ type: 'ray', deg: 30 }], glides: false },
+    }),
+  ];
+  for (const message of views.map((view) => ({ type: 'view', view })))
+    expect([isDeskMessage(message), fits(message)]).toEqual([true, true]);
+  const places = views.flatMap((view) => pathsIn({ type: 'view', view }).map((path) => ({ message: { type: 'view', view }, path })));
+  const spoilt = fc.oneof(
+    fc.constantFrom(undefined, null, '', '7:30', -1, 360, 1.5, true, [], {}, { key: '7:30' }),
+    fc.jsonValue({ maxDepth: 1 }),
+  );
+  fc.assert(
+    fc.property(fc.constantFrom(...places), spoilt, ({ message, path }, to) => {
+      const data = changed(message, path, to);
+      expect(isDeskMessage(data)).toBe(fits(data));
+    }),
+    { numRuns: 1500 },
   );
 });
