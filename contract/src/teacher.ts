@@ -107,7 +107,8 @@ export type SessionLive = Static<typeof SessionLive>;
 export const SessionDetail = Exact({
   id: Uuid,
   className: ShortText,
-  roomKey: RoomKeySchema,
+  /** Null once the lesson has ended: the key is free for other rooms then. */
+  roomKey: Nullable(RoomKeySchema),
   createdAtMs: AtMs,
   endedAtMs: Nullable(AtMs),
   lesson: LessonSchema,

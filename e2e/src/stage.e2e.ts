@@ -57,3 +57,57 @@ test('the teacher leaves the script on the dial itself, everybody follows, and o
   await page.keyboard.press('Escape');
   await expect(stage.getByRole('status')).toHaveCount(0);
 });
+
+test('either half of the keyboard is enough to teach with', async ({ teacher }) => {
+  const { page } = teacher;
+  await teacher.signIn();
+  await teacher.openRoom();
+  await teacher.begin();
+  await teacher.goTo('Set');
+  const aside = page.locator('zp-script-stage').getByRole('status');
+  const hands = {
+    left: { on: 'Space', back: 'Shift+Space', minute: 'd', fives: 'w', pointer: 'r', wipe: 'x', script: 'Escape', list: 'F1' },
+    right: {
+      on: 'PageDown',
+      back: 'PageUp',
+      minute: 'ArrowRight',
+      fives: 'ArrowUp',
+      pointer: 'p',
+      wipe: 'Backspace',
+      script: '.',
+      list: '?',
+    },
+  };
+  for (const keys of Object.values(hands)) {
+    await page.keyboard.press(keys.fives);
+    await page.keyboard.press(keys.minute);
+    await expect(aside).toContainText('4:06');
+    await page.keyboard.press(keys.pointer);
+    const form = page.locator('zp-point-at');
+    await form.getByRole('combobox').selectOption('6');
+    await form.getByRole('button').click();
+    await expect(page.getByRole('button', { name: 'Wipe' })).toBeEnabled();
+    await page.keyboard.press(keys.wipe);
+    await expect(page.getByRole('button', { name: 'Wipe' })).toBeDisabled();
+    await page.keyboard.press(keys.script);
+    await expect(aside).toHaveCount(0);
+    await page.keyboard.press(keys.on);
+    await expect(teacher.place).toContainText('Step 3 of');
+    await page.keyboard.press(keys.back);
+    await expect(teacher.place).toContainText('Step 2 of');
+    await page.keyboard.press(keys.list);
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await page.keyboard.press('Escape');
+  }
+  await page.keyboard.press('7');
+  await page.keyboard.type('45');
+  await page.keyboard.press('Enter');
+  await expect(aside).toContainText('7:45');
+
+  await page.getByRole('button', { name: 'Keys' }).click();
+  await page.getByRole('checkbox', { name: /act as keys/ }).uncheck();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.keyboard.press('w');
+  await page.keyboard.press('ArrowRight');
+  await expect(aside).toContainText('7:46');
+});

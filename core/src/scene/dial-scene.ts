@@ -77,7 +77,7 @@ const COUNT_WORDS = { 1: ['one', 'ones'], 5: ['five', 'fives'], 15: ['quarter', 
 /** Half the height of the plate that a count is written on. */
 const PLATE = 7;
 /** Where along its arc a count may stand, best first. */
-const COUNT_PLACES = [1 / 2, 1 / 3, 2 / 3, 1 / 5, 4 / 5];
+const COUNT_PLACES = [1 / 2, 1 / 3, 2 / 3, 1 / 5, 4 / 5, 1 / 10, 9 / 10];
 
 /** An arc from one place of the rim to another; its count stands on a plate within the numerals, beside the hands where it can. */
 function arc({ fromMinute, toMinute, by }: Extract<DialMark, { type: 'arc' }>, index: number, dial: DialState): SceneNode[] {

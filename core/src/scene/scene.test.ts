@@ -168,6 +168,9 @@ test('the count on an arc covers no numeral, wherever the arc lies, and gives wa
       for (const node of groupOf(scene).nodes)
         if (/^numeral-/.test(node.id)) expect(clear((node as TextNode).x, (node as TextNode).y)).toBe(true);
     }
-  const [x, y] = pointAt(250, 40); // in the midst of the hour hand at 8:20
-  expect(plateOf(30, 0, 15, dial(8, 20)).clear(x, y)).toBe(true);
+  const onHand = (deg: number) => [20, 30, 40, 50].map((reach) => pointAt(deg, reach));
+  const hour = plateOf(30, 0, 15, dial(8, 20));
+  expect(onHand(250).every(([x, y]) => hour.clear(x, y))).toBe(true);
+  const minute = plateOf(0, 15, 5, dial(4, 5)); // a short arc with a hand in its midst
+  expect(onHand(30).every(([x, y]) => minute.clear(x, y))).toBe(true);
 });

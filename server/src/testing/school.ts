@@ -93,7 +93,7 @@ export class TestRoom {
   }
 
   get key(): KeyPicture[] {
-    return this.detail.roomKey;
+    return this.detail.roomKey!;
   }
 
   pupilId(name: string): string {

@@ -138,7 +138,7 @@ export class LiveRoom {
     return {
       id: this.id,
       className: this.className,
-      roomKey: [...this.roomKey],
+      roomKey: this.endedAtMs === null ? [...this.roomKey] : null,
       createdAtMs: this.createdAtMs,
       endedAtMs: this.endedAtMs,
       lesson: this.lesson.lesson as SessionDetail['lesson'],

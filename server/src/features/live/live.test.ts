@@ -66,6 +66,21 @@ describe('coming in', () => {
     await room.tell({ type: 'end' });
     expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');
   });
+
+  test('an ended lesson can be reviewed, without a key, now and after a restart', async () => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('think', 'q1');
+    await respond(anouk, reading('8', '30'));
+    await room.tell({ type: 'end' });
+    const review = async () => (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
+    const now = await review();
+    expect(now).toMatchObject({ roomKey: null, live: { responses: [{ attempt: 1 }] } });
+    await school.stop();
+    await school.start();
+    const { live, ...kept } = await review();
+    expect(kept).toEqual({ ...now, live: undefined });
+    expect(live.responses).toEqual(now.live.responses);
+  });
 });
 
 describe('responses', () => {

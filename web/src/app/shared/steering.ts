@@ -3,6 +3,7 @@ import { Store } from '@ngrx/store';
 import type { Aside, RoomCommand } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';
+import type { Shortcut } from './shortcuts';
 
 /** While hands are dragged their place goes out at most this often; windows and desks glide from one to the next. */
 const SEND_EVERY_MS = 120;
@@ -17,6 +18,11 @@ export class Steering {
   private readonly resting = signal(false);
   private readonly unsent = signal<Aside | undefined>(undefined);
 
+  /** The keys that steer. */
+  readonly shortcuts: readonly Shortcut[] = [
+    { left: ['Space'], right: ['PageDown'], text: 'Go on', act: () => this.next() },
+    { left: ['Shift+Space'], right: ['PageUp'], text: 'Go back', act: () => this.back() },
+  ];
   /** What this window shows beside the script and has not told yet; undefined where the server knows all. */
   readonly ahead = this.unsent.asReadonly();
   /** What is shown beside the script, told or not; null while the stage follows the script. */
@@ -65,21 +71,6 @@ export class Steering {
   tell(command: RoomCommand): void {
     const sessionId = this.detail()?.id;
     if (sessionId) this.store.dispatch(liveActions.command({ sessionId, commandId: uuid(), command, atMs: Date.now() }));
-  }
-
-  /** Acts on the keys that steer; returns whether it was one of them. */
-  key(event: KeyboardEvent): boolean {
-    if (event.ctrlKey || event.altKey || event.metaKey || event.repeat) return false;
-    const back = event.key === 'PageUp' || (event.key === ' ' && event.shiftKey);
-    const on = event.key === 'PageDown' || (event.key === ' ' && !event.shiftKey);
-    // Space on a button presses that button and in a field it is a space.
-    if (!on && !back) return false;
-    if (event.key === ' ' && (event.target as HTMLElement).closest('button, a, input, textarea, select, summary, [role="slider"]'))
-      return false;
-    event.preventDefault();
-    if (on) this.next();
-    else this.back();
-    return true;
   }
 
   private goBy(steps: number): void {

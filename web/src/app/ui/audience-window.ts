@@ -1,4 +1,5 @@
 import { DestroyRef, Directive, inject, signal } from '@angular/core';
+import { useShortcuts } from '../shared/shortcuts';
 
 /** Hides the mouse pointer after this long without moving. */
 const POINTER_MS = 3000;
@@ -11,7 +12,6 @@ const POINTER_MS = 3000;
   selector: '[zpAudienceWindow]',
   exportAs: 'audienceWindow',
   host: {
-    '(document:keydown)': 'key($event)',
     '(document:pointermove)': 'moved()',
     '(document:visibilitychange)': 'keepAwake()',
     '[style.cursor]': "still() ? 'none' : null",
@@ -23,6 +23,11 @@ export class AudienceWindow {
   private timer = 0;
 
   constructor() {
+    useShortcuts([
+      { left: ['F'], right: [], text: 'Full screen', act: () => this.fillScreen() },
+      { left: ['D'], right: [], text: 'Light or dark', act: () => this.changeTheme() },
+      { left: [], right: ['L'], text: 'Normal or large print', act: () => this.large.update((large) => !large) },
+    ]);
     this.moved();
     void this.keepAwake();
     inject(DestroyRef).onDestroy(() => {
@@ -31,15 +36,14 @@ export class AudienceWindow {
     });
   }
 
-  protected key(event: KeyboardEvent): void {
-    if (event.ctrlKey || event.altKey || event.metaKey) return;
-    const { documentElement } = document;
-    if (event.key === 'f') void (document.fullscreenElement ? document.exitFullscreen() : documentElement.requestFullscreen());
-    if (event.key === 'l') this.large.update((large) => !large);
-    if (event.key === 'd') {
-      const dark = documentElement.dataset['theme'] ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
-      documentElement.dataset['theme'] = dark === 'dark' ? 'light' : 'dark';
-    }
+  private fillScreen(): void {
+    void (document.fullscreenElement ? document.exitFullscreen() : document.documentElement.requestFullscreen());
+  }
+
+  private changeTheme(): void {
+    const { dataset } = document.documentElement;
+    const dark = dataset['theme'] ?? (matchMedia('(prefers-color-scheme: dark)').matches ? 'dark' : 'light');
+    dataset['theme'] = dark === 'dark' ? 'light' : 'dark';
   }
 
   protected moved(): void {

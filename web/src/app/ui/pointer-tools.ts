@@ -17,6 +17,11 @@ export const POINTER_TOOLS = {
 } as const;
 export type PointerTool = keyof typeof POINTER_TOOLS;
 
+/** The tool after one, round and round. */
+export function toolAfter(tools: readonly PointerTool[], tool: PointerTool): PointerTool {
+  return tools[(tools.indexOf(tool) + 1) % tools.length]!;
+}
+
 /** Minutes that an arc counts in. */
 export type ArcBy = 1 | 5 | 15;
 export const ARC_BY: readonly { readonly value: ArcBy; readonly text: string }[] = [

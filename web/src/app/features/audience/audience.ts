@@ -4,6 +4,7 @@ import { liveActions, liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
 import { Steering } from '../../shared/steering';
 import { AudienceWindow } from '../../ui/audience-window';
+import { useShortcuts } from '../../shared/shortcuts';
 import { StageView } from '../../ui/stage-view';
 import { KeyShow } from '../console/key-show';
 
@@ -13,14 +14,15 @@ import { KeyShow } from '../console/key-show';
   imports: [KeyShow, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   hostDirectives: [AudienceWindow],
-  host: { '(document:keydown)': 'steering.key($event)' },
   template: `
     <main>
       @if (live.detail(); as detail) {
         @if (detail.live.room.phase === 'lobby') {
           <section class="words">
             <h1>{{ detail.lesson.title }}</h1>
-            <zp-key-show [roomKey]="detail.roomKey" />
+            @if (detail.roomKey; as roomKey) {
+              <zp-key-show [roomKey]="roomKey" />
+            }
           </section>
         } @else if (detail.live.room.phase === 'ended') {
           <section class="words"><h1>The lesson is over. See you next time!</h1></section>
@@ -72,6 +74,7 @@ export class Audience {
   protected readonly layout = computed(() => (this.window.large() ? 'large' : 'wide'));
 
   constructor() {
+    useShortcuts(this.steering.shortcuts);
     effect(() => this.store.dispatch(liveActions.open({ sessionId: this.id(), window: 'audience' })));
     inject(DestroyRef).onDestroy(() => this.store.dispatch(liveActions.close()));
   }

@@ -8,16 +8,17 @@ import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
+import { KeyList } from '../../ui/key-list';
+import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { KeyShow } from './key-show';
-import { ScriptStage } from './script-stage';
+import { ScriptStage, scriptStageShortcuts } from './script-stage';
 import { Wall } from './wall';
 
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
+  imports: [KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
   templateUrl: './console.html',
   styleUrl: './console.scss',
 })
@@ -34,7 +35,6 @@ export class Console {
   protected readonly play = playOf(this.store, this.steering.ahead);
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
-  private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
   private readonly stage = viewChild(ScriptStage);
   private readonly ending = viewChild.required<ElementRef<HTMLDialogElement>>('ending');
 
@@ -56,24 +56,22 @@ export class Console {
   /** Whole minutes behind the plan; ahead of it when negative. */
   protected readonly behindMin = computed(() => Math.round((this.elapsedSec() - (this.step()?.startMs ?? 0) / 1000) / 60));
 
+  /** The keys of the console, each within either half of a keyboard. */
+  protected readonly shortcuts: readonly Shortcut[] = [
+    ...this.steering.shortcuts,
+    ...scriptStageShortcuts(() => this.stage()),
+    { left: ['V'], right: ['O'], text: 'Audience window', act: () => this.openAudience() },
+  ];
+
   constructor() {
+    useShortcuts(this.shortcuts);
     effect(() => this.store.dispatch(liveActions.open({ sessionId: this.id(), window: 'console' })));
     inject(DestroyRef).onDestroy(() => this.store.dispatch(liveActions.close()));
-  }
-
-  protected key(event: KeyboardEvent): void {
-    if (this.help().nativeElement.open || this.ending().nativeElement.open) return;
-    if (this.steering.key(event) || this.stage()?.key(event)) return;
-    if ((event.target as HTMLElement).closest('input')) return;
-    if (event.key === '?') this.help().nativeElement.showModal();
-    if (event.key === 'a') this.openAudience();
   }
 
   protected openAudience(): void {
     // Named, so that pressing again brings the same window to the front.
     window.open(`/audience/${this.id()}`, `audience-${this.id()}`, 'popup,width=1280,height=720');
-    // Space must go on with the lesson afterwards, not press this button once more.
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   }
 
   protected release(participantId: string): void {

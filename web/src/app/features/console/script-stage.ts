@@ -18,17 +18,29 @@ import {
 import { Steering } from '../../shared/steering';
 import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
-import { toggled, type PointerTool } from '../../ui/pointer-tools';
+import { PointAt } from '../../ui/point-at';
+import { toggled, toolAfter, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
 import { PointingStage } from '../../ui/pointing-stage';
+import { beginTyping, type Shortcut } from '../../shared/shortcuts';
 import type { StagePlay } from '../../ui/stage-view';
 
-/** Keys that turn the minute hand, in minutes. Page up and down steer the lesson. */
-const NUDGES: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowLeft: -1, ArrowUp: 5, ArrowDown: -5 };
+/** The keys that act on the stage of a console, while it has one. Page up and down steer the lesson. */
+export function scriptStageShortcuts(stage: () => ScriptStage | undefined): readonly Shortcut[] {
+  const nudge = (minutes: number) => (place: number) => stage()?.nudge(place === 0 ? -minutes : minutes);
+  return [
+    { left: ['A', 'D'], right: ['ArrowLeft', 'ArrowRight'], text: 'Hands 1 minute back, on', repeats: true, act: nudge(1) },
+    { left: ['S', 'W'], right: ['ArrowDown', 'ArrowUp'], text: 'Hands 5 minutes back, on', repeats: true, act: nudge(5) },
+    { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => stage()?.beginEntry(key) },
+    { left: ['R'], right: ['P'], text: 'Next pointer', act: () => stage()?.nextTool() },
+    { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => stage()?.wipe() },
+    { left: ['Escape'], right: ['.'], text: 'Back to the script', act: () => stage()?.leave() },
+  ];
+}
 
 /** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
 @Component({
   selector: 'zp-script-stage',
-  imports: [Choice, MatButton, MatTooltip, PointingStage],
+  imports: [Choice, MatButton, MatTooltip, PointAt, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-stage.html',
   styleUrl: './script-stage.scss',
@@ -45,6 +57,7 @@ export class ScriptStage {
     { value: 'ink', text: 'ink' },
   ];
   protected readonly tool = signal<PointerTool>('turn');
+  protected readonly arcBy = signal<ArcBy>(5);
   protected readonly entryProblem = signal<string | null>(null);
   /** What the hands show beside the script, in digits and words. */
   protected readonly shown = computed(() => {
@@ -80,7 +93,7 @@ export class ScriptStage {
     this.change({ marks: toggled(this.aside().marks, mark).slice(-MOST_ASIDE_MARKS) });
   }
 
-  protected wipe(): void {
+  wipe(): void {
     if (this.hasMarks()) this.change({ marks: [] });
   }
 
@@ -95,27 +108,23 @@ export class ScriptStage {
     field.blur(); // Space goes on with the lesson again
   }
 
-  /** Acts on the keys of the stage; returns whether it was one of them. */
-  key(event: KeyboardEvent): boolean {
-    if (event.ctrlKey || event.altKey || event.metaKey) return false;
-    const inField = (event.target as HTMLElement).closest('input, textarea, select') !== null;
-    if (event.key === 'Escape') {
-      if (inField) (event.target as HTMLElement).blur();
-      else this.leave();
-      return true;
-    }
-    if (inField) return false;
-    const nudge = NUDGES[event.key];
-    if (nudge !== undefined) this.change({ timeSec: wrapSecondOfDay(this.timeNow() + nudge * 60) });
-    else if (event.key === 't') this.entry().nativeElement.focus();
-    else if (event.key === 'Backspace' || event.key === 'Delete') this.wipe();
-    else return false;
-    event.preventDefault();
-    return true;
+  /** Turns the hands by whole minutes. */
+  nudge(minutes: number): void {
+    this.change({ timeSec: wrapSecondOfDay(this.timeNow() + minutes * 60) });
+  }
+
+  /** Goes to the field for a time; a digit is its first one already. */
+  beginEntry(key: string): void {
+    beginTyping(this.entry().nativeElement, key);
+  }
+
+  nextTool(): void {
+    const all = this.tools.map(({ value }) => value);
+    this.tool.update((tool) => toolAfter(all, tool));
   }
 
   /** Puts the pointer down, and brings the script back. */
-  private leave(): void {
+  leave(): void {
     this.stage().cancel();
     this.tool.set('turn');
     if (this.steering.aside()) this.steering.backToScript();

@@ -43,6 +43,7 @@ import {
   type DialBuild,
   type DialLayers,
   type DialMark,
+  type HandId,
   type SecondOfDay,
   type StageState,
 } from '@zeitpunkt/core';
@@ -50,27 +51,18 @@ import { nextFrame } from '../../shared/next-frame';
 import { showSender } from '../show/show-channel';
 import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
-import { ARC_BY, POINTER_TOOLS, toggled, toggledGap, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
+import { KeyList } from '../../ui/key-list';
+import { PointAt } from '../../ui/point-at';
+import { POINTER_TOOLS, toggled, toggledGap, toolAfter, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
 import { PointingStage } from '../../ui/pointing-stage';
+import { beginTyping, useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import type { StagePlay } from '../../ui/stage-view';
 import { DialsStore } from './dials-store';
 import { exportPng, exportSvg } from './export-dial';
 import { OPTIONS, SNAP_MS } from './options';
 import { sweepOf, type SweepCount } from './sweep-of';
 
-/** The keys that nudge, in minutes: all within reach of one hand. */
-const NUDGES: Record<string, number> = {
-  ArrowRight: 1,
-  ArrowLeft: -1,
-  ArrowUp: 5,
-  ArrowDown: -5,
-  PageUp: 15,
-  PageDown: -15,
-  ']': 30,
-  '[': -30,
-  Home: 60,
-  End: -60,
-};
+const TOOLS = Object.keys(POINTER_TOOLS) as PointerTool[];
 const REDUCED_STEP_MS = 1000;
 /** Marks kept at once; the oldest goes first. */
 const MOST_MARKS = 60;
@@ -78,18 +70,16 @@ const MOST_MARKS = 60;
 /** Builds a demonstration dial on the dial itself, shows it at once, and keeps it by name or in a lesson. */
 @Component({
   selector: 'zp-workbench',
-  imports: [Choice, MatButton, PointingStage],
+  imports: [Choice, KeyList, MatButton, PointAt, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  host: { '(document:keydown)': 'key($event)' },
   templateUrl: './workbench.html',
   styleUrl: './workbench.scss',
 })
 export class Workbench {
   protected readonly store = inject(DialsStore);
   protected readonly options = OPTIONS;
-  protected readonly tools = Object.entries(POINTER_TOOLS) as [PointerTool, string][];
+  protected readonly tools = TOOLS.map((tool) => [tool, POINTER_TOOLS[tool]] as const);
   protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
-  protected readonly arcOptions = ARC_BY;
   protected readonly mostBeside = MOST_BESIDE;
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly arcBy = signal<ArcBy>(5);
@@ -131,12 +121,30 @@ export class Workbench {
 
   private readonly pointing = viewChild.required(PointingStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
-  private readonly help = viewChild.required<ElementRef<HTMLDialogElement>>('help');
   private readonly sender = showSender();
   /** Calls the next step of an animation off. */
   private callOff: () => void = () => undefined;
 
+  /** The keys of this place, each within either half of a keyboard. */
+  protected readonly shortcuts: readonly Shortcut[] = [
+    this.turnsBy('minute', 6, '1 minute', ['A', 'D'], ['ArrowLeft', 'ArrowRight']),
+    this.turnsBy('minute', 30, '5 minutes', ['S', 'W'], ['ArrowDown', 'ArrowUp']),
+    this.turnsBy('minute', 90, '15 minutes', ['Q', 'E'], ['PageDown', 'PageUp']),
+    this.turnsBy('minute', 180, '30 minutes', ['Shift+Q', 'Shift+E'], ['Shift+PageDown', 'Shift+PageUp']),
+    this.turnsBy('minute', 360, '60 minutes', ['Shift+S', 'Shift+W'], ['End', 'Home']),
+    this.turnsBy('hour', 2.5, 'Hour hand a little', ['Shift+A', 'Shift+D'], ['Shift+ArrowLeft', 'Shift+ArrowRight']),
+    { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => beginTyping(this.entry().nativeElement, key) },
+    { left: ['G'], right: ['J'], text: 'Free hands, into gear', act: () => this.changeGear() },
+    { left: ['R'], right: ['P'], text: 'Next pointer', act: () => this.tool.update((tool) => toolAfter(TOOLS, tool)) },
+    { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => this.wipe() },
+    { left: ['Escape'], right: ['.'], text: 'Stop, put back', act: () => this.cancel() },
+    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
+    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
+    { left: ['V'], right: ['O'], text: 'Show to pupils', act: () => this.openShow() },
+  ];
+
   constructor() {
+    useShortcuts(this.shortcuts);
     effect(() => this.sender.show(this.stage()));
     inject(DestroyRef).onDestroy(() => {
       this.callOff();
@@ -199,7 +207,6 @@ export class Workbench {
 
   protected openShow(): void {
     window.open('/show', 'zeitpunkt-show', 'popup,width=1280,height=720');
-    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
   }
 
   protected exportSvg(): void {
@@ -223,26 +230,15 @@ export class Workbench {
     void this.store.remove(dial);
   }
 
-  protected key(event: KeyboardEvent): void {
-    const target = event.target as HTMLElement;
-    if (this.help().nativeElement.open || target.closest('input, textarea, select')) return;
-    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'z')
-      return this.act(event, () => (event.shiftKey ? this.store.redo() : this.store.undo()));
-    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'y') return this.act(event, () => this.store.redo());
-    if (event.ctrlKey || event.altKey || event.metaKey) return;
-    const nudge = NUDGES[event.key];
-    if (nudge !== undefined) return this.act(event, () => this.store.change(turnHand('minute', nudge * 6)));
-    if (event.key === 'Escape') return this.act(event, () => this.cancel());
-    if (event.key === 'Backspace' || event.key === 'Delete') return this.act(event, this.wipe);
-    if (event.key === 't') return this.act(event, () => this.entry().nativeElement.focus());
-    if (event.key === 'a') return this.act(event, () => this.openShow());
-    if (event.key === 'g') return this.act(event, () => (this.store.build().hands === 'free' ? this.letGo() : this.free()));
-    if (event.key === '?') return this.act(event, () => this.help().nativeElement.showModal());
+  private changeGear(): void {
+    if (this.store.build().hands === 'free') this.letGo();
+    else this.free();
   }
 
-  private act(event: Event, what: () => void): void {
-    event.preventDefault();
-    what();
+  /** Keys that turn a hand back and on. */
+  private turnsBy(hand: HandId, byDeg: number, text: string, left: readonly string[], right: readonly string[]): Shortcut {
+    const act = (place: number) => this.store.change(turnHand(hand, place === 0 ? -byDeg : byDeg));
+    return { left, right, text: `${text} back, on`, repeats: true, act };
   }
 
   private readEntry(): SecondOfDay | null {

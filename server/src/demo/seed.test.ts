@@ -1,0 +1,39 @@
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { MISCONCEPTION_IDS } from '@zeitpunkt/core';
+import { School } from '../testing/school.js';
+import { DEMO_SIGN_IN, seedDemo, TERNS } from './seed.js';
+
+const school = new School();
+beforeAll(async () => {
+  await school.start();
+  await seedDemo(school.store, school.clockMs);
+});
+afterAll(() => school.remove());
+
+test('the demo teacher finds everything there and a taught lesson to review', async () => {
+  const browser = school.browser();
+  expect((await browser.send('POST', '/api/sign-in', DEMO_SIGN_IN)).statusCode).toBe(200);
+  const get = async (path: string) => {
+    const reply = await browser.send('GET', path);
+    expect([path, reply.statusCode]).toEqual([path, 200]);
+    return reply.json();
+  };
+  expect(await get('/api/classes')).toMatchObject([{ name: 'Terns', pupilCount: TERNS.length }]);
+  expect(await get('/api/dials')).toEqual([]);
+  for (const { id } of await get('/api/lessons')) await get(`/api/lessons/${id}`);
+  const [taught] = await get('/api/sessions');
+  const { live, roomKey }: SessionDetail = await get(`/api/sessions/${taught.id}`);
+  expect([roomKey, live.room.phase]).toEqual([null, 'ended']);
+  expect(live.participants.length).toBeGreaterThan(20);
+  const verdicts = new Set(live.responses.map(({ mark }) => mark.verdict));
+  const held = new Set(live.responses.flatMap(({ mark }) => mark.misconceptions));
+  expect(verdicts).toEqual(new Set(['right', 'partly', 'not-yet']));
+  expect(held.size).toBeGreaterThan(3);
+  for (const id of held) expect(MISCONCEPTION_IDS).toContain(id);
+});
+
+test('a database that has a teacher is left as it is', async () => {
+  const before = school.store.sqlite.serialize();
+  await seedDemo(school.store, school.clockMs);
+  expect(school.store.sqlite.serialize().equals(before)).toBe(true);
+});
