@@ -22,7 +22,10 @@ const WRITTEN: Readonly<Record<string, string>> = {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog #dialog aria-labelledby="keys-title">
-      <h2 id="keys-title">Keys</h2>
+      <div class="head">
+        <h2 id="keys-title">Keys</h2>
+        <button mat-stroked-button type="button" (click)="dialog.close()">Close</button>
+      </div>
       <table>
         <thead>
           <tr>
@@ -43,7 +46,6 @@ const WRITTEN: Readonly<Record<string, string>> = {
       </table>
       <ng-content />
       <label><input type="checkbox" [checked]="letters()" (change)="turnLetters()" /> Letters, digits and signs act as keys</label>
-      <button mat-flat-button type="button" autofocus (click)="dialog.close()">Close</button>
     </dialog>
   `,
   styles: `
@@ -58,6 +60,11 @@ const WRITTEN: Readonly<Record<string, string>> = {
     dialog::backdrop {
       background: rgb(0 0 0 / 40%);
     }
+    .head {
+      display: flex;
+      align-items: center;
+      justify-content: space-between;
+    }
     table {
       margin: 0.5rem 0 0.75rem;
       width: 100%;
@@ -65,13 +72,12 @@ const WRITTEN: Readonly<Record<string, string>> = {
     }
     th,
     td {
-      padding: 0.2rem 1.25rem 0.2rem 0;
+      padding: 0.2rem 0.9rem 0.2rem 0;
       text-align: left;
       font-weight: 400;
     }
     td {
       font-weight: 700;
-      white-space: nowrap;
     }
     thead th {
       color: var(--soft);
@@ -84,7 +90,6 @@ const WRITTEN: Readonly<Record<string, string>> = {
       gap: 0.5rem;
       align-items: center;
       min-height: 32px;
-      margin-bottom: 0.75rem;
     }
     input {
       width: 18px;
