@@ -60,6 +60,13 @@ for (const colorScheme of ['light', 'dark'] as const) {
       [quill.page, 'desk, stage'],
     ] as const)
       await expectAccessible(at, place);
+    await page.keyboard.press('ArrowRight');
+    await page.getByRole('button', { name: 'arc', exact: true }).click();
+    await expectAccessible(page, 'console, beside the script');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expectAccessible(page, 'console, keys');
+    await page.keyboard.press('Escape');
     await teacher.goTo('Ask');
     await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
     await expectAccessible(quill.page, 'desk, read');
