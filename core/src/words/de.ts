@@ -54,6 +54,7 @@ export const de: WordPack = {
     noon: { written: ['mittag', 'mittags'], slips: ['mitag'] },
     midnight: { written: ['mitternacht'], slips: ['miternacht', 'mitternach'] },
   },
+  displayNouns: { uhr: 0 },
   numberSlips: { ein: 1, eine: 1, zwo: 2, drai: 3, fir: 4, sex: 6, siben: 7, neuen: 9, zen: 10, zwelf: 12 },
   dayParts: { morgens: 'am', früh: 'am', vormittags: 'am', nachmittags: 'pm', abends: 'pm', nachts: 'night' },
   partAt: [{ fromHour: 0, words: '' }],
@@ -81,6 +82,10 @@ export const de: WordPack = {
     ['ö', 'oe'],
     ['ä', 'ae'],
     ['ß', 'ss'],
+    ['1/2', 'halb'],
+    ['1/4', 'viertel'],
+    ['3/4', 'dreiviertel'],
     ['drei viertel', 'dreiviertel'],
+    ['ein viertel', 'viertel'],
   ],
 };

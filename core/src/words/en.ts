@@ -54,8 +54,11 @@ function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly He
     ...around(pasts, 1),
     ...around(tos, -1),
     { shape: 'H M', sign: 1, minutes: [10, 59] },
+    { shape: 'H M', sign: 1, minutes: [0, 9], padded: true },
     { shape: 'H M', sign: 1, minutes: [1, 9], misconception: 'zero-dropped' },
     { shape: 'H oh M', sign: 1, minutes: [1, 9] },
+    { shape: 'H M', sign: 1, minutes: [10, 59], hours: 23 },
+    { shape: 'H oh M', sign: 1, minutes: [1, 9], hours: 23 },
   ];
 }
 
@@ -101,6 +104,7 @@ const SHARED = {
   numbers: NUMBERS,
   hourForms: {},
   minuteWord: ['minute', 'minutes'],
+  displayNouns: { oclock: 1 },
   numberSlips: NUMBER_SLIPS,
   dayParts: { am: 'am', pm: 'pm', morning: 'am', afternoon: 'pm', evening: 'pm', night: 'night' },
   partAt: [
@@ -110,7 +114,10 @@ const SHARED = {
     { fromHour: 18, words: 'in the evening' },
   ],
   fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and'],
-  folds: [],
+  folds: [
+    ['1/2', 'half'],
+    ['1/4', 'quarter'],
+  ],
 } as const;
 
 export const enGB: WordPack = {

@@ -2,8 +2,10 @@ import type { Heard } from './hear.js';
 
 /** The half of the day as written behind a display: am, a.m., pm, p. m. */
 const HALF = '(?:\\s*([ap])\\.?\\s*m\\.?)?';
-const SEPARATED = new RegExp(`^(\\d{1,2})(?:\\s*[:.;,]\\s*|\\s+)(\\d{1,2})${HALF}$`);
-const TOGETHER = new RegExp(`^(\\d{1,2})(\\d{2})${HALF}$`);
+/** What stands between hour and minutes; struck twice it is still one. */
+const BETWEEN = '(?:\\s*([-:.;,])\\2?\\s*|\\s+)';
+const SEPARATED = new RegExp(`^(\\d{1,2})${BETWEEN}(\\d{1,2})${HALF}$`);
+const TOGETHER = new RegExp(`^(\\d{1,2})()(\\d{2})${HALF}$`);
 
 /**
  * Reads a time written in digits as children type it: 7:05 7.05 705 7;05 07:05 7 05. One digit for the minutes is kept
@@ -12,7 +14,7 @@ const TOGETHER = new RegExp(`^(\\d{1,2})(\\d{2})${HALF}$`);
 export function hearDisplay(text: string): Heard | null {
   const match = SEPARATED.exec(text) ?? TOGETHER.exec(text);
   if (!match) return null;
-  const [, hourText, minuteText, half] = match as unknown as [string, string, string, string | undefined];
+  const [, hourText, , minuteText, half] = match as unknown as [string, string, string, string, string | undefined];
   const hour = Number(hourText);
   const minute = Number(minuteText);
   if (hour > 23 || minute > 60 || (half === 'a' && hour > 12) || (half !== undefined && hour === 0)) return { kind: 'unreadable' };

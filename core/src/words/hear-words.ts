@@ -1,16 +1,17 @@
-import { fold, type Heard } from './hear.js';
-import { slipsAllowed, slipsBetween } from './letters.js';
+import { inDayPart, takeDayPart } from './day-part.js';
+import type { Heard, HeardTime } from './hear.js';
 import type { DayPart, HeardShape, WordPack } from './pack.js';
-
-/** One way to read a typed word: as a word of the lexicon or as a number, with the slips that it takes. */
-type Reading = { readonly word: string; readonly slips: number } | { readonly number: number; readonly slips: number };
+import { partsOf, readingsOf, wordsOf, type Reading } from './word-readings.js';
 
 /** Noon and midnight stand where an hour stands; they name the half of the day themselves. */
-const NAMED_HOURS: Record<string, number> = { noon: 720, midnight: 0 };
+export const NAMED_HOURS: Record<string, number> = { noon: 720, midnight: 0 };
 
 /** Reads a time in the words of a pack. Every word may have several readings; of the ways that make a time, the one with the fewest slips counts. */
 export function hearWords(text: string, pack: WordPack): Heard {
-  const { rest, part } = takeDayPart(wordsOf(text), pack);
+  const { rest, part } = takeDayPart(
+    wordsOf(text).flatMap((word) => partsOf(word, pack)),
+    pack,
+  );
   const readings = rest.map((word) => readingsOf(word, pack));
   if (rest.length === 0 || rest.length > 8 || readings.some((one) => one.length === 0)) return { kind: 'unreadable' };
   let best: Heard = { kind: 'unreadable' };
@@ -19,77 +20,6 @@ export function hearWords(text: string, pack: WordPack): Heard {
     if (heard.kind === 'time' && (best.kind === 'unreadable' || heard.slips < best.slips)) best = heard;
   }
   return best;
-}
-
-/** Words and numbers apart: "7oclock" and "twenty-five" are two each; "a clock" and "o clock" are one. */
-function wordsOf(text: string): string[] {
-  return text
-    .replace(/(\d)(?=[^\d\s])/g, '$1 ')
-    .replace(/\b([oa])'? cl?o(ck|k|c)\b/g, '$1clock')
-    .replace(/\b([ap])\.? ?m\.?(?=\s|$)/g, '$1m')
-    .replace(/[-,.]/g, ' ')
-    .split(' ')
-    .filter(Boolean);
-}
-
-/** Takes the part of the day and the words that carry no time out. */
-function takeDayPart(words: readonly string[], pack: WordPack): { rest: string[]; part: DayPart | null } {
-  const parts = Object.fromEntries(Object.entries(pack.dayParts).map(([word, part]) => [fold(word, pack), part]));
-  let part: DayPart | null = null;
-  const rest: string[] = [];
-  for (const word of words) {
-    if (Object.hasOwn(parts, word) && part === null && rest.length > 0) part = parts[word]!;
-    else if (!pack.fillers.includes(word)) rest.push(word);
-  }
-  return { rest, part };
-}
-
-const tables = new WeakMap<WordPack, { words: [string, string][]; slips: [string, string][]; numbers: [string, number][] }>();
-
-/** The pack's words, folded as typed text is. */
-function tableOf(pack: WordPack) {
-  let table = tables.get(pack);
-  if (!table) {
-    const entries = Object.entries(pack.lexicon);
-    table = {
-      words: entries.flatMap(([name, { written }]) => written.map((word): [string, string] => [fold(word, pack), name])),
-      slips: entries.flatMap(([name, { slips = [] }]) => slips.map((word): [string, string] => [fold(word, pack), name])),
-      numbers: pack.numbers.map((word, n): [string, number] => [fold(word, pack), n]),
-    };
-    tables.set(pack, table);
-  }
-  return table;
-}
-
-function readingsOf(word: string, pack: WordPack): Reading[] {
-  const table = tableOf(pack);
-  const readings: Reading[] = [];
-  if (/^\d{1,2}$/.test(word)) readings.push({ number: Number(word), slips: 0 });
-  for (const [written, name] of table.words) if (written === word) readings.push({ word: name, slips: 0 });
-  for (const [written, n] of table.numbers) if (written === word) readings.push({ number: n, slips: 0 });
-  for (const [slip, name] of table.slips) if (slip === word) readings.push({ word: name, slips: 1 });
-  if (Object.hasOwn(pack.numberSlips, word)) {
-    const number = pack.numberSlips[word]!;
-    readings.push({ number, slips: Object.values(pack.hourForms).includes(word) ? 0 : 1 });
-  }
-  return readings.length > 0 ? readings : nearby(word, pack);
-}
-
-/** Words that the typed one is a few slips away from; only the nearest count. */
-function nearby(word: string, pack: WordPack): Reading[] {
-  const table = tableOf(pack);
-  const near: Reading[] = [];
-  for (const [written, name] of table.words) near.push({ word: name, slips: limited(word, written) });
-  for (const [written, n] of table.numbers) near.push({ number: n, slips: limited(word, written) });
-  const least = Math.min(...near.map((one) => one.slips));
-  return least === Infinity ? [] : near.filter((one) => one.slips === least);
-}
-
-function limited(typed: string, written: string): number {
-  const allowed = slipsAllowed(Math.min(typed.length, written.length));
-  if (allowed === 0 || Math.abs(typed.length - written.length) > allowed) return Infinity;
-  const slips = slipsBetween(typed, written);
-  return slips <= allowed ? slips : Infinity;
 }
 
 /** Every way to choose one reading for each word. */
@@ -121,24 +51,26 @@ function understand(way: readonly Reading[], part: DayPart | null, pack: WordPac
     const total = (named ?? hour * 60) + (shape.base ?? 0) + (shape.sign ?? 0) * minutes;
     const known = named !== null || hour > 12 || hour === 0;
     const minuteOfDay = known ? wrap(total, 1440) : wrap(total, 720);
-    const inDay = part && !known ? inPart(minuteOfDay, part) : minuteOfDay;
-    return {
-      kind: 'time',
-      minuteOfDay: inDay,
-      halfKnown: known || part !== null,
-      form: 'words',
-      slips,
-      misconception: shape.misconception ?? null,
-    };
+    const misconception = shape.misconception ?? null;
+    return inDayPart({ kind: 'time', minuteOfDay, halfKnown: known, form: 'words', slips, misconception }, part);
   }
-  return twelveWith(way, slips) ?? { kind: 'unreadable' };
+  const twelve = twelveWith(way, slips);
+  if (twelve) return inDayPart(twelve, part);
+  // "half past 7 o'clock": the noun of the full hour where it does not belong.
+  const last = way.at(-1);
+  const noun = last && 'word' in last && way.length > 2 ? pack.displayNouns[last.word] : undefined;
+  return noun ? understand([...way.slice(0, -2), oneMoreSlip(way.at(-2)!)], part, pack) : { kind: 'unreadable' };
 }
 
-/** "12 noon", "twelve midnight": the hour said twice. */
-function twelveWith(way: readonly Reading[], slips: number): Heard | null {
-  const [first, second] = way;
-  if (way.length !== 2 || !first || !('number' in first) || first.number !== 12 || !second || !('word' in second)) return null;
-  const named = NAMED_HOURS[second.word];
+const oneMoreSlip = (reading: Reading): Reading => ({ ...reading, slips: reading.slips + 1 });
+
+/** "12 noon", "twelve midnight", "12 Uhr mittags": the hour said twice. */
+function twelveWith(way: readonly Reading[], slips: number): HeardTime | null {
+  const [first, ...others] = way;
+  const last = others.pop();
+  if (!first || !('number' in first) || first.number !== 12 || !last || !('word' in last)) return null;
+  if (others.length > 1 || others.some((one) => !('word' in one) || !['oclock', 'uhr'].includes(one.word))) return null;
+  const named = NAMED_HOURS[last.word];
   return named === undefined ? null : { kind: 'time', minuteOfDay: named, halfKnown: true, form: 'words', slips, misconception: null };
 }
 
@@ -154,9 +86,12 @@ function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named:
       else return null;
     } else if (slot === 'H') {
       if (!('number' in reading) || reading.number > (shape.hours ?? 12) || (reading.number === 0 && !shape.hours)) return null;
+      if (reading.soundsLike && !/[a-z]/.test(shape.shape)) return null; // "to seven" lacks its minutes, it is not 2:07
       found.hour = reading.number;
     } else if (slot === 'M') {
       if (!('number' in reading) || reading.number < least || reading.number > most) return null;
+      const padded = reading.padded === true && reading.number < 10;
+      if (padded ? shape.misconception : shape.padded) return null;
       found.minutes = reading.number;
     } else if (!('word' in reading) || reading.word !== slot) {
       return null;
@@ -166,9 +101,3 @@ function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named:
 }
 
 const wrap = (minutes: number, length: number) => ((minutes % length) + length) % length;
-
-/** A time of the 12-hour dial in its part of the day. The night runs from six in the evening to six in the morning. */
-function inPart(minuteOf12: number, part: DayPart): number {
-  const pm = part === 'pm' || (part === 'night' && minuteOf12 >= 360);
-  return minuteOf12 + (pm ? 720 : 0);
-}

@@ -1,21 +1,23 @@
+import { fold } from './fold.js';
+import { hearDisplayInWords } from './hear-display-in-words.js';
 import { hearDisplay } from './hear-display.js';
 import { hearWords } from './hear-words.js';
 import type { WordPack } from './pack.js';
 
 /** What a typed text means. */
-export type Heard =
-  | {
-      readonly kind: 'time';
-      /** Minutes since midnight, 0 to 1439; with the half of the day unknown, minutes since 12 o'clock, 0 to 719. */
-      readonly minuteOfDay: number;
-      readonly halfKnown: boolean;
-      readonly form: 'display' | 'words';
-      /** Spelling slips, 0 or more: a slip does not make the time wrong. */
-      readonly slips: number;
-      /** Set where the text reads as this time only through a misconception. */
-      readonly misconception: 'zero-dropped' | 'sixty-at-top' | null;
-    }
-  | { readonly kind: 'unreadable' };
+export type Heard = HeardTime | { readonly kind: 'unreadable' };
+
+export interface HeardTime {
+  readonly kind: 'time';
+  /** Minutes since midnight, 0 to 1439; with the half of the day unknown, minutes since 12 o'clock, 0 to 719. */
+  readonly minuteOfDay: number;
+  readonly halfKnown: boolean;
+  readonly form: 'display' | 'words';
+  /** Spelling slips, 0 or more: a slip does not make the time wrong. */
+  readonly slips: number;
+  /** Set where the text reads as this time only through a misconception. */
+  readonly misconception: 'zero-dropped' | 'sixty-at-top' | null;
+}
 
 /** Longer texts are no time: nobody needs more letters to write one. */
 export const LONGEST_HEARD = 80;
@@ -26,15 +28,10 @@ export const LONGEST_HEARD = 80;
  */
 export function hear(text: string, pack: WordPack): Heard {
   if (text.length > LONGEST_HEARD) return { kind: 'unreadable' };
-  const plain = fold(text.normalize('NFC').toLowerCase(), pack)
+  // Full-width digits and fractions in one letter (½) are brought to plain ones.
+  const plain = fold(text.normalize('NFKC').toLowerCase().replaceAll('⁄', '/'), pack)
     .replace(/[’‘`´]/g, "'")
-    .replace(/[!?]+$/, '')
     .replace(/\s+/g, ' ')
-    .trim();
-  return hearDisplay(plain) ?? hearWords(plain, pack);
-}
-
-/** The text with spellings that are no slips brought to one form. */
-export function fold(text: string, pack: WordPack): string {
-  return pack.folds.reduce((folded, [from, to]) => folded.replaceAll(from, to), text);
+    .replace(/^[ "“”„«([]+|[ "“”»)\].!?]+$/g, '');
+  return hearDisplay(plain) ?? hearDisplayInWords(plain, pack) ?? hearWords(plain, pack);
 }

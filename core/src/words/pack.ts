@@ -34,6 +34,8 @@ export interface HeardShape {
   readonly minutes?: readonly [number, number];
   /** Largest hour this shape takes; 12 when absent. Above 12, and at 0, the hour is one of 24. */
   readonly hours?: number;
+  /** Takes only minutes below ten that are typed with two digits, "05"; the others take none of those that a misconception drops the zero of. */
+  readonly padded?: true;
   /** Reads as this time only through a misconception. */
   readonly misconception?: 'zero-dropped';
 }
@@ -58,6 +60,8 @@ export interface WordPack {
   readonly minuteWord: readonly [one: string, many: string];
   readonly rules: readonly WordRule[];
   readonly lexicon: Readonly<Record<string, Lexeme>>;
+  /** Words of the lexicon that may stand behind a display, "7:30 Uhr", and whether that is a slip (1) or not (0). */
+  readonly displayNouns: Readonly<Record<string, 0 | 1>>;
   /** Slips and homophones of single numbers: "for" is four. */
   readonly numberSlips: Readonly<Record<string, number>>;
   /** Parts of the day as typed, and what they mean. */
