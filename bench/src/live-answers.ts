@@ -6,6 +6,8 @@ import { floorTarget, type HeardOnWall, type Target, zeitpunktTarget } from './t
 // Answer → acknowledged → on the teacher's wall, steady and all at once, with 30 and with 300 pupils, beside the bare
 // floor. Medians of paired runs; every figure a ratio to the floor of the same run.
 const RUNS = Number(process.env['BENCH_RUNS'] ?? 3);
+/** A class and ten classes; `BENCH_PUPILS=1000` loads a whole region. */
+const PUPIL_COUNTS = (process.env['BENCH_PUPILS'] ?? '30,300').split(',').map(Number);
 const STEADY_PER_SECOND = 200;
 const STEADY_ANSWERS = 600;
 
@@ -46,7 +48,7 @@ async function measure(make: (heard: HeardOnWall) => Promise<Target>) {
   return measured;
 }
 
-for (const pupils of [30, 300]) {
+for (const pupils of PUPIL_COUNTS) {
   const ratios = new Map<string, number[]>();
   const lastRun = new Map<string, string>();
   const note = (name: string, ours: number, floor: number) => {

@@ -74,12 +74,16 @@ describe('coming in', () => {
     await room.tell({ type: 'end' });
     const review = async () => (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
     const now = await review();
+    const desk = async () => (await anouk.send('GET', '/api/desk')).json();
+    const onDesk = await desk();
+    expect(onDesk).toMatchObject({ phase: 'ended' });
     expect(now).toMatchObject({ roomKey: null, live: { responses: [{ attempt: 1 }] } });
     await school.stop();
     await school.start();
     const { live, ...kept } = await review();
     expect(kept).toEqual({ ...now, live: undefined });
     expect(live.responses).toEqual(now.live.responses);
+    expect({ ...(await desk()), seq: 0, nowMs: 0 }).toEqual({ ...onDesk, seq: 0, nowMs: 0 });
   });
 });
 
