@@ -17,6 +17,10 @@ test.each([
   expect(gearedPose(secondOfDay(hour, minute))).toEqual({ hourDeg, minuteDeg });
 });
 
+test('an angle is brought under a full turn, also from a hair below 0', () => {
+  expect([-1e-15, -360, 360, 725, -90, -0].map(wrapDeg)).toEqual([0, 0, 0, 5, 270, 0]);
+});
+
 test('a geared pose is read as its own time, with no gap and no residual, at every minute of the day', () => {
   for (let sec = 0; sec < SECONDS_PER_DAY; sec += 60) {
     const at = toSecondOfDay(sec);

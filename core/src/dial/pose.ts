@@ -12,7 +12,8 @@ export type HandId = 'hour' | 'minute';
 /** Any angle brought into 0 ≤ a < 360 degrees. */
 export function wrapDeg(deg: number): number {
   const wrapped = deg % 360;
-  return wrapped < 0 ? wrapped + 360 : wrapped + 0; // "+ 0" turns −0 into 0
+  // A hair below 0 is rounded up to 360, which is 0 again; "+ 0" turns −0 into 0.
+  return wrapped < 0 ? (wrapped + 360) % 360 : wrapped + 0;
 }
 
 /** Signed turn from one angle to another by the shorter way, −180 < d ≤ 180 degrees. */
