@@ -45,6 +45,24 @@ test('the script is not left at its ends', () => {
   expect(told.map((command) => command.type === 'go' && command.toStep)).toEqual([2, 3, 2, 1, 0]);
 });
 
+test('a tap on a touch screen goes on, beside everything that can be pressed and not in the lobby', () => {
+  document.body.innerHTML = '<main><button>Back</button><p>Notes</p></main>';
+  const tap = (selector: string, pointerType: string) => {
+    const target = document.querySelector(selector)!;
+    steering.tap({ target, pointerType } as unknown as Event);
+  };
+  tap('p', 'mouse');
+  tap('button', 'touch');
+  expect(told).toEqual([]);
+  tap('p', 'touch');
+  expect(told).toEqual([{ type: 'go', toStep: 2 }]);
+  const detail = sessionDetail();
+  const room = { ...detail.live.room, phase: 'lobby' as const };
+  store.dispatch(liveActions.loaded({ detail: { ...detail, live: { ...detail.live, room } }, atMs: 0 }));
+  tap('p', 'touch');
+  expect(told).toHaveLength(1);
+});
+
 test('hands that are dragged go out one at a time, the latest only, and are seen here at once', () => {
   show(at(60));
   expect(told).toEqual([{ type: 'aside', aside: at(60) }]);

@@ -68,6 +68,13 @@ export class Steering {
     this.goBy(-1);
   }
 
+  /** A tap on a touch screen goes on, wherever there is nothing to press, turn or type; a click only brings a window to the front. */
+  tap(event: Event): void {
+    const { target, pointerType } = event as PointerEvent;
+    const used = (target as Element).closest('button, a, input, label, select, details, dialog, form, header, zp-pointing-stage, zp-wall');
+    if (pointerType === 'touch' && !used && this.detail()?.live.room.phase === 'running') this.next();
+  }
+
   tell(command: RoomCommand): void {
     const sessionId = this.detail()?.id;
     if (sessionId) this.store.dispatch(liveActions.command({ sessionId, commandId: uuid(), command, atMs: Date.now() }));

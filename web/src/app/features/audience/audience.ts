@@ -14,6 +14,7 @@ import { KeyShow } from '../console/key-show';
   imports: [KeyShow, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   hostDirectives: [AudienceWindow],
+  host: { '(click)': 'steering.tap($event)' },
   template: `
     <main>
       @if (live.detail(); as detail) {

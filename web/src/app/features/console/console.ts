@@ -19,6 +19,7 @@ import { Wall } from './wall';
   selector: 'zp-console',
   imports: [KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',
   styleUrl: './console.scss',
 })
