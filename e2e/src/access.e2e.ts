@@ -23,6 +23,32 @@ async function expectUsableByThumb(page: Page, place: string): Promise<void> {
   expect({ place, ...found }).toEqual({ place, sideways: false, small: [] });
 }
 
+test('every place of the teacher fits a width of 320 pixels', async ({ teacher, server }) => {
+  const { page } = teacher;
+  await page.setViewportSize({ width: 320, height: 640 });
+  const expectToFit = async (place: string) =>
+    expect([place, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([place, 320]);
+  await page.goto(server.url);
+  await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
+  await expectToFit('sign-in');
+  await teacher.signIn();
+  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expectToFit('lessons');
+  await page.getByRole('link', { name: 'Review' }).click();
+  await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
+  await expectToFit('review');
+  await page.getByRole('link', { name: 'Dials' }).click();
+  await expect(page.getByRole('button', { name: 'Show to pupils' })).toBeVisible();
+  await expectToFit('dials');
+  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
+  await teacher.openRoom();
+  await expectToFit('console, lobby');
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await page.getByRole('button', { name: 'arc', exact: true }).click();
+  await expectToFit('console');
+});
+
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any place, ${colorScheme}`, async ({ teacher, newPupil, server }) => {
     const { page } = teacher;

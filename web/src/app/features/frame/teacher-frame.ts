@@ -33,8 +33,9 @@ import { authActions, authFeature } from '../../state/auth';
     }
     header {
       display: flex;
+      flex-wrap: wrap;
       align-items: center;
-      gap: 1rem;
+      gap: 0.25rem 1rem;
       padding: 0.5rem 1.5rem;
       border-bottom: 2px solid var(--ink);
       background: var(--sheet);
@@ -67,6 +68,15 @@ import { authActions, authFeature } from '../../state/auth';
       max-width: 1240px;
       margin: 0 auto;
       padding: 1.5rem;
+    }
+    @media (max-width: 600px) {
+      header,
+      main {
+        padding-inline: 0.75rem;
+      }
+      nav {
+        margin-left: 0;
+      }
     }
   `,
 })
