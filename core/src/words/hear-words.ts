@@ -59,7 +59,7 @@ function understand(way: readonly Reading[], part: DayPart | null, pack: WordPac
   // "half past 7 o'clock": the noun of the full hour where it does not belong.
   const last = way.at(-1);
   const noun = last && 'word' in last && way.length > 2 ? pack.displayNouns[last.word] : undefined;
-  return noun ? understand([...way.slice(0, -2), oneMoreSlip(way.at(-2)!)], part, pack) : { kind: 'unreadable' };
+  return noun !== undefined ? understand([...way.slice(0, -2), oneMoreSlip(way.at(-2)!)], part, pack) : { kind: 'unreadable' };
 }
 
 const oneMoreSlip = (reading: Reading): Reading => ({ ...reading, slips: reading.slips + 1 });

@@ -78,6 +78,7 @@ test.each<[string, WordPackId, string]>([
   ['ein Viertel nach sechs', 'de', '12h 6:15'],
   ['¾ 8', 'de', '12h 7:45'],
   ['halb8', 'de', '12h 7:30'],
+  ['halb acht Uhr', 'de', '12h 7:30'],
   ['seven seven seven', 'en-GB', 'unreadable'],
   ['constructor', 'en-GB', 'unreadable'],
   ['toString past 7', 'en-GB', 'unreadable'],
