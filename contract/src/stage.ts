@@ -92,6 +92,7 @@ export const StageStateSchema = Exact({
       hour: Nullable(Type.String()),
       minute: Nullable(Type.String()),
       separator: SeparatorSchema,
+      of24: Type.Optional(Type.Boolean()),
       covered: Type.Optional(Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 })),
       plain: Type.Optional(Type.Boolean()),
     }),

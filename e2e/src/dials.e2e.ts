@@ -99,6 +99,34 @@ test('a sweep counts on the rim, can be stopped, and arrives as one step', async
   await expect(dials.reading).toContainText('2:00');
 });
 
+test('a sweep is overtaken by whoever takes the hands or another dial, and layers change while it runs', async ({ dials }) => {
+  const { page } = dials;
+  const sweepAway = async () => {
+    await dials.type('2:00');
+    await page.getByLabel('Time', { exact: true }).fill('2:30');
+    await page.getByRole('button', { name: 'Sweep there' }).click();
+    await expect(dials.reading).toContainText('2:01');
+  };
+  await page.emulateMedia({ reducedMotion: 'no-preference' });
+  await dials.choose('Pace', 'slow');
+  await sweepAway();
+  await page.getByLabel('Halves').check();
+  await expect(dials.stage.locator('[data-role="dial"] path.s-soft')).toHaveCount(2);
+  await page.keyboard.press('ArrowUp');
+  await expect(dials.reading).toContainText(/2:0[6-9]/);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(dials.reading).toContainText('2:00');
+  await sweepAway();
+  await page.keyboard.press('Control+z'); // stops what moves, and takes nothing back
+  await expect(dials.reading).toContainText('2:00');
+  await sweepAway();
+  await page.getByRole('button', { name: 'New dial' }).click();
+  await dials.type('9:00');
+  await expect(dials.reading).toContainText('9:00');
+});
+
 test('pointers stand on the dial, follow it, and are all gone with one key', async ({ dials }) => {
   const { page } = dials;
   const marks = dials.stage.locator('[data-role="dial"] .s-accent, [data-role="dial"] .f-accent');

@@ -2,15 +2,16 @@ import { gearedPose } from '../dial/pose.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { DialMark } from '../scene/dial-state.js';
 import { TEACHING_LAYERS } from '../scene/dial-state.js';
-import { minuteDigits } from '../time/display.js';
-import { hour12, minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
+import { bandKindOf } from '../scene/bands/registry.js';
+import { displayAt } from '../scene/display-at.js';
+import { toSecondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
 import type { BeatContext, BeatKind } from './beat-kind.js';
 
 /** Turns geared hands from one time to another, counting on the rim, with stops where there is something to see. */
 export interface SweepBeat {
   readonly kind: 'sweep';
   readonly fromSec: number;
-  /** Forwards when later than `fromSec`, backwards when earlier; a sweep does not cross midnight. */
+  /** Forwards when later than `fromSec`, backwards when earlier. A lesson’s sweep ends within the day; another may go on past midnight, from 86,400 on. */
   readonly toSec: number;
   /** Seconds that one full turn of the minute hand takes, 5 to 120. */
   readonly turnSeconds: number;
@@ -103,11 +104,15 @@ export const sweepBeat: BeatKind<SweepBeat> = {
       marks: countMarks(beat, now),
       ...(moving && now !== beat.fromSec ? { trailDeg: trailOf(beat, now) } : {}),
     };
-    const display = before.display && {
-      hour: String(hour12(shown)),
-      minute: minuteDigits(minuteOfHour(shown)),
-      separator: context.settings.separator,
+    return {
+      ...before,
+      dial,
+      display: before.display && displayAt(before.display, shown),
+      ...(before.bands && { bands: before.bands.map((band) => bandKindOf(band).at(band, shown)) }),
+      words: [],
+      board,
+      stem: null,
+      countdown: null,
     };
-    return { ...before, dial, display, words: [], board, stem: null, countdown: null };
   },
 };

@@ -48,7 +48,7 @@ test('a count of the script is not left beside other hands, a hand pointed at st
 test('boxes that pupils are to fill stay empty, and a 24-hour display stays one', () => {
   const display = { hour: null, minute: null, separator: ':' } as const;
   expect(aside(secondOfDay(9, 5), { ...scripted, display }).display).toEqual(display);
-  expect(aside(secondOfDay(9, 5), { ...scripted, display: { ...display, hour: '16', minute: '30' } }).display).toMatchObject({
+  expect(aside(secondOfDay(9, 5), { ...scripted, display: { ...display, hour: '10', minute: '30', of24: true } }).display).toMatchObject({
     hour: '09',
     minute: '05',
   });

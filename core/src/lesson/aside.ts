@@ -2,9 +2,9 @@ import { gearedPose } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
 import { bandKindOf } from '../scene/bands/registry.js';
 import { TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
-import type { DisplayState, StageState } from '../scene/stage-state.js';
-import { displayText24, minuteDigits } from '../time/display.js';
-import { hour12, minuteOfHour, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { displayAt } from '../scene/display-at.js';
+import type { StageState } from '../scene/stage-state.js';
+import { toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
 import type { LessonSettings } from './settings.js';
@@ -58,16 +58,5 @@ export function stageAside(scripted: StageState, aside: Aside, settings: LessonS
     board: [],
     stem: null,
     countdown: null,
-  };
-}
-
-/** A display at another time: halves that the script left for pupils to fill stay empty. */
-function displayAt(display: DisplayState, at: SecondOfDay): DisplayState {
-  const of24 = display.hour !== null && (Number(display.hour) > 12 || display.hour.startsWith('0'));
-  const hour = of24 ? displayText24(at).slice(0, 2) : String(hour12(at));
-  return {
-    ...display,
-    hour: display.hour === null ? null : hour,
-    minute: display.minute === null ? null : minuteDigits(minuteOfHour(at)),
   };
 }

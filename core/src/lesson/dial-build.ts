@@ -5,8 +5,9 @@ import { bandKindOf } from '../scene/bands/registry.js';
 import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { DayEvent } from './day-events.js';
-import { displayText24, minuteDigits, type DisplaySeparator } from '../time/display.js';
-import { hour12, minuteOfHour, SECONDS_PER_HALF_DAY, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { displayAt } from '../scene/display-at.js';
+import type { DisplaySeparator } from '../time/display.js';
+import { SECONDS_PER_HALF_DAY, secondOfMinute, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS, type WordPackId } from '../words/registry.js';
 import { say } from '../words/say.js';
 
@@ -188,8 +189,8 @@ export function stageOfBuild(build: DialBuild): StageState {
 }
 
 function displayOf(build: DialBuild, at: SecondOfDay): NonNullable<StageState['display']> {
-  const hour = build.display === '24h' ? displayText24(at).slice(0, 2) : String(hour12(at));
-  return { hour, minute: minuteDigits(minuteOfHour(at)), separator: build.separator, covered: build.covered, plain: !build.tied };
+  const { separator, covered, tied } = build;
+  return displayAt({ hour: '', minute: '', separator, covered, plain: !tied, of24: build.display === '24h' }, at);
 }
 
 const BANDS: Readonly<Record<BandChoice, Band>> = {

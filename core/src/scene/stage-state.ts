@@ -6,6 +6,8 @@ export interface DisplayState {
   readonly hour: string | null;
   readonly minute: string | null;
   readonly separator: ':' | '.';
+  /** Hours from 00 to 23 instead of 1 to 12. */
+  readonly of24?: boolean;
   /** Digits covered for pupils to fill in: 0 and 1 of the hour, 2 and 3 of the minutes. None when absent. */
   readonly covered?: readonly number[];
   /** Digits in plain ink instead of the colours of the hands. */

@@ -1,11 +1,29 @@
-import { NEW_BUILD, secondOfDay } from '@zeitpunkt/core';
+import { beatKindOf, NEW_BUILD, secondOfDay, setTime, stageOfBuild, switchBand, type DialBuild } from '@zeitpunkt/core';
 import { sweepOf } from './sweep-of';
 
-test('a sweep that would cross midnight begins half a day earlier, where the dial looks the same', () => {
-  const { beat } = sweepOf(secondOfDay(23, 50), secondOfDay(0, 20), 30, 'fives', NEW_BUILD);
-  expect(beat).toMatchObject({ fromSec: secondOfDay(11, 50), toSec: secondOfDay(12, 20) });
-  expect(sweepOf(secondOfDay(7, 0), secondOfDay(8, 0), 30, 'none', NEW_BUILD).beat).toMatchObject({
-    fromSec: secondOfDay(7, 0),
-    toSec: secondOfDay(8, 0),
+/** The stage of a build at a part of its sweep. */
+function midSweep(build: DialBuild, from: number, to: number, part: number) {
+  const { beat, context } = sweepOf(from as never, to as never, 60, 'fives', build);
+  const kind = beatKindOf(beat);
+  return kind.at(stageOfBuild(build), beat, kind.motionMs(beat, context) * part, context);
+}
+
+test('what is covered stays covered, 24 hours stay 24, and lines follow, also over midnight', () => {
+  const late = setTime(secondOfDay(23, 50))({ ...NEW_BUILD, display: '24h', covered: [2, 3] });
+  const build = switchBand('hour-line-fives')(switchBand('day-line')(late));
+  const at = (part: number) => midSweep(build, secondOfDay(23, 50), secondOfDay(0, 10), part);
+  expect(at(0.25)).toMatchObject({
+    display: { hour: '23', minute: '55', covered: [2, 3] },
+    bands: [{ atSec: secondOfDay(23, 55) }, { hour: 11, at: 55 }],
   });
+  expect(at(0.75)).toMatchObject({
+    dial: { pose: { hourDeg: 2.5, minuteDeg: 30 } },
+    display: { hour: '00', minute: '05' },
+    bands: [{ atSec: secondOfDay(0, 5) }, { hour: 12, at: 5 }],
+  });
+});
+
+test('within the day a sweep is as long as its way', () => {
+  const { beat } = sweepOf(secondOfDay(7, 0), secondOfDay(8, 0), 30, 'none', NEW_BUILD);
+  expect(beat).toMatchObject({ fromSec: secondOfDay(7, 0), toSec: secondOfDay(8, 0), turnSeconds: 30 });
 });

@@ -1,19 +1,8 @@
-import {
-  DEFAULT_SETTINGS,
-  SECONDS_PER_DAY,
-  SECONDS_PER_HALF_DAY,
-  type BeatContext,
-  type DialBuild,
-  type SecondOfDay,
-  type SweepBeat,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, SECONDS_PER_DAY, type BeatContext, type DialBuild, type SecondOfDay, type SweepBeat } from '@zeitpunkt/core';
 
 export type SweepCount = SweepBeat['count'];
 
-/**
- * The sweep from one time on to another as a beat, and what it is played with. A sweep does not cross midnight: the dial
- * looks the same twelve hours earlier, so it begins there instead.
- */
+/** The sweep from one time on to another as a beat, and what it is played with. Past midnight it goes on into the next day. */
 export function sweepOf(
   from: SecondOfDay,
   to: SecondOfDay,
@@ -21,9 +10,8 @@ export function sweepOf(
   count: SweepCount,
   build: DialBuild,
 ): { beat: SweepBeat; context: BeatContext } {
-  const length = (to - from + SECONDS_PER_DAY) % SECONDS_PER_DAY;
-  const start = from + length < SECONDS_PER_DAY ? from : from - SECONDS_PER_HALF_DAY;
-  const beat: SweepBeat = { kind: 'sweep', fromSec: start, toSec: start + length, turnSeconds, count, stops: [], text: '' };
+  const toSec = to < from ? to + SECONDS_PER_DAY : to;
+  const beat: SweepBeat = { kind: 'sweep', fromSec: from, toSec, turnSeconds, count, stops: [], text: '' };
   const context: BeatContext = {
     settings: { ...DEFAULT_SETTINGS, pack: build.pack, separator: build.separator },
     itemOf: (id) => {

@@ -7,6 +7,7 @@ import {
   type ElementRef,
   inject,
   signal,
+  untracked,
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
@@ -14,13 +15,9 @@ import type { SavedDial } from '@zeitpunkt/contract';
 import {
   BAND_CHOICES,
   beatKindOf,
-  bestWording,
   dayEventsText,
   dialLetter,
-  dialNotes,
-  displayText,
   freeHands,
-  hourProgress,
   letGoIntoGear,
   MOST_BESIDE,
   nextOnDial,
@@ -29,7 +26,6 @@ import {
   poseOfBuild,
   readDayEvents,
   readTimeEntry,
-  reportPose,
   setAside,
   setTime,
   switchBand,
@@ -37,8 +33,8 @@ import {
   takeUp,
   timeOfBuild,
   turnHand,
+  withMarks,
   WORD_PACKS,
-  wrapSecondOfDay,
   type BandChoice,
   type DialBuild,
   type DialLayers,
@@ -47,7 +43,6 @@ import {
   type SecondOfDay,
   type StageState,
 } from '@zeitpunkt/core';
-import { nextFrame } from '../../shared/next-frame';
 import { showSender } from '../show/show-channel';
 import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
@@ -60,10 +55,12 @@ import type { StagePlay } from '../../ui/stage-view';
 import { DialsStore } from './dials-store';
 import { exportPng, exportSvg } from './export-dial';
 import { OPTIONS, SNAP_MS } from './options';
+import { minuteSeen, readingOf } from './reading-of';
+import { StageAnimation } from './stage-animation';
 import { sweepOf, type SweepCount } from './sweep-of';
+import { turningShortcuts } from './turning-shortcuts';
 
 const TOOLS = Object.keys(POINTER_TOOLS) as PointerTool[];
-const REDUCED_STEP_MS = 1000;
 /** Marks kept at once; the oldest goes first. */
 const MOST_MARKS = 60;
 
@@ -77,6 +74,8 @@ const MOST_MARKS = 60;
 })
 export class Workbench {
   protected readonly store = inject(DialsStore);
+  private readonly sender = showSender();
+  private readonly animation = new StageAnimation(this.sender.frame);
   protected readonly options = OPTIONS;
   protected readonly tools = TOOLS.map((tool) => [tool, POINTER_TOOLS[tool]] as const);
   protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
@@ -95,50 +94,30 @@ export class Workbench {
   protected readonly sweepCount = signal<SweepCount>('fives');
   protected readonly pngWidth = signal(1600);
   protected readonly transparent = signal(false);
-  /** A sweep under way: the stage at this moment. */
-  protected readonly playing = signal<StageState | null>(null);
-
-  protected readonly stage = computed(() => this.playing() ?? this.store.stage());
+  protected readonly moving = computed(() => this.animation.stage() !== null);
+  protected readonly stage = computed(() => this.animation.stage() ?? this.store.stage());
   protected readonly play = computed<StagePlay>(() => {
     const stage = this.stage();
     return { stateAt: () => stage, motionMs: 0, beganAtMs: 0 };
   });
-  protected readonly reading = computed(() => {
-    const build = this.store.build();
-    const pose = this.playing()?.dial?.pose ?? poseOfBuild(build);
-    const free = build.hands === 'free' && !this.playing();
-    const at = wrapSecondOfDay(free ? timeOfBuild(build) : Math.round(pose.hourDeg * 2) * 60);
-    const { hourHand, minuteHand, handInk } = build.layers;
-    const report = free ? reportPose(pose) : null;
-    return {
-      digits: report && !report.possible ? '' : displayText(at, build.separator),
-      words: report && !report.possible ? '' : bestWording(at, WORD_PACKS[build.pack]),
-      progress: hourProgress(pose.hourDeg).sentence,
-      notes: free ? [] : dialNotes(pose, { hourHand, minuteHand, alike: handInk === 'alike' }),
-      report,
-    };
-  });
+  protected readonly reading = computed(() => readingOf(this.store.build(), this.animation.stage()));
 
+  private readonly whereHandsStand = computed(() => {
+    const { hands, timeSec, freePose } = this.store.build();
+    return [this.store.currentId(), this.place(), hands, timeSec, freePose.hourDeg, freePose.minuteDeg].join(' ');
+  });
   private readonly pointing = viewChild.required(PointingStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
-  private readonly sender = showSender();
-  /** Calls the next step of an animation off. */
-  private callOff: () => void = () => undefined;
 
   /** The keys of this place, each within either half of a keyboard. */
   protected readonly shortcuts: readonly Shortcut[] = [
-    this.turnsBy('minute', 6, '1 minute', ['A', 'D'], ['ArrowLeft', 'ArrowRight']),
-    this.turnsBy('minute', 30, '5 minutes', ['S', 'W'], ['ArrowDown', 'ArrowUp']),
-    this.turnsBy('minute', 90, '15 minutes', ['Q', 'E'], ['PageDown', 'PageUp']),
-    this.turnsBy('minute', 180, '30 minutes', ['Shift+Q', 'Shift+E'], ['Shift+PageDown', 'Shift+PageUp']),
-    this.turnsBy('minute', 360, '60 minutes', ['Shift+S', 'Shift+W'], ['End', 'Home']),
-    this.turnsBy('hour', 2.5, 'Hour hand a little', ['Shift+A', 'Shift+D'], ['Shift+ArrowLeft', 'Shift+ArrowRight']),
+    ...turningShortcuts((hand, byDeg) => this.turnBy(hand, byDeg)),
     { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => beginTyping(this.entry().nativeElement, key) },
     { left: ['G'], right: ['J'], text: 'Free hands, into gear', act: () => this.changeGear() },
     { left: ['R'], right: ['P'], text: 'Next pointer', act: () => this.tool.update((tool) => toolAfter(TOOLS, tool)) },
     { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => this.wipe() },
     { left: ['Escape'], right: ['.'], text: 'Stop, put back', act: () => this.cancel() },
-    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
+    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.undo() },
     { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
     { left: ['V'], right: ['O'], text: 'Show to pupils', act: () => this.openShow() },
   ];
@@ -146,8 +125,13 @@ export class Workbench {
   constructor() {
     useShortcuts(this.shortcuts);
     effect(() => this.sender.show(this.stage()));
+    // What moves is overtaken when the hands are set, or another dial is taken up.
+    effect(() => {
+      this.whereHandsStand();
+      untracked(() => this.animation.stop());
+    });
     inject(DestroyRef).onDestroy(() => {
-      this.callOff();
+      this.animation.stop();
       this.sender.close();
     });
   }
@@ -161,6 +145,7 @@ export class Workbench {
   }
 
   protected readonly turning = (): Turning => {
+    this.settle();
     const build = this.store.build();
     return build.hands === 'geared' ? { hands: 'geared', at: timeOfBuild(build) } : { hands: 'free', pose: build.freePose };
   };
@@ -230,15 +215,28 @@ export class Workbench {
     void this.store.remove(dial);
   }
 
+  /** While something moves, undo only stops it: nothing has been done yet. */
+  protected undo(): void {
+    if (this.animation.stage()) this.animation.stop();
+    else this.store.undo();
+  }
+
+  /** Hands that are taken in the midst of a sweep go on from where they are seen. */
+  private settle(): void {
+    const seen = this.animation.stage()?.dial;
+    const build = this.store.build();
+    if (!seen || build.hands === 'free') return;
+    this.store.change(setTime(nextOnDial(minuteSeen(seen.pose), timeOfBuild(build))));
+  }
+
+  private turnBy(hand: HandId, byDeg: number): void {
+    this.settle();
+    this.store.change(turnHand(hand, byDeg));
+  }
+
   private changeGear(): void {
     if (this.store.build().hands === 'free') this.letGo();
     else this.free();
-  }
-
-  /** Keys that turn a hand back and on. */
-  private turnsBy(hand: HandId, byDeg: number, text: string, left: readonly string[], right: readonly string[]): Shortcut {
-    const act = (place: number) => this.store.change(turnHand(hand, place === 0 ? -byDeg : byDeg));
-    return { left, right, text: `${text} back, on`, repeats: true, act };
   }
 
   private readEntry(): SecondOfDay | null {
@@ -252,11 +250,9 @@ export class Workbench {
   private playSweep(from: SecondOfDay, to: SecondOfDay): void {
     const { beat, context } = sweepOf(from, to, this.turnSeconds(), this.sweepCount(), this.store.build());
     const kind = beatKindOf(beat);
-    const before = this.store.stage();
-    const lengthMs = kind.motionMs(beat, context);
-    this.animate(
-      lengthMs,
-      (elapsedMs) => kind.at(before, beat, elapsedMs, context),
+    this.animation.run(
+      kind.motionMs(beat, context),
+      (elapsedMs) => withMarks(kind.at(this.store.stage(), beat, elapsedMs, context), this.store.build().marks),
       () => this.store.change(setTime(to)),
     );
   }
@@ -271,32 +267,15 @@ export class Workbench {
       ...stage,
       dial: stage.dial && { ...stage.dial, pose: poseBetween(from, to, part) },
     });
-    this.animate(
+    this.animation.run(
       SNAP_MS,
       (elapsedMs) => onTheWay(Math.min(1, elapsedMs / SNAP_MS)),
       () => this.store.change(letGoIntoGear),
     );
   }
 
-  private animate(lengthMs: number, at: (elapsedMs: number) => StageState, arrived: () => void): void {
-    this.callOff();
-    const calm = matchMedia('(prefers-reduced-motion: reduce)').matches;
-    const began = performance.now();
-    const draw = () => {
-      const elapsedMs = performance.now() - began;
-      if (elapsedMs >= lengthMs) {
-        this.playing.set(null);
-        return arrived();
-      }
-      this.playing.set(at(calm ? Math.floor(elapsedMs / REDUCED_STEP_MS) * REDUCED_STEP_MS : elapsedMs));
-      this.callOff = nextFrame(draw, this.sender.frame);
-    };
-    draw();
-  }
-
   private cancel(): void {
-    this.callOff();
-    this.playing.set(null);
+    this.animation.stop();
     this.pointing().cancel();
     this.tool.set('turn');
   }
