@@ -53,6 +53,8 @@ import { DeskStore } from './desk-store';
     :host {
       display: flex;
       flex-direction: column;
+      /* Every height twice: an old tablet does not know dvh. */
+      min-height: 100vh;
       min-height: 100dvh;
     }
     header {
@@ -85,10 +87,12 @@ import { DeskStore } from './desk-store';
     .stage {
       width: 100%;
       aspect-ratio: 16 / 9;
+      max-height: calc(100vh - 5rem);
       max-height: calc(100dvh - 5rem);
     }
     .stage.tall {
       aspect-ratio: 760 / 1420;
+      max-height: calc(100vh - 5.5rem);
       max-height: calc(100dvh - 5.5rem);
     }
     .words {
