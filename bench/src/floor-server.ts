@@ -6,8 +6,8 @@ import { join } from 'node:path';
 import { groupCommit } from '../../server/src/db/group-commit.js';
 
 // The bare floor: one route, no checks. Insert one row of about 200 bytes, acknowledge, push about 130 bytes to the
-// teacher's socket. What arrives in one turn of the event loop shares a transaction.
-interface Wall {
+// teacher's socket; a question of 1 kB goes to every desk of a room. What arrives in one turn of the event loop shares a transaction.
+interface Listener {
   send(text: string): void;
 }
 
@@ -17,15 +17,27 @@ sqlite.pragma('synchronous = FULL');
 sqlite.exec('CREATE TABLE answer (id TEXT PRIMARY KEY, room TEXT, body TEXT) STRICT');
 const insert = sqlite.prepare('INSERT INTO answer VALUES (?, ?, ?)');
 const commit = groupCommit(sqlite);
-const walls = new Map<string, Set<Wall>>();
+const walls = new Map<string, Set<Listener>>();
+const desks = new Map<string, Set<Listener>>();
+/** About 1 kB, as a question is. */
+const QUESTION = JSON.stringify({ type: 'view', note: 'x'.repeat(1000) });
 const app = Fastify();
 await app.register(fastifyWebsocket);
 app.get('/wall/:room', { websocket: true }, (socket, request) => {
   const { room } = request.params as { room: string };
-  walls.set(room, (walls.get(room) ?? new Set<Wall>()).add(socket));
+  walls.set(room, (walls.get(room) ?? new Set<Listener>()).add(socket));
   socket.send('{"type":"state"}');
 });
-app.get('/desk/:room', { websocket: true }, (socket) => socket.send('{"type":"view"}'));
+app.get('/desk/:room', { websocket: true }, (socket, request) => {
+  const { room } = request.params as { room: string };
+  desks.set(room, (desks.get(room) ?? new Set<Listener>()).add(socket));
+  socket.send('{"type":"view"}');
+});
+app.post('/open/:room', (request, reply) => {
+  const { room } = request.params as { room: string };
+  for (const desk of desks.get(room) ?? []) desk.send(QUESTION);
+  return reply.send({});
+});
 app.post('/answer/:room', async (request, reply) => {
   const { room } = request.params as { room: string };
   const { id } = request.body as { id: string };

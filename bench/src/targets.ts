@@ -9,6 +9,8 @@ import { Client } from './http.js';
 /** A server under load: pupils who can answer, and walls that hear of it. */
 export interface Target {
   readonly pupils: readonly { answer(id: string): Promise<unknown> }[];
+  /** Opens the first question in every room at once; resolves to the milliseconds until the last desk has it. */
+  openQuestion(): Promise<number>;
   /** Memory of the server in MB. */
   memoryMb(): number;
   stop(): Promise<void>;
@@ -49,22 +51,46 @@ class Child {
   }
 }
 
+/** Counts what desks are sent, and tells when each of them has been sent something. */
+class Desks {
+  private waiting = new Set<number>();
+  private done: () => void = () => undefined;
+
+  readonly heard = (desk: number) => {
+    if (this.waiting.delete(desk) && this.waiting.size === 0) this.done();
+  };
+
+  /** Milliseconds from an act until the last of so many desks has been sent something. */
+  async untilAllHear(count: number, act: () => Promise<unknown>): Promise<number> {
+    this.waiting = new Set(Array.from({ length: count }, (_, desk) => desk));
+    const start = performance.now();
+    const all = new Promise<number>((resolve) => (this.done = () => resolve(performance.now() - start)));
+    const [lasted] = await Promise.all([all, act()]);
+    return lasted;
+  }
+}
+
 const answerBody = (id: string) => ({ id, itemId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200 });
 
 /** The bare floor with as many pupils, in rooms of thirty. */
 export async function floorTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
   const server = new Child();
   const { port } = await server.start('floor-server.mjs');
+  const desks = new Desks();
+  const rooms: (() => Promise<unknown>)[] = [];
   const pupils: { answer(id: string): Promise<unknown> }[] = [];
   for (let index = 0; index < pupilCount; index++) {
     const room = Math.floor(index / ROOM_SIZE);
     const client = new Client(port);
-    if (index % ROOM_SIZE === 0)
+    if (index % ROOM_SIZE === 0) {
       server.sockets.push(await client.socket(`/wall/${room}`, (text) => heard((JSON.parse(text) as { id: string }).id)));
-    server.sockets.push(await client.socket(`/desk/${room}`, () => undefined));
+      rooms.push(() => client.send('POST', `/open/${room}`));
+    }
+    server.sockets.push(await client.socket(`/desk/${room}`, () => desks.heard(index)));
     pupils.push({ answer: (id) => client.send('POST', `/answer/${room}`, answerBody(id)) });
   }
-  return { pupils, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+  const openQuestion = () => desks.untilAllHear(pupilCount, () => Promise.all(rooms.map((open) => open())));
+  return { pupils, openQuestion, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
 }
 
 interface Detail {
@@ -81,6 +107,8 @@ export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): P
   await teacher.send('POST', '/api/sign-in', { signInName, password });
   const lessons = await teacher.send<{ id: string }[]>('GET', '/api/lessons');
   const classes = await teacher.send<{ id: string; pupilCount: number }[]>('GET', '/api/classes');
+  const desks = new Desks();
+  const rooms: Room[] = [];
   const pupils: { answer(id: string): Promise<unknown> }[] = [];
   for (const { id: classId } of classes.filter((one) => one.pupilCount === ROOM_SIZE)) {
     const detail = await teacher.send<Detail>('POST', '/api/sessions', { id: randomUUID(), lessonId: lessons[0]!.id, classId });
@@ -92,20 +120,33 @@ export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): P
     for (const { id: pupilId } of detail.pupils.slice(0, pupilCount - pupils.length)) {
       const desk = new Client(port);
       await desk.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: detail.roomKey, pupilId });
-      server.sockets.push(await desk.socket('/ws/desk', () => undefined));
+      const index = pupils.length;
+      server.sockets.push(await desk.socket('/ws/desk', () => desks.heard(index)));
       pupils.push({ answer: (id) => desk.send('POST', '/api/desk/responses', answerBody(id)) });
     }
-    await openFirstQuestion(teacher, detail.id);
+    rooms.push(await openFirstQuestion(teacher, detail.id));
   }
-  return { pupils, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+  const openQuestion = async () => {
+    await desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo, step }) => goTo(step - 1))));
+    return desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo, step }) => goTo(step))));
+  };
+  return { pupils, openQuestion, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
 }
 
-async function openFirstQuestion(teacher: Client, sessionId: string): Promise<void> {
+interface Room {
+  readonly goTo: (toStep: number) => Promise<unknown>;
+  /** Where the first question is open. */
+  readonly step: number;
+}
+
+async function openFirstQuestion(teacher: Client, sessionId: string): Promise<Room> {
   const tell = (command: object) =>
     teacher.send<{ room: { questions: Record<string, string> } }>('POST', `/api/sessions/${sessionId}/commands`, {
       id: randomUUID(),
       command,
     });
   let { room } = await tell({ type: 'begin' });
-  for (let toStep = 1; room.questions['q1'] !== 'open'; toStep++) ({ room } = await tell({ type: 'go', toStep }));
+  let step = 0;
+  while (room.questions['q1'] !== 'open') ({ room } = await tell({ type: 'go', toStep: (step += 1) }));
+  return { goTo: (toStep) => tell({ type: 'go', toStep }), step };
 }
