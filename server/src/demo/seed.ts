@@ -63,13 +63,13 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
     clockMs += randomInt(500, 4000);
     room.join(participantId, pupil.id, tokenHash(newToken()));
   }
-  room.command(randomUUID(), { type: 'begin' });
+  await room.command(randomUUID(), { type: 'begin' });
   for (const [index, step] of room.lesson.steps.entries()) {
-    room.command(randomUUID(), { type: 'go', toStep: index });
+    await room.command(randomUUID(), { type: 'go', toStep: index });
     if (step.beat.kind === 'think') clockMs = await answerAll(room, step.beat.itemId, inRoom, clockMs, (atMs) => (clockMs = atMs));
     clockMs += Math.round(step.durationMs);
   }
-  room.command(randomUUID(), { type: 'end' });
+  await room.command(randomUUID(), { type: 'end' });
 }
 
 async function answerAll(

@@ -33,7 +33,6 @@ import type { LiveQueries } from './queries.js';
 export interface RoomNeeds {
   readonly queries: LiveQueries;
   readonly commit: GroupCommit;
-  readonly transact: (write: () => void) => void;
   readonly nowMs: () => number;
 }
 
@@ -67,6 +66,8 @@ export class LiveRoom {
   private readonly latest = new Map<string, MarkedResponse>();
   private readonly onTheWay = new Map<string, Promise<ResponseKept>>();
   private readonly attempts = new Map<string, number>();
+  /** The last command that was sent; each waits for the one before it. */
+  private carriedOut: Promise<unknown> = Promise.resolve();
   private readonly consoles = new Set<Listener>();
   private readonly audiences = new Set<Listener>();
   private readonly desks = new Map<string, Set<DeskListener>>();
@@ -106,30 +107,34 @@ export class LiveRoom {
 
   // --- the teacher ---
 
-  /** Carries out a command once; sent again it only answers with the room as it is. */
-  command(commandId: string, command: RoomCommand): CommandDone {
-    const { queries, transact, nowMs } = this.needs;
-    if (!queries.commandKnown(this.id, commandId)) {
-      const atMs = nowMs();
-      const next = applyCommand(this.room, command, this.lesson, atMs);
-      if (next !== this.room) {
-        const endedAtMs = next.phase === 'ended' ? atMs : null;
-        transact(() => {
-          queries.saveRoom(this.id, next, endedAtMs);
-          queries.insertEvent({
-            sessionId: this.id,
-            seq: queries.eventCount(this.id) + 1,
-            commandId,
-            command: JSON.stringify(forTheRecord(command)),
-            atMs,
-          });
+  /** Carries out a command once, after those before it; sent again it only answers with the room as it is. */
+  command(commandId: string, command: RoomCommand): Promise<CommandDone> {
+    const done = this.carriedOut.then(() => this.carryOut(commandId, command));
+    this.carriedOut = done.catch(() => undefined); // whoever sent it is told; the next one is carried out all the same
+    return done;
+  }
+
+  private async carryOut(commandId: string, command: RoomCommand): Promise<CommandDone> {
+    const { queries, commit, nowMs } = this.needs;
+    const atMs = nowMs();
+    const next = queries.commandKnown(this.id, commandId) ? this.room : applyCommand(this.room, command, this.lesson, atMs);
+    if (next !== this.room) {
+      const endedAtMs = next.phase === 'ended' ? atMs : null;
+      await commit(() => {
+        queries.saveRoom(this.id, next, endedAtMs);
+        queries.insertEvent({
+          sessionId: this.id,
+          seq: queries.eventCount(this.id) + 1,
+          commandId,
+          command: JSON.stringify(forTheRecord(command)),
+          atMs,
         });
-        this.room = next;
-        this.endedAtMs = endedAtMs;
-        this.seq += 1;
-        this.tellTeacher({ type: 'room', seq: this.seq, nowMs: atMs, room: plain(next) }, 'audience too');
-        this.tellDesks();
-      }
+      });
+      this.room = next;
+      this.endedAtMs = endedAtMs;
+      this.seq += 1;
+      this.tellTeacher({ type: 'room', seq: this.seq, nowMs: atMs, room: plain(next) }, 'audience too');
+      this.tellDesks();
     }
     return { seq: this.seq, nowMs: nowMs(), room: plain(this.room) };
   }

@@ -278,6 +278,18 @@ describe('commands and sessions', () => {
     expect(again.detail.roomKey).toHaveLength(4);
   });
 
+  test('commands sent at once are carried out one after the other; a bad one among them stops nobody', async () => {
+    const sent = [{ type: 'begin' }, { type: 'go', toStep: 2 }, { type: 'go', toStep: 4000 }, { type: 'go', toStep: 5 }, { type: 'end' }];
+    const replies = await Promise.all(sent.map((command) => room.tell(command)));
+    expect(replies.map(({ statusCode }) => statusCode)).toEqual([200, 200, 400, 200, 200]);
+    expect(replies.filter(({ statusCode }) => statusCode === 200).map((reply) => reply.json().room)).toMatchObject([
+      { phase: 'running', step: 0 },
+      { step: 2 },
+      { step: 5 },
+      { phase: 'ended' },
+    ]);
+  });
+
   test('a stopped server goes on where it was: step, questions, pupils, answers, and the key on the wall', async () => {
     const anouk = await room.join('Anouk');
     await room.goTo('think', 'q1');

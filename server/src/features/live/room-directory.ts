@@ -24,7 +24,6 @@ export class RoomDirectory {
     this.needs = {
       queries: this.queries,
       commit: groupCommit(store.sqlite),
-      transact: (write) => store.sqlite.transaction(write)(),
       nowMs,
     };
   }
