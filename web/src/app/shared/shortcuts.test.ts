@@ -53,7 +53,7 @@ test('a held key turns on and on', () => {
 });
 
 test('in a field keys write, Escape leaves it, and a clicker still steers', () => {
-  const input = field('<input data-here>');
+  const input = field('<input data-here value="quarter to">');
   input.focus();
   for (const key of [' ', 'a', '7', 'ArrowLeft', 'Enter']) expect(strike(key, {}, input)).toBe(false);
   strike('PageDown', {}, input);
@@ -61,6 +61,8 @@ test('in a field keys write, Escape leaves it, and a clicker still steers', () =
   strike('Escape', {}, input);
   expect(document.activeElement).toBe(document.body);
   expect(strike('PageDown', {}, field('<select data-here></select>'))).toBe(false);
+  expect(strike(' ', {}, field('<input data-here>'))).toBe(true); // nothing that is typed begins with a space
+  expect(strike(' ', {}, field('<input type="radio" data-here>'))).toBe(false);
   expect(strike('a', {}, field('<input type="checkbox" data-here>'))).toBe(true);
 });
 

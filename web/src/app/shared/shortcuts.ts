@@ -47,6 +47,8 @@ const FIELDS = 'input:not([type="checkbox"], [type="radio"]), textarea, select';
 const PRESSED_BY_KEY = 'button, a, summary, input, [role="slider"]';
 /** Keys that also act from within a field: a clicker's, which no field needs. */
 const EVERYWHERE = ['PageDown', 'PageUp'];
+/** Keys that also act from within an empty field: nothing that is typed begins with a space. */
+const BEFORE_TYPING = ['Space', 'Shift+Space'];
 
 /**
  * Makes keys act while a component lives: not in fields, not in dialogs, and Space and Enter press the button they stand on.
@@ -59,11 +61,13 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
     if (event.defaultPrevented || document.querySelector('dialog[open]')) return;
     const name = keyOf(event);
     if (name === null) return;
-    if (target.closest(FIELDS) && !(EVERYWHERE.includes(name) && target.closest('input'))) {
+    const isInput = target instanceof HTMLInputElement && target.matches(FIELDS);
+    const leavesField = isInput && (EVERYWHERE.includes(name) || (BEFORE_TYPING.includes(name) && target.value === ''));
+    if (target.closest(FIELDS) && !leavesField) {
       if (name === 'Escape') target.blur();
       return;
     }
-    if (/Space|Enter/.test(name) && target.closest(PRESSED_BY_KEY)) return;
+    if (/Space|Enter/.test(name) && !leavesField && target.closest(PRESSED_BY_KEY)) return;
     for (const { left, right, repeats, act } of shortcuts) {
       const place = Math.max(left.indexOf(name), right.indexOf(name));
       if (place < 0 || (event.repeat && !repeats)) continue;
