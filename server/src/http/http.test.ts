@@ -8,7 +8,7 @@ import { readLesson } from '../features/lessons/read-lesson.js';
 import { School } from '../testing/school.js';
 import { STATUS_OF } from './problems.js';
 
-test('pages come under a strict policy, with the nonce of the reply in the page and nothing inline allowed', async () => {
+test('pages come under a strict policy, with the nonce of the reply in the page and nothing inline allowed; data under a stricter one', async () => {
   const webDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
   writeFileSync(join(webDir, 'index.html'), '<app-root ngCspNonce="CSP_NONCE"></app-root>');
   const school = await new School().start({ webDir });
@@ -20,6 +20,16 @@ test('pages come under a strict policy, with the nonce of the reply in the page 
   expect(policy).not.toMatch(/unsafe|https?:|\*/);
   const missing = await school.browser().send('GET', '/no/such/place?with=query');
   expect(missing.json()).toMatchObject({ code: 'NOT_FOUND', status: 404, detail: 'There is nothing at /no/such/place.' });
+  for (const [path, status] of [
+    ['/api/me', 200],
+    ['/api/lessons', 401],
+    ['/api/no-such-place', 404],
+  ] as const) {
+    const { statusCode, headers } = await school.browser().send('GET', path);
+    expect([path, statusCode]).toEqual([path, status]);
+    expect(headers['content-security-policy']).toMatch(/^default-src 'none';.*frame-ancestors 'none'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+  }
   await school.remove();
   rmSync(webDir, { recursive: true });
 });

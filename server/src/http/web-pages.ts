@@ -26,8 +26,26 @@ export async function webPages(app: FastifyInstance, webDir: string): Promise<vo
   }
 }
 
-/** Security headers of every reply. */
+/** What a reply of data needs: it is no page, nothing may run in it, and no other site may use it. */
+const DATA_HEADERS = {
+  'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
+  'cross-origin-resource-policy': 'same-origin',
+  'referrer-policy': 'no-referrer',
+  'x-content-type-options': 'nosniff',
+};
+const isData = (url: string) => url.startsWith('/api/');
+
+/**
+ * Security headers of every reply. Those of data are always the same; a policy with a nonce of its own for each answer of
+ * each pupil took a twelfth of the server's time.
+ */
 export async function securityHeaders(app: FastifyInstance): Promise<void> {
+  app.addHook('onRoute', (route) => {
+    if (isData(route.url)) route.helmet = false;
+  });
+  app.addHook('onRequest', async (request, reply) => {
+    if (isData(request.url)) reply.headers(DATA_HEADERS);
+  });
   await app.register(fastifyHelmet, {
     enableCSPNonces: true,
     contentSecurityPolicy: {
