@@ -10,47 +10,64 @@ export interface DeskRoom {
   readonly className: string;
 }
 
-/**
- * All that a pupil's device is told. This is the only place that decides it: before the reveal neither key, mark, wording
- * nor anybody else's response is put in.
- * @param latest the pupil's own latest response to an item, if there is one
- */
-export function deskView(
-  { lesson, room, seq, className }: DeskRoom,
-  pupil: { readonly participantId: string; readonly pupilName: string },
-  latest: (itemId: string) => MarkedResponse | undefined,
-  nowMs: number,
-): DeskView {
+/** What all desks of a room are told alike; made once for all of them. */
+export interface SharedView {
+  readonly view: Pick<DeskView, 'seq' | 'phase' | 'className' | 'lessonTitle' | 'stage'>;
+  readonly question:
+    | (Pick<NonNullable<DeskView['question']>, 'view' | 'phase' | 'countdown'> & {
+        readonly itemId: string;
+        readonly reveal: Pick<NonNullable<NonNullable<DeskView['question']>['reveal']>, 'key' | 'stage'> | null;
+      })
+    | null;
+}
+
+/** Nothing of a key is put in before the reveal. */
+export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: number): SharedView {
   const itemId = currentItemId(room, lesson);
-  const view = { seq, phase: room.phase, ...pupil, className, lessonTitle: lesson.lesson.title };
-  if (room.phase !== 'running') return { ...view, stage: null, question: null };
+  const view = { seq, phase: room.phase, className, lessonTitle: lesson.lesson.title, stage: null };
+  if (room.phase !== 'running') return { view, question: null };
   const elapsedMs = Math.max(0, nowMs - room.stepStartedAtMs);
   // A pupil who is answering keeps the question; everybody else sees what the teacher shows beside the script.
   const answering = itemId !== null && room.questions[itemId] === 'open';
-  if (itemId === null || (room.aside && !answering)) return { ...view, stage: stageOf(lesson, room, elapsedMs), question: null };
+  if (itemId === null || (room.aside && !answering)) return { view: { ...view, stage: stageOf(lesson, room, elapsedMs) }, question: null };
 
   const item = lesson.context.itemOf(itemId);
   const kind = kindOf(item);
-  const own = latest(itemId);
   const phase = room.questions[itemId] ?? 'closed';
   const step = lesson.steps[room.step]!;
-  const countdown = step.beat.kind === 'think' && phase === 'open' ? stageAt(lesson, room.step, elapsedMs).countdown : null;
+  const { settings } = lesson.lesson;
+  return {
+    view,
+    question: {
+      itemId,
+      view: plain(kind.viewOf(item, settings)),
+      phase,
+      countdown: step.beat.kind === 'think' && phase === 'open' ? stageAt(lesson, room.step, elapsedMs).countdown : null,
+      reveal: phase === 'revealed' ? { key: kind.keyOf(item), stage: plain(kind.answered(step.before, item, settings)) } : null,
+    },
+  };
+}
+
+/**
+ * All that a pupil's device is told. This and {@link sharedView} are the only places that decide it: before the reveal
+ * neither key, mark, wording nor anybody else's response is put in.
+ * @param latest the pupil's own latest response to an item, if there is one
+ */
+export function deskView(
+  { view, question }: SharedView,
+  pupil: { readonly participantId: string; readonly pupilName: string },
+  latest: (itemId: string) => MarkedResponse | undefined,
+): DeskView {
+  if (!question) return { ...view, ...pupil, question: null };
+  const { itemId, reveal, ...shared } = question;
+  const own = latest(itemId);
   return {
     ...view,
-    stage: null,
+    ...pupil,
     question: {
-      view: plain(kind.viewOf(item, lesson.lesson.settings)),
-      phase,
-      countdown,
+      ...shared,
       given: own ? { attempt: own.attempt, response: own.response } : null,
-      reveal:
-        phase === 'revealed'
-          ? {
-              key: kind.keyOf(item),
-              stage: plain(kind.answered(step.before, item, lesson.lesson.settings)),
-              own: own ? { verdict: own.mark.verdict, sayToPupil: own.mark.sayToPupil } : null,
-            }
-          : null,
+      reveal: reveal && { ...reveal, own: own ? { verdict: own.mark.verdict, sayToPupil: own.mark.sayToPupil } : null },
     },
   };
 }

@@ -25,7 +25,7 @@ import type {
   TeacherMessage,
 } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
-import { deskView } from './desk-view.js';
+import { deskView, sharedView, type SharedView } from './desk-view.js';
 import { plain } from './plain.js';
 import type { LiveQueries } from './queries.js';
 
@@ -249,15 +249,9 @@ export class LiveRoom {
     return kept;
   }
 
-  deskView(participantId: string): DeskView {
+  deskView(participantId: string, shared = this.sharedView()): DeskView {
     const { name, pupilId } = this.participants.get(participantId)!;
-    const { lesson, room, seq, className } = this;
-    return deskView(
-      { lesson, room, seq, className },
-      { participantId, pupilName: name },
-      (itemId) => this.latest.get(`${pupilId} ${itemId}`),
-      this.needs.nowMs(),
-    );
+    return deskView(shared, { participantId, pupilName: name }, (itemId) => this.latest.get(`${pupilId} ${itemId}`));
   }
 
   // --- who listens ---
@@ -292,10 +286,16 @@ export class LiveRoom {
     if (reach === 'audience too') for (const listener of this.audiences) listener.send(text);
   }
 
+  private sharedView(): SharedView {
+    const { lesson, room, seq, className } = this;
+    return sharedView({ lesson, room, seq, className }, this.needs.nowMs());
+  }
+
   private tellDesks(): void {
+    const shared = this.sharedView();
     for (const [participantId, listeners] of this.desks) {
       if (listeners.size === 0) continue;
-      const text = JSON.stringify({ type: 'view', view: this.deskView(participantId) });
+      const text = JSON.stringify({ type: 'view', view: this.deskView(participantId, shared) });
       for (const listener of listeners) listener.send(text);
     }
   }
