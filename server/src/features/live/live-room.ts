@@ -66,6 +66,8 @@ export class LiveRoom {
   private readonly latest = new Map<string, MarkedResponse>();
   private readonly onTheWay = new Map<string, Promise<ResponseKept>>();
   private readonly attempts = new Map<string, number>();
+  /** How many commands have changed the room. */
+  private events: number;
   /** The last command that was sent; each waits for the one before it. */
   private carriedOut: Promise<unknown> = Promise.resolve();
   private readonly consoles = new Set<Listener>();
@@ -85,6 +87,7 @@ export class LiveRoom {
     this.roomKey = readPictures(session.roomKey ?? '').pictures;
     this.createdAtMs = session.createdAtMs;
     this.endedAtMs = session.endedAtMs;
+    this.events = needs.queries.eventCount(session.id);
     // A room of an earlier version lacks what was added since.
     this.room = { ...NEW_ROOM, ...(JSON.parse(session.room) as Partial<RoomState>) };
     for (const { id, pupilId, joinedAtMs } of needs.queries.participants(this.id)) {
@@ -120,16 +123,13 @@ export class LiveRoom {
     const next = queries.commandKnown(this.id, commandId) ? this.room : applyCommand(this.room, command, this.lesson, atMs);
     if (next !== this.room) {
       const endedAtMs = next.phase === 'ended' ? atMs : null;
+      const event = { sessionId: this.id, seq: this.events + 1, commandId, command: JSON.stringify(forTheRecord(command)), atMs };
       await commit(() => {
-        queries.saveRoom(this.id, next, endedAtMs);
-        queries.insertEvent({
-          sessionId: this.id,
-          seq: queries.eventCount(this.id) + 1,
-          commandId,
-          command: JSON.stringify(forTheRecord(command)),
-          atMs,
-        });
+        queries.saveRoom(this.id, next);
+        if (endedAtMs !== null) queries.end(this.id, endedAtMs);
+        queries.insertEvent(event);
       });
+      this.events = event.seq;
       this.room = next;
       this.endedAtMs = endedAtMs;
       this.seq += 1;

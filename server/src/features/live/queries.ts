@@ -5,7 +5,7 @@ import { schoolClass } from '../classes/tables.js';
 import { lessonVersion } from '../lessons/tables.js';
 import { liveSession, participant, response, sessionEvent } from './tables.js';
 
-/** Reads and writes of live sessions. The ones that every response needs are prepared once. */
+/** Reads and writes of live sessions. The ones that every response and every command needs are prepared once. */
 export function liveQueries(db: Db) {
   const sessionRow = db
     .select({ session: liveSession, className: schoolClass.name, file: lessonVersion.file })
@@ -15,6 +15,20 @@ export function liveQueries(db: Db) {
   const insertResponse = db
     .insert(response)
     .values(placeholders(['id', 'sessionId', 'pupilId', 'itemId', 'attempt', 'given', 'mark', 'responseTimeMs', 'receivedAtMs']))
+    .prepare();
+  const insertEvent = db
+    .insert(sessionEvent)
+    .values(placeholders(['sessionId', 'seq', 'commandId', 'command', 'atMs']))
+    .prepare();
+  const commandKnown = db
+    .select({ seq: sessionEvent.seq })
+    .from(sessionEvent)
+    .where(and(eq(sessionEvent.sessionId, sql.placeholder('sessionId')), eq(sessionEvent.commandId, sql.placeholder('commandId'))))
+    .prepare();
+  const saveRoom = db
+    .update(liveSession)
+    .set({ room: sql`${sql.placeholder('room')}` })
+    .where(eq(liveSession.id, sql.placeholder('id')))
     .prepare();
 
   return {
@@ -54,24 +68,17 @@ export function liveQueries(db: Db) {
 
     insertSession: (row: typeof liveSession.$inferInsert) => db.insert(liveSession).values(row).run(),
 
-    saveRoom: (id: string, room: RoomState, endedAtMs: number | null) =>
-      db
-        .update(liveSession)
-        .set({ room: JSON.stringify(room), endedAtMs, ...(endedAtMs === null ? {} : { roomKey: null }) })
-        .where(eq(liveSession.id, id))
-        .run(),
+    saveRoom: (id: string, room: RoomState) => saveRoom.run({ id, room: JSON.stringify(room) }),
 
-    commandKnown: (sessionId: string, commandId: string) =>
-      db
-        .select({ seq: sessionEvent.seq })
-        .from(sessionEvent)
-        .where(and(eq(sessionEvent.sessionId, sessionId), eq(sessionEvent.commandId, commandId)))
-        .get() !== undefined,
+    /** Frees the room's key for others. */
+    end: (id: string, endedAtMs: number) => db.update(liveSession).set({ endedAtMs, roomKey: null }).where(eq(liveSession.id, id)).run(),
+
+    commandKnown: (sessionId: string, commandId: string) => commandKnown.get({ sessionId, commandId }) !== undefined,
 
     eventCount: (sessionId: string) =>
       db.select({ events: count() }).from(sessionEvent).where(eq(sessionEvent.sessionId, sessionId)).get()!.events,
 
-    insertEvent: (row: typeof sessionEvent.$inferInsert) => db.insert(sessionEvent).values(row).run(),
+    insertEvent: (row: typeof sessionEvent.$inferInsert) => insertEvent.run(row),
 
     participants: (sessionId: string) =>
       db
@@ -101,6 +108,7 @@ export function liveQueries(db: Db) {
 
 export type LiveQueries = ReturnType<typeof liveQueries>;
 
-function placeholders(names: readonly (keyof typeof response.$inferInsert)[]): typeof response.$inferInsert {
+/** A row of placeholders, one for each column that is to be given later. */
+function placeholders<Row>(names: readonly (keyof Row & string)[]): Row {
   return Object.fromEntries(names.map((name) => [name, sql.placeholder(name)])) as never;
 }
