@@ -1,19 +1,17 @@
 import { inDayPart, takeDayPart } from './day-part.js';
 import type { Heard, HeardTime } from './hear.js';
 import type { DayPart, HeardShape, WordPack } from './pack.js';
-import { partsOf, readingsOf, wordsOf, type Reading } from './word-readings.js';
+import { readingsIn, wordsOf, type Reading } from './word-readings.js';
 
 /** Noon and midnight stand where an hour stands; they name the half of the day themselves. */
 export const NAMED_HOURS: Record<string, number> = { noon: 720, midnight: 0 };
 
 /** Reads a time in the words of a pack. Every word may have several readings; of the ways that make a time, the one with the fewest slips counts. */
 export function hearWords(text: string, pack: WordPack): Heard {
-  const { rest, part } = takeDayPart(
-    wordsOf(text).flatMap((word) => partsOf(word, pack)),
-    pack,
-  );
-  const readings = rest.map((word) => readingsOf(word, pack));
-  if (rest.length === 0 || rest.length > 8 || readings.some((one) => one.length === 0)) return { kind: 'unreadable' };
+  const { rest, part } = takeDayPart(wordsOf(text), pack);
+  const perWord = rest.map((word) => readingsIn(word, pack));
+  const readings = perWord.flat();
+  if (readings.length === 0 || readings.length > 8 || perWord.some((one) => one.length === 0)) return { kind: 'unreadable' };
   let best: Heard = { kind: 'unreadable' };
   for (const way of ways(readings)) {
     const heard = understand(joinNumbers(way), part, pack);
@@ -54,7 +52,7 @@ function understand(way: readonly Reading[], part: DayPart | null, pack: WordPac
     const misconception = shape.misconception ?? null;
     return inDayPart({ kind: 'time', minuteOfDay, halfKnown: known, form: 'words', slips, misconception }, part);
   }
-  const twelve = twelveWith(way, slips);
+  const twelve = twelveWith(way, slips, pack);
   if (twelve) return inDayPart(twelve, part);
   // "half past 7 o'clock": the noun of the full hour where it does not belong.
   const last = way.at(-1);
@@ -65,17 +63,27 @@ function understand(way: readonly Reading[], part: DayPart | null, pack: WordPac
 const oneMoreSlip = (reading: Reading): Reading => ({ ...reading, slips: reading.slips + 1 });
 
 /** "12 noon", "twelve midnight", "12 Uhr mittags": the hour said twice. */
-function twelveWith(way: readonly Reading[], slips: number): HeardTime | null {
+function twelveWith(way: readonly Reading[], slips: number, pack: WordPack): HeardTime | null {
   const [first, ...others] = way;
   const last = others.pop();
   if (!first || !('number' in first) || first.number !== 12 || !last || !('word' in last)) return null;
-  if (others.length > 1 || others.some((one) => !('word' in one) || !['oclock', 'uhr'].includes(one.word))) return null;
+  if (others.length > 1 || others.some((one) => !('word' in one) || !Object.hasOwn(pack.displayNouns, one.word))) return null;
   const named = NAMED_HOURS[last.word];
   return named === undefined ? null : { kind: 'time', minuteOfDay: named, halfKnown: true, form: 'words', slips, misconception: null };
 }
 
+const slotsByShape = new WeakMap<HeardShape, readonly string[]>();
+
+/** The slots of a shape, taken apart once: every typed time is held against every shape of its pack. */
+function slotsOf(shape: HeardShape): readonly string[] {
+  const slots = slotsByShape.get(shape) ?? shape.shape.split(' ');
+  slotsByShape.set(shape, slots);
+  return slots;
+}
+
+/** What a way of reading fills the slots of a shape with; null where it does not fit. */
 function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named: number | null; minutes: number } | null {
-  const slots = shape.shape.split(' ');
+  const slots = slotsOf(shape);
   if (slots.length !== way.length) return null;
   const found = { hour: 0, named: null as number | null, minutes: 0 };
   const [least, most] = shape.minutes ?? [1, 59];

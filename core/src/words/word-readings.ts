@@ -26,19 +26,30 @@ export function wordsOf(text: string): string[] {
     .filter(Boolean);
 }
 
-/** Behind a word that was typed without the space after it. */
-const JOINED = '+';
+/**
+ * The readings of each word in what was typed as one: "halfpast" is half and past, with a slip for each space left out. One
+ * that is a word itself stays one; none where it cannot be read at all.
+ */
+export function readingsIn(typed: string, pack: WordPack): Reading[][] {
+  const readings = readingsOf(typed, pack);
+  if (readings.length > 0) return [readings];
+  const words = wholeWordsIn(typed, pack) ?? [];
+  const lastPlace = words.length - 1;
+  return words.map((word, place) =>
+    readingsOf(word, pack).map((reading) => (place < lastPlace ? { ...reading, slips: reading.slips + 1 } : reading)),
+  );
+}
 
-/** A word that is several written as one: "halfpast" is half and past. Only where it is none itself. */
-export function partsOf(word: string, pack: WordPack): string[] {
-  if (readingsOf(word, pack).length > 0 || pack.fillers.includes(word) || Object.hasOwn(pack.dayParts, word)) return [word];
-  for (let cut = word.length - 2; cut >= 2; cut--) {
-    const first = word.slice(0, cut);
-    if (!isWhole(first, pack)) continue;
-    const others = isWhole(word.slice(cut), pack) ? [word.slice(cut)] : partsOf(word.slice(cut), pack);
-    if (others.length > 1 || isWhole(others[0]!, pack)) return [first + JOINED, ...others];
+/** The words that were written as one, the first as long as can be; null where something is left over. */
+function wholeWordsIn(typed: string, pack: WordPack): string[] | null {
+  if (isWhole(typed, pack)) return [typed];
+  // What means something by itself is not taken apart: "afternoon", or a word with a slip in it.
+  if (readingsOf(typed, pack).length > 0 || Object.hasOwn(pack.dayParts, typed) || pack.fillers.includes(typed)) return null;
+  for (let cut = typed.length - 2; cut >= 2; cut--) {
+    const others = isWhole(typed.slice(0, cut), pack) ? wholeWordsIn(typed.slice(cut), pack) : null;
+    if (others) return [typed.slice(0, cut), ...others];
   }
-  return [word];
+  return null;
 }
 
 /** Whether a word is one of the pack's, or one of its known slips that is long enough to be meant. */
@@ -48,29 +59,32 @@ function isWhole(word: string, pack: WordPack): boolean {
   return isSlip || words.some(([written]) => written === word) || numbers.some(([written]) => written === word);
 }
 
-const tables = new WeakMap<WordPack, { words: [string, string][]; slips: [string, string][]; numbers: [string, number][] }>();
+type Written<Meaning> = readonly (readonly [written: string, meaning: Meaning])[];
 
-/** The pack's words, folded as typed text is. */
-function tableOf(pack: WordPack) {
-  let table = tables.get(pack);
-  if (!table) {
-    const entries = Object.entries(pack.lexicon);
-    table = {
-      words: entries.flatMap(([name, { written }]) => written.map((word): [string, string] => [fold(word, pack), name])),
-      slips: entries.flatMap(([name, { slips = [] }]) => slips.map((word): [string, string] => [fold(word, pack), name])),
-      numbers: pack.numbers.map((word, n): [string, number] => [fold(word, pack), n]),
-    };
-    tables.set(pack, table);
-  }
+interface Table {
+  readonly words: Written<string>;
+  readonly slips: Written<string>;
+  readonly numbers: Written<number>;
+}
+
+const tables = new WeakMap<WordPack, Table>();
+
+/** The pack's words, folded as typed text is; made once. */
+function tableOf(pack: WordPack): Table {
+  const known = tables.get(pack);
+  if (known) return known;
+  const entries = Object.entries(pack.lexicon);
+  const table: Table = {
+    words: entries.flatMap(([name, { written }]) => written.map((word) => [fold(word, pack), name] as const)),
+    slips: entries.flatMap(([name, { slips = [] }]) => slips.map((word) => [fold(word, pack), name] as const)),
+    numbers: pack.numbers.map((word, n) => [fold(word, pack), n] as const),
+  };
+  tables.set(pack, table);
   return table;
 }
 
-/**
- * Every way to read a word.
- * @param word with {@link JOINED} behind it where a space was left out, which is a slip
- */
+/** Every way to read one word. */
 export function readingsOf(word: string, pack: WordPack): Reading[] {
-  if (word.endsWith(JOINED)) return readingsOf(word.slice(0, -1), pack).map((reading) => ({ ...reading, slips: reading.slips + 1 }));
   const table = tableOf(pack);
   const readings: Reading[] = [];
   if (/^\d{1,2}$/.test(word)) readings.push({ number: Number(word), slips: 0, padded: /^0\d/.test(word) });

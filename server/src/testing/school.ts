@@ -127,3 +127,6 @@ export class TestRoom {
 export function reading(hour: string, minute: string, id: string = randomUUID()) {
   return { id, itemId: 'q1', response: { kind: 'read-dial', hour, minute }, responseTimeMs: 4200 };
 }
+
+/** Sends a response from a pupil's desk. */
+export const respond = (pupil: Browser, body: unknown) => pupil.send('POST', '/api/desk/responses', body);

@@ -1,7 +1,5 @@
-import { prepareLesson } from '@zeitpunkt/core';
-import type { DeskView } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
-import { reading, School, TestRoom, type Browser } from '../../testing/school.js';
+import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
 
 let school: School;
 let teacher: Browser;
@@ -14,7 +12,6 @@ beforeEach(async () => {
 afterEach(() => school.remove());
 
 const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
-const respond = (pupil: Browser, body: unknown) => pupil.send('POST', '/api/desk/responses', body);
 
 describe('coming in', () => {
   const join = (body: object) => school.browser().send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: room.key, ...body });
@@ -157,87 +154,6 @@ describe('responses', () => {
   });
 });
 
-describe('what a desk is told', () => {
-  test('nothing of the key at any step before the reveal, and the pupil’s own mark after it', async () => {
-    const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
-    await room.tell({ type: 'begin' });
-    const { steps } = prepareLesson(room.detail.lesson);
-    for (const [toStep, { beat }] of steps.entries()) {
-      await room.tell({ type: 'go', toStep });
-      if (beat.kind === 'ask' && beat.itemId === 'q1') {
-        await respond(anouk, reading('8', '30'));
-        await respond(bashir, reading('7', '30'));
-      }
-      const view = (await anouk.send('GET', '/api/desk')).json<DeskView>();
-      const text = JSON.stringify(view);
-      if (beat.kind === 'ask' || beat.kind === 'think') {
-        expect(view.question?.reveal).toBeNull();
-        expect(text).not.toMatch(/verdict|misconception|sayToPupil|timeSec|half past seven|7:30|"7"/);
-      }
-      if (beat.kind === 'answer' && beat.itemId === 'q1') {
-        expect(view.question!.reveal).toMatchObject({
-          key: { hour: '7', minute: '30' },
-          own: { verdict: 'partly', sayToPupil: expect.stringContaining('short hand') },
-        });
-      }
-      expect(text).not.toContain('Bashir');
-      expect(view.stage?.beat?.text ?? '').toBe('');
-    }
-  });
-});
-
-describe('beside the script', () => {
-  const ring = { type: 'numeral', numeral: 6 };
-  const show = (aside: object | null) => room.tell({ type: 'aside', aside });
-  const stageOf = async (pupil: Browser) => (await pupil.send('GET', '/api/desk')).json<DeskView>();
-
-  test('desks see the hands as the teacher turns them, but a pupil who is answering keeps the question', async () => {
-    const anouk = await room.join('Anouk');
-    await room.tell({ type: 'begin' });
-    await show({ timeSec: 16_500, marks: [ring] });
-    expect(await stageOf(anouk)).toMatchObject({
-      stage: { before: { dial: { pose: { hourDeg: 137.5, minuteDeg: 210 }, marks: [ring] } }, beat: null, glides: true },
-    });
-    await room.goTo('ask', 'q1');
-    await show({ timeSec: 16_500, marks: [] });
-    expect(await stageOf(anouk)).toMatchObject({ stage: null, question: { phase: 'open' } });
-    await room.tell({ type: 'close', itemId: 'q1' });
-    expect(await stageOf(anouk)).toMatchObject({ stage: { before: { dial: { pose: { minuteDeg: 210 } } } }, question: null });
-    await show(null);
-    expect(await stageOf(anouk)).toMatchObject({ stage: null, question: { phase: 'closed' } });
-  });
-
-  test('marks lie on top of what the script plays, and are there after a restart', async () => {
-    const anouk = await room.join('Anouk');
-    await room.tell({ type: 'begin' });
-    await room.tell({ type: 'go', toStep: prepareLesson(room.detail.lesson).steps.findIndex(({ beat }) => beat.kind === 'sweep') });
-    await show({ timeSec: null, marks: [ring] });
-    await school.stop();
-    await school.start();
-    expect(await stageOf(anouk)).toMatchObject({ stage: { beat: { kind: 'sweep' }, marks: [ring], glides: false } });
-  });
-
-  test('marks that are none, a time out of the day and too many marks are refused, and nothing changes', async () => {
-    await room.tell({ type: 'begin' });
-    for (const [aside, place] of [
-      [{ timeSec: 86_400, marks: [] }, 'timeSec'],
-      [{ timeSec: null, marks: [{ type: 'numeral', numeral: 13 }] }, 'marks'],
-      [{ timeSec: null, marks: Array(21).fill(ring) }, 'marks'],
-      [{ marks: [] }, 'timeSec'],
-    ] as const)
-      expect((await show(aside)).json()).toMatchObject({ code: 'REQUEST_SHAPE', detail: expect.stringContaining(place) });
-    expect((await room.live()).room.aside).toBeNull();
-  });
-
-  test('a room stored before there was an aside is read as having none', async () => {
-    await room.tell({ type: 'begin' });
-    await school.stop();
-    await school.start();
-    school.store.sqlite.prepare("UPDATE live_session SET room = json_remove(room, '$.aside')").run();
-    expect((await room.live()).room).toMatchObject({ phase: 'running', aside: null });
-  });
-});
-
 describe('ownership', () => {
   test('every teacher route is closed to strangers and to other teachers', async () => {
     const { hashPassword } = await import('../auth/passwords.js');
@@ -301,64 +217,5 @@ describe('commands and sessions', () => {
     expect({ ...after, seq: 0, nowMs: 0 }).toEqual({ ...before, seq: 0, nowMs: 0 });
     expect((await anouk.send('GET', '/api/desk')).json()).toMatchObject({ question: { phase: 'open', given: { attempt: 1 } } });
     expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ attempt: 2 });
-  });
-});
-
-describe('sockets', () => {
-  /** Opens a socket and gathers what it is sent. */
-  async function listen(path: string, browser: Browser) {
-    const messages: Record<string, unknown>[] = [];
-    const socket = await school.app.injectWS(
-      path,
-      { headers: { host: 'school.test', cookie: browser.cookie } },
-      {
-        onInit: (ws) => ws.on('message', (data) => messages.push(JSON.parse(String(data)))),
-      },
-    );
-    const until = async (type: string, count = 1) => {
-      while (messages.filter((message) => message['type'] === type).length < count)
-        await new Promise((resolve) => socket.once('message', resolve));
-      return messages;
-    };
-    return { socket, messages, until };
-  }
-  const consolePath = () => `/ws/sessions/${room.detail.id}?window=console`;
-
-  test('the console hears in numbered order who came and what was answered; the audience window hears no answers', async () => {
-    const [desk, audience] = [await listen(consolePath(), teacher), await listen(consolePath().replace('console', 'audience'), teacher)];
-    await desk.until('state');
-    const anouk = await room.join('Anouk');
-    await room.goTo('ask', 'q1');
-    await respond(anouk, reading('7', '30'));
-    const messages = await desk.until('response');
-    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([
-      ['joined', 1],
-      ['room', 2],
-      ['room', 3],
-      ['response', 4],
-    ]);
-    const heard = await audience.until('room', 2);
-    expect(JSON.stringify(heard)).not.toContain('response"');
-    expect(heard[0]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
-    desk.socket.terminate();
-    audience.socket.terminate();
-  });
-
-  test('a message that cannot be read gets a sentence, the line stays open, and sync sends the state', async () => {
-    const anouk = await room.join('Anouk');
-    const desk = await listen('/ws/desk', anouk);
-    await desk.until('view');
-    for (const bad of ['{', '[]', '{"type":"begin"}', '{"type":"sync","more":1}']) desk.socket.send(bad);
-    const problems = (await desk.until('problem', 4)).filter(({ type }) => type === 'problem');
-    for (const problem of problems)
-      expect(problem).toMatchObject({ code: 'SOCKET_MESSAGE', detail: expect.stringMatching(/^The socket message .*\.$/) });
-    desk.socket.send('{"type":"sync"}');
-    await desk.until('view', 2);
-    desk.socket.terminate();
-  });
-
-  test('a socket from a page of another site is refused', async () => {
-    const headers = { host: 'school.test', cookie: teacher.cookie, origin: 'https://elsewhere.test' };
-    await expect(school.app.injectWS(consolePath(), { headers })).rejects.toThrow(/403/);
   });
 });

@@ -1,6 +1,9 @@
 import { DestroyRef, Directive, inject, signal } from '@angular/core';
 import { useShortcuts } from '../shared/shortcuts';
 
+/** The keys of such a window in one sentence, for the lists of keys of the windows that open it. */
+export const AUDIENCE_KEYS = 'F fills the screen, D changes light and dark, L changes the size of print.';
+
 /** Hides the mouse pointer after this long without moving. */
 const POINTER_MS = 3000;
 

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, input, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { letterKeys, useShortcuts, type Shortcut } from '../shared/shortcuts';
 
@@ -104,16 +104,14 @@ export class KeyList {
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
   private readonly own: Shortcut = { left: ['F1'], right: ['?'], text: 'This list', act: () => this.open() };
 
+  protected readonly shown = computed(() => [...this.shortcuts(), this.own]);
+
   constructor() {
     useShortcuts([this.own]);
   }
 
   open(): void {
     this.dialog().nativeElement.showModal();
-  }
-
-  protected shown(): readonly Shortcut[] {
-    return [...this.shortcuts(), this.own];
   }
 
   protected written(keys: readonly string[]): string {

@@ -4,6 +4,14 @@ import { Choice } from './choice';
 import { ARC_BY, type ArcBy, type PointerTool } from './pointer-tools';
 
 const NUMERALS = Array.from({ length: 12 }, (_, index) => index + 1);
+const MINUTES = Array.from({ length: 60 }, (_, index) => index);
+
+/** The tools that need one place, with what is asked for and what the button says. */
+const SINGLE: Partial<Record<PointerTool, { readonly label: string; readonly places: readonly number[]; readonly act: string }>> = {
+  ring: { label: 'at', places: NUMERALS, act: 'Ring it' },
+  gap: { label: 'at', places: NUMERALS, act: 'Leave it out' },
+  ray: { label: 'to minute', places: MINUTES, act: 'Draw it' },
+};
 
 /** Points at a place on the dial by its number: for the keyboard, and for whoever would rather not drag. */
 @Component({
@@ -11,68 +19,39 @@ const NUMERALS = Array.from({ length: 12 }, (_, index) => index + 1);
   imports: [Choice],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @switch (tool()) {
-      @case ('ring') {
-        <form (submit)="ring($event, numeral.value)">
-          <label
-            >at
-            <select #numeral>
-              @for (one of numerals; track one) {
-                <option>{{ one }}</option>
-              }
-            </select></label
-          >
-          <button type="submit">Ring it</button>
-        </form>
-      }
-      @case ('gap') {
-        <form (submit)="gap($event, numeral.value)">
-          <label
-            >at
-            <select #numeral>
-              @for (one of numerals; track one) {
-                <option>{{ one }}</option>
-              }
-            </select></label
-          >
-          <button type="submit">Leave it out</button>
-        </form>
-      }
-      @case ('ray') {
-        <form (submit)="ray($event, minute.value)">
-          <label
-            >to minute
-            <select #minute>
-              @for (one of minutes(); track one) {
-                <option>{{ one }}</option>
-              }
-            </select></label
-          >
-          <button type="submit">Draw it</button>
-        </form>
-      }
-      @case ('arc') {
-        <zp-choice label="in" [options]="arcOptions" [value]="arcBy()" (chosen)="arcBy.set($event)" />
-        <form (submit)="arc($event)">
-          <label>
-            from minute
-            <select #from (change)="start.set(from.value)">
-              @for (one of minutes(); track one) {
-                <option [selected]="one === +start()">{{ one }}</option>
-              }
-            </select>
-          </label>
-          <label>
-            to
-            <select #to (change)="end.set(to.value)">
-              @for (one of minutes(); track one) {
-                <option [selected]="one === +end()">{{ one }}</option>
-              }
-            </select>
-          </label>
-          <button type="submit" [disabled]="start() === end()">Draw it</button>
-        </form>
-      }
+    @if (tool() === 'arc') {
+      <zp-choice label="in" [options]="arcOptions" [value]="arcBy()" (chosen)="arcBy.set($event)" />
+      <form (submit)="arc($event)">
+        <label>
+          from minute
+          <select #from (change)="start.set(+from.value)">
+            @for (one of arcMinutes(); track one) {
+              <option [selected]="one === start()">{{ one }}</option>
+            }
+          </select>
+        </label>
+        <label>
+          to
+          <select #to (change)="end.set(+to.value)">
+            @for (one of arcMinutes(); track one) {
+              <option [selected]="one === end()">{{ one }}</option>
+            }
+          </select>
+        </label>
+        <button type="submit" [disabled]="start() === end()">Draw it</button>
+      </form>
+    } @else if (single(); as single) {
+      <form (submit)="point($event, +place.value)">
+        <label>
+          {{ single.label }}
+          <select #place>
+            @for (one of single.places; track one) {
+              <option>{{ one }}</option>
+            }
+          </select>
+        </label>
+        <button type="submit">{{ single.act }}</button>
+      </form>
     }
   `,
   styles: `
@@ -111,33 +90,22 @@ export class PointAt {
   readonly marked = output<DialMark>();
   /** A numeral to be left out, or put back. */
   readonly gapped = output<number>();
-  protected readonly numerals = NUMERALS;
   protected readonly arcOptions = ARC_BY;
-  /** The places that can be pointed at, in minutes round the rim. */
-  protected readonly minutes = computed(() => {
-    const step = this.tool() === 'arc' ? this.arcBy() : 1;
-    return Array.from({ length: 60 / step }, (_, index) => index * step);
-  });
-  protected readonly start = linkedSignal({ source: this.arcBy, computation: () => '0' });
-  protected readonly end = linkedSignal({ source: this.arcBy, computation: () => '15' });
+  protected readonly single = computed(() => SINGLE[this.tool()]);
+  /** Where an arc may begin and end, in minutes round the rim. */
+  protected readonly arcMinutes = computed(() => MINUTES.filter((minute) => minute % this.arcBy() === 0));
+  protected readonly start = linkedSignal({ source: this.arcBy, computation: () => 0 });
+  protected readonly end = linkedSignal({ source: this.arcBy, computation: () => 15 });
 
-  protected ring(event: Event, numeral: string): void {
+  /** Points at one place: a numeral, or a minute for a ray. */
+  protected point(event: Event, place: number): void {
     event.preventDefault();
-    this.marked.emit({ type: 'numeral', numeral: Number(numeral) });
-  }
-
-  protected gap(event: Event, numeral: string): void {
-    event.preventDefault();
-    this.gapped.emit(Number(numeral));
-  }
-
-  protected ray(event: Event, minute: string): void {
-    event.preventDefault();
-    this.marked.emit({ type: 'ray', deg: Number(minute) * 6 });
+    if (this.tool() === 'gap') this.gapped.emit(place);
+    else this.marked.emit(this.tool() === 'ray' ? { type: 'ray', deg: place * 6 } : { type: 'numeral', numeral: place });
   }
 
   protected arc(event: Event): void {
     event.preventDefault();
-    this.marked.emit({ type: 'arc', fromMinute: Number(this.start()), toMinute: Number(this.end()), by: this.arcBy() });
+    this.marked.emit({ type: 'arc', fromMinute: this.start(), toMinute: this.end(), by: this.arcBy() });
   }
 }

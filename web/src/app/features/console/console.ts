@@ -8,6 +8,7 @@ import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
+import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import { KeyList } from '../../ui/key-list';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { KeyShow } from './key-show';
@@ -28,6 +29,7 @@ export class Console {
   private readonly store = inject(Store);
   private readonly router = inject(Router);
   protected readonly steering = inject(Steering);
+  protected readonly audienceKeys = AUDIENCE_KEYS;
   protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
   protected readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
   protected readonly itemId = this.store.selectSignal(liveFeature.selectItemId);

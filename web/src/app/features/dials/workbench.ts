@@ -44,6 +44,7 @@ import {
   type StageState,
 } from '@zeitpunkt/core';
 import { showSender } from '../show/show-channel';
+import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
 import { KeyList } from '../../ui/key-list';
@@ -77,6 +78,7 @@ export class Workbench {
   private readonly sender = showSender();
   private readonly animation = new StageAnimation(this.sender.frame);
   protected readonly options = OPTIONS;
+  protected readonly audienceKeys = AUDIENCE_KEYS;
   protected readonly tools = TOOLS.map((tool) => [tool, POINTER_TOOLS[tool]] as const);
   protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
   protected readonly mostBeside = MOST_BESIDE;
@@ -226,6 +228,7 @@ export class Workbench {
     const seen = this.animation.stage()?.dial;
     const build = this.store.build();
     if (!seen || build.hands === 'free') return;
+    this.animation.stop();
     this.store.change(setTime(nextOnDial(minuteSeen(seen.pose), timeOfBuild(build))));
   }
 

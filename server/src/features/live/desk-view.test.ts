@@ -1,0 +1,94 @@
+import { prepareLesson } from '@zeitpunkt/core';
+import type { DeskView } from '@zeitpunkt/contract';
+import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let room: TestRoom;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  room = await TestRoom.open(school, teacher);
+});
+afterEach(() => school.remove());
+
+describe('what a desk is told', () => {
+  test('nothing of the key at any step before the reveal, and the pupil’s own mark after it', async () => {
+    const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+    await room.tell({ type: 'begin' });
+    const { steps } = prepareLesson(room.detail.lesson);
+    for (const [toStep, { beat }] of steps.entries()) {
+      await room.tell({ type: 'go', toStep });
+      if (beat.kind === 'ask' && beat.itemId === 'q1') {
+        await respond(anouk, reading('8', '30'));
+        await respond(bashir, reading('7', '30'));
+      }
+      const view = (await anouk.send('GET', '/api/desk')).json<DeskView>();
+      const text = JSON.stringify(view);
+      if (beat.kind === 'ask' || beat.kind === 'think') {
+        expect(view.question?.reveal).toBeNull();
+        expect(text).not.toMatch(/verdict|misconception|sayToPupil|timeSec|half past seven|7:30|"7"/);
+      }
+      if (beat.kind === 'answer' && beat.itemId === 'q1') {
+        expect(view.question!.reveal).toMatchObject({
+          key: { hour: '7', minute: '30' },
+          own: { verdict: 'partly', sayToPupil: expect.stringContaining('short hand') },
+        });
+      }
+      expect(text).not.toContain('Bashir');
+      expect(view.stage?.beat?.text ?? '').toBe('');
+    }
+  });
+});
+
+describe('beside the script', () => {
+  const ring = { type: 'numeral', numeral: 6 };
+  const show = (aside: object | null) => room.tell({ type: 'aside', aside });
+  const stageOf = async (pupil: Browser) => (await pupil.send('GET', '/api/desk')).json<DeskView>();
+
+  test('desks see the hands as the teacher turns them, but a pupil who is answering keeps the question', async () => {
+    const anouk = await room.join('Anouk');
+    await room.tell({ type: 'begin' });
+    await show({ timeSec: 16_500, marks: [ring] });
+    expect(await stageOf(anouk)).toMatchObject({
+      stage: { before: { dial: { pose: { hourDeg: 137.5, minuteDeg: 210 }, marks: [ring] } }, beat: null, glides: true },
+    });
+    await room.goTo('ask', 'q1');
+    await show({ timeSec: 16_500, marks: [] });
+    expect(await stageOf(anouk)).toMatchObject({ stage: null, question: { phase: 'open' } });
+    await room.tell({ type: 'close', itemId: 'q1' });
+    expect(await stageOf(anouk)).toMatchObject({ stage: { before: { dial: { pose: { minuteDeg: 210 } } } }, question: null });
+    await show(null);
+    expect(await stageOf(anouk)).toMatchObject({ stage: null, question: { phase: 'closed' } });
+  });
+
+  test('marks lie on top of what the script plays, and are there after a restart', async () => {
+    const anouk = await room.join('Anouk');
+    await room.tell({ type: 'begin' });
+    await room.tell({ type: 'go', toStep: prepareLesson(room.detail.lesson).steps.findIndex(({ beat }) => beat.kind === 'sweep') });
+    await show({ timeSec: null, marks: [ring] });
+    await school.stop();
+    await school.start();
+    expect(await stageOf(anouk)).toMatchObject({ stage: { beat: { kind: 'sweep' }, marks: [ring], glides: false } });
+  });
+
+  test('marks that are none, a time out of the day and too many marks are refused, and nothing changes', async () => {
+    await room.tell({ type: 'begin' });
+    for (const [aside, place] of [
+      [{ timeSec: 86_400, marks: [] }, 'timeSec'],
+      [{ timeSec: null, marks: [{ type: 'numeral', numeral: 13 }] }, 'marks'],
+      [{ timeSec: null, marks: Array(21).fill(ring) }, 'marks'],
+      [{ marks: [] }, 'timeSec'],
+    ] as const)
+      expect((await show(aside)).json()).toMatchObject({ code: 'REQUEST_SHAPE', detail: expect.stringContaining(place) });
+    expect((await room.live()).room.aside).toBeNull();
+  });
+
+  test('a room stored before there was an aside is read as having none', async () => {
+    await room.tell({ type: 'begin' });
+    await school.stop();
+    await school.start();
+    school.store.sqlite.prepare("UPDATE live_session SET room = json_remove(room, '$.aside')").run();
+    expect((await room.live()).room).toMatchObject({ phase: 'running', aside: null });
+  });
+});

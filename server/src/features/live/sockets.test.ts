@@ -1,0 +1,70 @@
+import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let room: TestRoom;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  room = await TestRoom.open(school, teacher);
+});
+afterEach(() => school.remove());
+
+describe('sockets', () => {
+  /** Opens a socket and gathers what it is sent. */
+  async function listen(path: string, browser: Browser) {
+    const messages: Record<string, unknown>[] = [];
+    const socket = await school.app.injectWS(
+      path,
+      { headers: { host: 'school.test', cookie: browser.cookie } },
+      {
+        onInit: (ws) => ws.on('message', (data) => messages.push(JSON.parse(String(data)))),
+      },
+    );
+    const until = async (type: string, count = 1) => {
+      while (messages.filter((message) => message['type'] === type).length < count)
+        await new Promise((resolve) => socket.once('message', resolve));
+      return messages;
+    };
+    return { socket, messages, until };
+  }
+  const consolePath = () => `/ws/sessions/${room.detail.id}?window=console`;
+
+  test('the console hears in numbered order who came and what was answered; the audience window hears no answers', async () => {
+    const [desk, audience] = [await listen(consolePath(), teacher), await listen(consolePath().replace('console', 'audience'), teacher)];
+    await desk.until('state');
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    await respond(anouk, reading('7', '30'));
+    const messages = await desk.until('response');
+    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([
+      ['joined', 1],
+      ['room', 2],
+      ['room', 3],
+      ['response', 4],
+    ]);
+    const heard = await audience.until('room', 2);
+    expect(JSON.stringify(heard)).not.toContain('response"');
+    expect(heard[0]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
+    desk.socket.terminate();
+    audience.socket.terminate();
+  });
+
+  test('a message that cannot be read gets a sentence, the line stays open, and sync sends the state', async () => {
+    const anouk = await room.join('Anouk');
+    const desk = await listen('/ws/desk', anouk);
+    await desk.until('view');
+    for (const bad of ['{', '[]', '{"type":"begin"}', '{"type":"sync","more":1}']) desk.socket.send(bad);
+    const problems = (await desk.until('problem', 4)).filter(({ type }) => type === 'problem');
+    for (const problem of problems)
+      expect(problem).toMatchObject({ code: 'SOCKET_MESSAGE', detail: expect.stringMatching(/^The socket message .*\.$/) });
+    desk.socket.send('{"type":"sync"}');
+    await desk.until('view', 2);
+    desk.socket.terminate();
+  });
+
+  test('a socket from a page of another site is refused', async () => {
+    const headers = { host: 'school.test', cookie: teacher.cookie, origin: 'https://elsewhere.test' };
+    await expect(school.app.injectWS(consolePath(), { headers })).rejects.toThrow(/403/);
+  });
+});
