@@ -18,6 +18,12 @@ const outsideWorlds = [
   'rxjs',
 ];
 
+const FOR_THE_BROWSER = {
+  group: ['@zeitpunkt/server', '**/server/*', 'node:*', 'fastify'],
+  message: 'The web application talks to the server over the contract.',
+};
+const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' };
+
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },
   eslint.configs.recommended,
@@ -30,7 +36,7 @@ export default tseslint.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
       '@typescript-eslint/no-invalid-void-type': 'off',
       '@typescript-eslint/no-empty-function': 'off',
-      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
       'no-restricted-syntax': [
         'error',
         { selector: 'ExportAllDeclaration', message: 'List every name.' },
@@ -69,13 +75,7 @@ export default tseslint.config(
     extends: [...angular.configs.tsRecommended],
     processor: angular.processInlineTemplates,
     rules: {
-      ...mayNotImport([
-        {
-          group: ['@zeitpunkt/server', '**/server/*', 'node:*', 'fastify'],
-          message: 'The web application talks to the server over the contract.',
-        },
-        { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' },
-      ]),
+      ...mayNotImport([FOR_THE_BROWSER, VALIDATORS_ONLY]),
       '@angular-eslint/component-selector': ['error', { type: 'element', prefix: ['zp', 'app'], style: 'kebab-case' }],
       '@angular-eslint/component-class-suffix': 'off',
       '@typescript-eslint/no-extraneous-class': ['error', { allowWithDecorator: true }],
@@ -92,6 +92,25 @@ export default tseslint.config(
         { group: ['@zeitpunkt/core', '@zeitpunkt/contract'], allowTypeImports: true, message: 'Journeys go through the screen.' },
       ]),
       'no-empty-pattern': 'off',
+    },
+  },
+  // What a pupil's device loads imports the core file by file: the index would bring all of it along.
+  {
+    files: [
+      'web/src/app/desk-start.ts',
+      'web/src/app/features/desk/**/*.ts',
+      'web/src/app/question-views/**/*.ts',
+      'web/src/app/ui/**/*.ts',
+    ],
+    ignores: ['**/*.test.ts'],
+    rules: {
+      '@typescript-eslint/no-restricted-imports': [
+        'error',
+        {
+          paths: [{ name: '@zeitpunkt/core', allowTypeImports: true, message: 'Import the file of the core that is needed.' }],
+          patterns: [FOR_THE_BROWSER, VALIDATORS_ONLY],
+        },
+      ],
     },
   },
   // What a validator says is compared with the schema that it was made from.

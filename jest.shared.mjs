@@ -6,5 +6,6 @@ export const swc = {
 /** Where a package finds the others, and the source of a `.js` import. */
 export const ours = {
   '^@zeitpunkt/(core|contract)$': '<rootDir>/../$1/src/index.ts',
+  '^@zeitpunkt/core/(.+)$': '<rootDir>/../core/src/$1.ts',
   '^(\\.{1,2}/.*)\\.js$': '$1',
 };

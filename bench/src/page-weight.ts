@@ -5,8 +5,8 @@ import { CHROMIUM, DemoServer, SIGN_IN } from './demo-server.js';
 // JavaScript of the first view, gzip: what a browser that has nothing yet loads for the pupil's desk and for the
 // teacher's list of lessons.
 const GOALS = [
-  { path: '/desk', goalKb: 150, signIn: false },
-  { path: '/lessons', goalKb: 300, signIn: true },
+  { path: '/desk', goalKb: 120, signIn: false },
+  { path: '/lessons', goalKb: 250, signIn: true },
 ];
 const server = await DemoServer.start();
 const browser = await chromium.launch(CHROMIUM);

@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { prepareLesson, type Lesson } from '@zeitpunkt/core';
 import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
@@ -70,7 +71,7 @@ class Desks {
   }
 }
 
-const answerBody = (id: string) => ({ id, itemId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200 });
+const answerBody = (id: string) => ({ id, askingId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200 });
 
 /** The bare floor with as many pupils, in rooms of thirty. */
 export async function floorTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
@@ -97,6 +98,7 @@ interface Detail {
   readonly id: string;
   readonly roomKey: string[];
   readonly pupils: { id: string }[];
+  readonly lesson: Lesson;
 }
 
 /** The real server: a teacher with running rooms at an open question, pupils joined with open desks. */
@@ -124,29 +126,27 @@ export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): P
       server.sockets.push(await desk.socket('/ws/desk', () => desks.heard(index)));
       pupils.push({ answer: (id) => desk.send('POST', '/api/desk/responses', answerBody(id)) });
     }
-    rooms.push(await openFirstQuestion(teacher, detail.id));
+    rooms.push(await openFirstQuestion(teacher, detail));
   }
   const openQuestion = async () => {
-    await desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo, step }) => goTo(step - 1))));
-    return desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo, step }) => goTo(step))));
+    await desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goBefore }) => goBefore())));
+    return desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo }) => goTo())));
   };
   return { pupils, openQuestion, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
 }
 
 interface Room {
-  readonly goTo: (toStep: number) => Promise<unknown>;
-  /** Where the first question is open. */
-  readonly step: number;
+  /** Goes to the step where the first question is open, and to the one before it. */
+  readonly goTo: () => Promise<unknown>;
+  readonly goBefore: () => Promise<unknown>;
 }
 
-async function openFirstQuestion(teacher: Client, sessionId: string): Promise<Room> {
-  const tell = (command: object) =>
-    teacher.send<{ room: { questions: Record<string, string> } }>('POST', `/api/sessions/${sessionId}/commands`, {
-      id: randomUUID(),
-      command,
-    });
-  let { room } = await tell({ type: 'begin' });
-  let step = 0;
-  while (room.questions['q1'] !== 'open') ({ room } = await tell({ type: 'go', toStep: (step += 1) }));
-  return { goTo: (toStep) => tell({ type: 'go', toStep }), step };
+async function openFirstQuestion(teacher: Client, { id, lesson }: Detail): Promise<Room> {
+  const tell = (command: object) => teacher.send('POST', `/api/sessions/${id}/commands`, { id: randomUUID(), command });
+  const { steps } = prepareLesson(lesson);
+  const step = steps.findIndex(({ beat }) => beat.kind === 'ask' && beat.itemId === 'q1');
+  const go = (to: number) => tell({ type: 'go', to: steps[to]!.ref });
+  await tell({ type: 'begin' });
+  await go(step);
+  return { goTo: () => go(step), goBefore: () => go(step - 1) };
 }

@@ -1,12 +1,18 @@
 import {
   BAND_CHOICES,
   BEAT_KINDS,
+  DEFAULT_SETTINGS,
   freeHands,
   KEY_PICTURES,
+  kindOf,
   letGoIntoGear,
+  markOf,
   NEW_ASIDE,
   NEW_BUILD,
+  QUESTION_KIND_IDS,
   QUESTION_KINDS,
+  RUNGS,
+  seededRng,
   setAside,
   setTime,
   stageAside,
@@ -17,50 +23,82 @@ import {
   toSecondOfDay,
   turnHand,
   WORD_PACKS,
-  DEFAULT_SETTINGS,
   type BandChoice,
   type DialBuild,
   type Item,
-  type ItemView,
   type Lesson,
-  type Response,
+  type Mark,
+  type RoomCommand,
   type RoomState,
   type StageState,
 } from '@zeitpunkt/core';
-import type { Static, TSchema } from '@sinclair/typebox';
+import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
-import { ItemViewSchema } from './desk.js';
-import { BeatSchema, DialBuildSchema, ItemSchema, type LessonSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
-import { ResponseSchema } from './responses.js';
+import { BeatSchema, DialBuildSchema, LessonSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
+import { KIND_SCHEMAS } from './question-kinds/registry.js';
+import { MarkSchema } from './responses.js';
+import type { Data } from './shared.js';
 import { StageStateSchema } from './stage.js';
-import { RoomKeySchema, type RoomStateSchema } from './teacher.js';
+import { type CommandPost, RoomKeySchema, type RoomStateSchema } from './teacher.js';
 
-/** Data of the contract fits the core's type; a schema that drifts away does not compile. */
-type Fits<Schema extends TSchema, T> = Static<Schema> extends T ? true : never;
+/** Data of the contract fits the core's type; a schema that drifts away does not compile. Kinds check themselves. */
+type Fits<Schema extends TSchema, T> = Data<Schema> extends T ? true : never;
 const fits: [
   Fits<typeof LessonSchema, Lesson>,
-  Fits<typeof ItemSchema, Item>,
-  Fits<typeof ResponseSchema, Response>,
-  Fits<typeof ItemViewSchema, ItemView>,
   Fits<typeof StageStateSchema, StageState>,
   Fits<typeof RoomStateSchema, RoomState>,
-] = [true, true, true, true, true, true];
+  Fits<typeof MarkSchema, Mark>,
+  Fits<typeof CommandPost.properties.command, RoomCommand>,
+] = [true, true, true, true, true];
 
-const kindsIn = (schema: { anyOf: { properties: { kind: { const: string } } }[] }) =>
-  schema.anyOf.map((one) => one.properties.kind.const).sort();
+const ajv = new Ajv({ allErrors: true, discriminator: true });
+/** What is wrong in some data after a way through JSON; nothing where it fits. */
+const wrongIn = (schema: TSchema, data: unknown) => {
+  const check = ajv.compile(schema as object);
+  return check(JSON.parse(JSON.stringify(data))) ? [] : check.errors;
+};
+const tagsIn = (schema: TSchema) =>
+  (schema as unknown as { oneOf: { properties: { kind: { const: string } } }[] }).oneOf.map((one) => one.properties.kind.const).sort();
 
 test('each list of the core has its schemas: kinds of questions, beats, word packs and key pictures', () => {
-  expect(fits).toHaveLength(6);
-  const kinds = Object.keys(QUESTION_KINDS).sort();
-  for (const schema of [ItemSchema, ResponseSchema, ItemViewSchema]) expect(kindsIn(schema as never)).toEqual(kinds);
-  expect(kindsIn(BeatSchema as never)).toEqual([...Object.keys(BEAT_KINDS), 'worked-example'].sort());
+  expect(fits).toHaveLength(5);
+  expect(Object.keys(KIND_SCHEMAS).sort()).toEqual([...QUESTION_KIND_IDS].sort());
+  for (const [id, schemas] of Object.entries(KIND_SCHEMAS)) {
+    for (const schema of Object.values(schemas)) expect(schema.properties.kind.const).toBe(id);
+  }
+  expect(tagsIn(BeatSchema)).toEqual([...Object.keys(BEAT_KINDS), 'worked-example'].sort());
   expect((LessonSettingsSchema.properties.pack as unknown as { enum: string[] }).enum).toEqual(Object.keys(WORD_PACKS));
   expect((RoomKeySchema.items as unknown as { enum: string[] }).enum).toEqual([...KEY_PICTURES]);
 });
 
+test.each(QUESTION_KIND_IDS)('whatever a question of the kind %s makes fits its schemas', (id) => {
+  const made = [1, 2, 3, 4, 5, 6].map((seed) => QUESTION_KINDS[id].make('made', seededRng(seed), RUNGS['five-minutes'], DEFAULT_SETTINGS));
+  for (const item of [...QUESTION_KINDS[id].samples, ...made] as Item[]) {
+    const kind = kindOf(item);
+    const { item: itemSchema, response, view } = KIND_SCHEMAS[id];
+    expect(wrongIn(itemSchema, item)).toEqual([]);
+    expect(wrongIn(view, kind.viewOf(item, DEFAULT_SETTINGS))).toEqual([]);
+    for (const given of [kind.keyOf(item, DEFAULT_SETTINGS), kind.slip(item, seededRng(7), DEFAULT_SETTINGS)]) {
+      expect(wrongIn(response, given)).toEqual([]);
+      expect(wrongIn(MarkSchema, markOf(item, given, DEFAULT_SETTINGS))).toEqual([]);
+    }
+    for (const stage of [kind.asked(item, DEFAULT_SETTINGS), kind.answered(item, DEFAULT_SETTINGS)])
+      expect(wrongIn(StageStateSchema, stage)).toEqual([]);
+  }
+});
+
+test('what is wrong in one of many kinds is named in the kind that is meant', () => {
+  const items = { type: 'array', items: LessonSchema.properties.items.items } as unknown as TSchema;
+  expect(wrongIn(items, [{ kind: 'set-dial', id: 'q1', timeSec: -1, from: 'display', hands: 'free' }])).toEqual([
+    expect.objectContaining({ instancePath: '/0/timeSec', keyword: 'minimum' }),
+  ]);
+  expect(wrongIn(items, [{ kind: 'no-such-kind', id: 'q1' }])).toEqual([expect.objectContaining({ keyword: 'discriminator' })]);
+});
+
 test('no beat that a pupil’s device plays by itself can carry a question', () => {
-  for (const beat of MovingBeatSchema.anyOf) expect(Object.keys(beat.properties)).not.toContain('itemId');
+  for (const beat of (MovingBeatSchema as unknown as { oneOf: { properties: object }[] }).oneOf)
+    expect(Object.keys(beat.properties)).not.toContain('itemId');
 });
 
 test('whatever is built on a dial can be saved, shown to pupils, and changed beside the script', () => {
@@ -80,16 +118,13 @@ test('whatever is built on a dial can be saved, shown to pupils, and changed bes
     ),
     fc.constantFrom<DialBuild['display']>('none', '12h', '24h').map((display) => (build: DialBuild) => ({ ...build, display })),
   );
-  const ajv = new Ajv({ allErrors: true });
-  const [fitsBuild, fitsStage] = [ajv.compile(DialBuildSchema as object), ajv.compile(StageStateSchema as object)];
-  const wrongIn = (fitsIn: typeof fitsBuild, data: unknown) => (fitsIn(JSON.parse(JSON.stringify(data))) ? [] : fitsIn.errors);
   fc.assert(
     fc.property(fc.array(act, { maxLength: 25 }), second, (acts, timeSec) => {
       const build = acts.reduce<DialBuild>((before, change) => change(before), NEW_BUILD);
       const stage = stageOfBuild(build);
-      expect(wrongIn(fitsBuild, build)).toEqual([]);
-      expect(wrongIn(fitsStage, stage)).toEqual([]);
-      expect(wrongIn(fitsStage, stageAside(stage, { ...NEW_ASIDE, timeSec }, DEFAULT_SETTINGS))).toEqual([]);
+      expect(wrongIn(DialBuildSchema, build)).toEqual([]);
+      expect(wrongIn(StageStateSchema, stage)).toEqual([]);
+      expect(wrongIn(StageStateSchema, stageAside(stage, { ...NEW_ASIDE, timeSec }, DEFAULT_SETTINGS))).toEqual([]);
     }),
     { numRuns: 300 },
   );

@@ -1,78 +1,84 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { ItemIdSchema, LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
-import { ResponseSchema, VerdictSchema } from './responses.js';
-import { Exact, LongText, Nullable, OneOf, ShortText, Uuid } from './shared.js';
-import { DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, StageStateSchema } from './stage.js';
+import type { ItemView, QuestionKindId, Response } from '@zeitpunkt/core';
+import { Type, type TSchema } from '@sinclair/typebox';
+import { LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
+import { ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
+import { AskingIdSchema, responsePost, VerdictSchema } from './responses.js';
+import { type Data, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
+import { DialMarkSchema, StageStateSchema } from './stage.js';
 import { Pupil, QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
 
 export const RoomLookup = Exact({ roomKey: RoomKeySchema });
-export type RoomLookup = Static<typeof RoomLookup>;
+export type RoomLookup = Data<typeof RoomLookup>;
 
 /** A room that was found: its class and the pupils who are not in it yet. */
 export const RoomFound = Exact({ className: ShortText, pupils: Type.Array(Pupil) });
-export type RoomFound = Static<typeof RoomFound>;
+export type RoomFound = Data<typeof RoomFound>;
 
 export const Join = Exact({ joinId: Uuid, roomKey: RoomKeySchema, pupilId: Uuid });
-export type Join = Static<typeof Join>;
+export type Join = Data<typeof Join>;
 
-export const ReadDialViewSchema = Exact({
-  kind: Type.Literal('read-dial'),
-  itemId: ItemIdSchema,
-  stem: LongText,
-  pose: PoseSchema,
-  layers: LayersSchema,
-  separator: SeparatorSchema,
-});
-export const SetDialViewSchema = Exact({
-  kind: Type.Literal('set-dial'),
-  itemId: ItemIdSchema,
-  stem: LongText,
-  hands: OneOf(['geared', 'free']),
-  startSec: Type.Integer({ minimum: 0, maximum: 86_399 }),
-  layers: LayersSchema,
-});
-export const ItemViewSchema = Type.Union([ReadDialViewSchema, SetDialViewSchema]);
-
-/** What the reveal tells a pupil: the key, the stage with its reason, and one kind sentence on the pupil's own response. */
+/** What the reveal tells a pupil: the stage with the key and its reason, and one kind sentence on the pupil's own response. */
 export const RevealSchema = Exact({
-  key: ResponseSchema,
   stage: StageStateSchema,
   own: Nullable(Exact({ verdict: VerdictSchema, sayToPupil: Type.String() })),
 });
 
+/** All that a pupil's desk shows, with what is known of a kind's own parts: all of them, or only their kind. */
+const deskView = <View extends TSchema, Given extends TSchema>(view: View, response: Given) =>
+  Exact({
+    seq: Type.Integer({ minimum: 0 }),
+    phase: OneOf(['lobby', 'running', 'ended']),
+    /** This device's place in the room: answers waiting on the device belong to it and to no other. */
+    participantId: Uuid,
+    pupilName: ShortText,
+    className: ShortText,
+    lessonTitle: ShortText,
+    /** The kinds of question that the lesson holds, so that a device can have them ready. */
+    kinds: Type.Array(Type.Unsafe<QuestionKindId>(Type.String())),
+    /** The stage of a beat that asks nothing, played by the core from the stage before it. */
+    stage: Nullable(
+      Exact({
+        before: StageStateSchema,
+        /** Plays on from `before`; null where nothing moves and `before` is what is seen. */
+        beat: Nullable(MovingBeatSchema),
+        settings: LessonSettingsSchema,
+        elapsedMs: Type.Number({ minimum: 0 }),
+        motionMs: Type.Number({ minimum: 0 }),
+        /** Pointed at by the teacher, on top. */
+        marks: Type.Array(DialMarkSchema, { maxItems: 20 }),
+        /** The teacher turns the hands: they glide from where they were last seen. */
+        glides: Type.Boolean(),
+      }),
+    ),
+    question: Nullable(
+      Exact({
+        askingId: AskingIdSchema,
+        view,
+        phase: QuestionPhaseSchema,
+        countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
+        /** The pupil's own latest response, as the server has it. */
+        given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response })),
+        reveal: Nullable(RevealSchema),
+      }),
+    ),
+  });
+
 /** All that a pupil's desk shows. Before the reveal nothing in it tells the key but the picture itself. */
-export const DeskView = Exact({
-  seq: Type.Integer({ minimum: 0 }),
-  phase: OneOf(['lobby', 'running', 'ended']),
-  /** This device's place in the room: answers waiting on the device belong to it and to no other. */
+export const DeskView = deskView(ItemViewSchema, ResponseSchema);
+export type DeskView = Data<typeof DeskView>;
+
+/** Something of a question kind of which only the kind is checked: the rest is, once that kind's own part of the page is there. */
+const OfSomeKind = <T>() => Type.Unsafe<T>({ type: 'object', required: ['kind'], properties: { kind: { type: 'string' } } });
+
+/** What a pupil's device checks of its view before it knows the kinds in it. */
+export const DeskViewShell = deskView(OfSomeKind<ItemView>(), OfSomeKind<Response>());
+
+/** An answer as a pupil's device keeps it until the server has it; what it holds is the kind's own. */
+export const Waiting = Exact({
+  id: Uuid,
+  /** The place in a room that it belongs to. */
   participantId: Uuid,
-  pupilName: ShortText,
-  className: ShortText,
-  lessonTitle: ShortText,
-  /** The stage of a beat that asks nothing, played by the core from the stage before it. */
-  stage: Nullable(
-    Exact({
-      before: StageStateSchema,
-      /** Plays on from `before`; null where nothing moves and `before` is what is seen. */
-      beat: Nullable(MovingBeatSchema),
-      settings: LessonSettingsSchema,
-      elapsedMs: Type.Number({ minimum: 0 }),
-      motionMs: Type.Number({ minimum: 0 }),
-      /** Pointed at by the teacher, on top. */
-      marks: Type.Array(DialMarkSchema, { maxItems: 20 }),
-      /** The teacher turns the hands: they glide from where they were last seen. */
-      glides: Type.Boolean(),
-    }),
-  ),
-  question: Nullable(
-    Exact({
-      view: ItemViewSchema,
-      phase: QuestionPhaseSchema,
-      countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
-      /** The pupil's own latest response, as the server has it. */
-      given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response: ResponseSchema })),
-      reveal: Nullable(RevealSchema),
-    }),
-  ),
+  putAtMs: Type.Number(),
+  post: responsePost(OfSomeKind<Response>()),
 });
-export type DeskView = Static<typeof DeskView>;
+export type Waiting = Data<typeof Waiting>;

@@ -1,18 +1,25 @@
-export { Problem } from './shared.js';
+export { type Data, Problem } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';
-export { MarkedResponse, ResponseKept, ResponsePost, ResponseSchema } from './responses.js';
+export { KIND_SCHEMAS, ItemSchema, ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
+export { MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
 export {
+  ClassDetail,
   ClassList,
   ClassSummary,
   CommandDone,
   CommandPost,
   LessonDetail,
   LessonList,
+  LessonSave,
+  LessonSaved,
   LessonSummary,
   Me,
   Participant,
   Pupil,
+  PupilAdd,
+  PupilRename,
   RoomKeySchema,
+  RoomStateSchema,
   SessionDetail,
   SessionList,
   SessionLive,
@@ -22,6 +29,6 @@ export {
   SignIn,
   Teacher,
 } from './teacher.js';
-export { BeatKeep, BeatKept, DialOrder, DialSave, SavedDial, SavedDialList, ShownStage } from './dials.js';
-export { DeskView, Join, RoomFound, RoomLookup } from './desk.js';
-export { ClientMessage, DeskMessage, TeacherMessage } from './sockets.js';
+export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, SavedDial, SavedDialList, ShownStage } from './dials.js';
+export { DeskView, Join, RoomFound, RoomLookup, Waiting } from './desk.js';
+export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

@@ -1,8 +1,8 @@
 import { Type } from '@sinclair/typebox';
 import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
-import { Exact, LongText, OneOf, SecondOfDaySchema, ShortText } from './shared.js';
-
-export const ItemIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
+import { Exact, LongText, OneOf, SecondOfDaySchema, ShortText, TaggedUnion } from './shared.js';
+import { ItemIdSchema } from './question-kinds/kind-schemas.js';
+import { ItemSchema } from './question-kinds/registry.js';
 
 const PackSchema = OneOf(['en-GB', 'en-US', 'de']);
 
@@ -15,27 +15,16 @@ export const LessonSettingsSchema = Exact({
   wordsPerMinute: Type.Integer({ minimum: 60, maximum: 240 }),
 });
 
-const itemBase = { id: ItemIdSchema, timeSec: SecondOfDaySchema };
-
-export const ReadDialItemSchema = Exact({ kind: Type.Literal('read-dial'), ...itemBase });
-export const SetDialItemSchema = Exact({
-  kind: Type.Literal('set-dial'),
-  ...itemBase,
-  from: OneOf(['display', 'words']),
-  hands: OneOf(['geared', 'free']),
-});
-export const ItemSchema = Type.Union([ReadDialItemSchema, SetDialItemSchema]);
-
-const SayBeatSchema = Exact({ kind: Type.Literal('say'), text: LongText });
-const SetBeatSchema = Exact({
+const sayBeat = { kind: Type.Literal('say'), text: LongText };
+const setBeat = {
   kind: Type.Literal('set'),
   timeSec: SecondOfDaySchema,
   display: OneOf(['full', 'empty', 'none']),
   words: Type.Boolean(),
   layers: Type.Optional(SomeLayersSchema),
   text: LongText,
-});
-const SweepBeatSchema = Exact({
+};
+const sweepBeat = {
   kind: Type.Literal('sweep'),
   fromSec: SecondOfDaySchema,
   toSec: SecondOfDaySchema,
@@ -43,8 +32,8 @@ const SweepBeatSchema = Exact({
   count: OneOf(['none', 'ones', 'fives', 'quarters']),
   stops: Type.Array(Exact({ atSec: SecondOfDaySchema, prompt: ShortText }), { maxItems: 24 }),
   text: LongText,
-});
-const MarkBeatSchema = Exact({
+};
+const markBeat = {
   kind: Type.Literal('mark'),
   marks: Type.Array(DialMarkSchema, { maxItems: 40 }),
   text: LongText,
@@ -56,11 +45,11 @@ const MarkBeatSchema = Exact({
       words: Type.Optional(Type.Array(ShortText, { maxItems: 6 })),
     }),
   ),
-});
+};
 
-/** A demonstration built on the dial, format version 1; see DialBuild in the core. */
+/** A demonstration built on the dial, format version 2; see DialBuild in the core. */
 export const DialBuildSchema = Exact({
-  formatVersion: Type.Literal(1),
+  formatVersion: Type.Literal(2),
   hands: OneOf(['geared', 'free']),
   timeSec: SecondOfDaySchema,
   freePose: PoseSchema,
@@ -76,33 +65,37 @@ export const DialBuildSchema = Exact({
     maxItems: 2,
   }),
   events: Type.Array(DayEventSchema, { maxItems: 12 }),
-  beside: Type.Array(
-    Exact({ pose: PoseSchema, layers: LayersSchema, marks: Type.Optional(Type.Array(DialMarkSchema, { maxItems: 60 })) }),
-    { maxItems: 7 },
-  ),
-  place: Type.Optional(Type.Integer({ minimum: 0, maximum: 7 })),
+  beside: Type.Array(Exact({ pose: PoseSchema, layers: LayersSchema, marks: Type.Array(DialMarkSchema, { maxItems: 60 }) }), {
+    maxItems: 7,
+  }),
+  place: Type.Integer({ minimum: 0, maximum: 7 }),
 });
-const ShowBeatSchema = Exact({ kind: Type.Literal('show'), build: DialBuildSchema, text: LongText });
+const showBeat = { kind: Type.Literal('show'), build: DialBuildSchema, text: LongText };
+
+/** A beat’s or a question’s id: it stays with it for good. */
+export const BeatIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
+const id = BeatIdSchema;
 
 /** Beats that move by themselves: all that a pupil's device plays; every other stage comes to it as it stands. */
-export const MovingBeatSchema = Type.Union([SweepBeatSchema, MarkBeatSchema]);
+export const MovingBeatSchema = TaggedUnion('kind', [Exact(sweepBeat), Exact(markBeat)]);
 
-export const BeatSchema = Type.Union([
-  SayBeatSchema,
-  SetBeatSchema,
-  ShowBeatSchema,
-  SweepBeatSchema,
-  MarkBeatSchema,
-  Exact({ kind: Type.Literal('worked-example'), timeSec: SecondOfDaySchema }),
-  Exact({ kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText }),
-  Exact({ kind: Type.Literal('think'), itemId: ItemIdSchema, seconds: Type.Integer({ minimum: 3, maximum: 300 }), text: LongText }),
-  Exact({ kind: Type.Literal('answer'), itemId: ItemIdSchema }),
+/** A beat as a lesson keeps it: with its id. */
+export const BeatSchema = TaggedUnion('kind', [
+  Exact({ id, ...sayBeat }),
+  Exact({ id, ...setBeat }),
+  Exact({ id, ...showBeat }),
+  Exact({ id, ...sweepBeat }),
+  Exact({ id, ...markBeat }),
+  Exact({ id, kind: Type.Literal('worked-example'), timeSec: SecondOfDaySchema }),
+  Exact({ id, kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText }),
+  Exact({ id, kind: Type.Literal('think'), itemId: ItemIdSchema, seconds: Type.Integer({ minimum: 3, maximum: 300 }), text: LongText }),
+  Exact({ id, kind: Type.Literal('answer'), itemId: ItemIdSchema }),
 ]);
 
-/** A lesson file, format version 1. */
+/** A lesson file, format version 2. */
 export const LessonSchema = Exact({
   format: Type.Literal('zeitpunkt-lesson'),
-  formatVersion: Type.Literal(1),
+  formatVersion: Type.Literal(2),
   title: ShortText,
   goal: ShortText,
   successCriteria: Type.Array(ShortText, { maxItems: 8 }),

@@ -1,35 +1,34 @@
-import type { MisconceptionId } from '@zeitpunkt/core';
-import { Type, type Static } from '@sinclair/typebox';
-import { ItemIdSchema } from './lesson-file.js';
-import { AtMs, Degrees, Exact, OneOf, Uuid } from './shared.js';
+import type { MisconceptionId, PartId } from '@zeitpunkt/core';
+import { Type, type TSchema } from '@sinclair/typebox';
+import { ResponseSchema } from './question-kinds/registry.js';
+import { AtMs, type Data, Exact, OneOf, Uuid } from './shared.js';
 
-const Digits = Type.String({ pattern: '^[0-9]{0,2}$' });
+/** A question that was asked: the id of its item, and from the second time on a dot and how many times. */
+export const AskingIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}(\\.[0-9]{1,4})?$' });
 
-export const ReadDialResponseSchema = Exact({ kind: Type.Literal('read-dial'), hour: Digits, minute: Digits });
-export const SetDialResponseSchema = Exact({ kind: Type.Literal('set-dial'), hourDeg: Degrees, minuteDeg: Degrees });
-
-/** What a pupil gives to an item, by question kind. */
-export const ResponseSchema = Type.Union([ReadDialResponseSchema, SetDialResponseSchema]);
+/** A response on its way, with what is known of the response itself: all of it, or only its kind. */
+export const responsePost = <Response extends TSchema>(response: Response) =>
+  Exact({
+    id: Uuid,
+    askingId: AskingIdSchema,
+    response,
+    /** From the question on screen to the response given, in milliseconds, up to a day. */
+    responseTimeMs: Type.Integer({ minimum: 0, maximum: 86_400_000 }),
+  });
 
 /** A response on its way: the id is made on the pupil's device, so that sending it twice keeps it once. */
-export const ResponsePost = Exact({
-  id: Uuid,
-  itemId: ItemIdSchema,
-  response: ResponseSchema,
-  /** From the question on screen to the response given, in milliseconds, up to a day. */
-  responseTimeMs: Type.Integer({ minimum: 0, maximum: 86_400_000 }),
-});
-export type ResponsePost = Static<typeof ResponsePost>;
+export const ResponsePost = responsePost(ResponseSchema);
+export type ResponsePost = Data<typeof ResponsePost>;
 
 /** Sent once the response is committed to the disk. */
-export const ResponseKept = Exact({ id: Uuid, itemId: ItemIdSchema, attempt: Type.Integer({ minimum: 1 }), receivedAtMs: AtMs });
-export type ResponseKept = Static<typeof ResponseKept>;
+export const ResponseKept = Exact({ id: Uuid, askingId: AskingIdSchema, attempt: Type.Integer({ minimum: 1 }), receivedAtMs: AtMs });
+export type ResponseKept = Data<typeof ResponseKept>;
 
 export const VerdictSchema = OneOf(['right', 'right-other-form', 'partly', 'not-yet', 'blank']);
 
 export const MarkSchema = Exact({
   verdict: VerdictSchema,
-  parts: Exact({ hour: Type.Boolean(), minute: Type.Boolean(), form: Type.Boolean() }),
+  parts: Type.Array(Exact({ part: Type.Unsafe<PartId>(Type.String()), right: Type.Boolean() })),
   misconceptions: Type.Array(Type.Unsafe<MisconceptionId>(Type.String())),
   sayToPupil: Type.String(),
 });
@@ -38,11 +37,11 @@ export const MarkSchema = Exact({
 export const MarkedResponse = Exact({
   id: Uuid,
   pupilId: Uuid,
-  itemId: ItemIdSchema,
+  askingId: AskingIdSchema,
   attempt: Type.Integer({ minimum: 1 }),
   response: ResponseSchema,
   mark: MarkSchema,
   responseTimeMs: Type.Integer({ minimum: 0 }),
   receivedAtMs: AtMs,
 });
-export type MarkedResponse = Static<typeof MarkedResponse>;
+export type MarkedResponse = Data<typeof MarkedResponse>;

@@ -1,4 +1,13 @@
-import { Type, type Static, type TObject, type TProperties, type TSchema } from '@sinclair/typebox';
+import { Type, type Static, type TObject, type TProperties, type TSchema, type TUnsafe } from '@sinclair/typebox';
+
+/** The data of a schema, deeply read-only, as all data of ours is handed on. */
+export type Data<Schema extends TSchema> = ReadonlyData<Static<Schema>>;
+
+type ReadonlyData<T> = T extends readonly (infer One)[]
+  ? readonly ReadonlyData<One>[]
+  : T extends object
+    ? { readonly [Key in keyof T]: ReadonlyData<T[Key]> }
+    : T;
 
 /** An object that holds exactly these members: anything else is refused with its path. */
 export function Exact<T extends TProperties>(members: T): TObject<T> {
@@ -7,6 +16,14 @@ export function Exact<T extends TProperties>(members: T): TObject<T> {
 
 /** A schema or null. */
 export const Nullable = <T extends TSchema>(schema: T) => Type.Union([schema, Type.Null()]);
+
+/**
+ * A union whose members are told apart by a tag that each fixes: Ajv goes straight to the member that is meant, so that a
+ * message names what is wrong there, and nothing else is tried.
+ */
+export function TaggedUnion<const Members extends readonly TObject[]>(tag: string, members: Members): TUnsafe<Static<Members[number]>> {
+  return Type.Unsafe({ type: 'object', discriminator: { propertyName: tag }, required: [tag], oneOf: [...members] });
+}
 
 /** A union of fixed texts. */
 export function OneOf<const T extends readonly string[]>(values: T) {
@@ -37,4 +54,4 @@ export const Problem = Exact({
   code: Type.String(),
   detail: Type.String(),
 });
-export type Problem = Static<typeof Problem>;
+export type Problem = Data<typeof Problem>;

@@ -1,35 +1,44 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { DeskView } from './desk.js';
+import { Type, type TSchema } from '@sinclair/typebox';
+import { DeskView, DeskViewShell } from './desk.js';
 import { MarkedResponse } from './responses.js';
-import { AtMs, Exact, Uuid } from './shared.js';
-import { Participant, RoomStateSchema, SessionLive } from './teacher.js';
+import { AtMs, type Data, Exact, TaggedUnion, Uuid } from './shared.js';
+import { Participant, Pupil, RoomStateSchema, SessionLive } from './teacher.js';
 
 const Seq = Type.Integer({ minimum: 0 });
-
 const ProblemMessage = Exact({ type: Type.Literal('problem'), code: Type.String(), detail: Type.String() });
+/** The first message of every line: which build of the application the server serves. A page of another one is out of date. */
+const HelloMessage = Exact({ type: Type.Literal('hello'), build: Type.String() });
 
 /** Server → console and audience window. Numbered events; a window that missed one asks for the state. */
-export const TeacherMessage = Type.Union([
+export const TeacherMessage = TaggedUnion('type', [
+  HelloMessage,
   Exact({ type: Type.Literal('state'), live: SessionLive }),
   Exact({ type: Type.Literal('room'), seq: Seq, nowMs: AtMs, room: RoomStateSchema }),
   Exact({ type: Type.Literal('joined'), seq: Seq, participant: Participant }),
   Exact({ type: Type.Literal('released'), seq: Seq, participantId: Uuid }),
   Exact({ type: Type.Literal('response'), seq: Seq, response: MarkedResponse }),
+  /** The class list has changed: a pupil was renamed, added or deleted. */
+  Exact({ type: Type.Literal('roster'), seq: Seq, pupils: Type.Array(Pupil), participants: Type.Array(Participant) }),
   /** Not numbered: whether a pupil's device has its line open. */
   Exact({ type: Type.Literal('presence'), participantId: Uuid, online: Type.Boolean() }),
   ProblemMessage,
 ]);
-export type TeacherMessage = Static<typeof TeacherMessage>;
+export type TeacherMessage = Data<typeof TeacherMessage>;
 
 /** Server → pupil's desk: always the whole view, so that a missed one does not matter. */
-export const DeskMessage = Type.Union([
-  Exact({ type: Type.Literal('view'), view: DeskView }),
-  /** The teacher freed this pupil's name: the desk goes back to the room key. */
-  Exact({ type: Type.Literal('released') }),
-  ProblemMessage,
-]);
-export type DeskMessage = Static<typeof DeskMessage>;
+const deskMessage = <View extends TSchema>(view: View) =>
+  Type.Union([
+    HelloMessage,
+    Exact({ type: Type.Literal('view'), view }),
+    /** The teacher freed this pupil's name: the desk goes back to the room key. */
+    Exact({ type: Type.Literal('released') }),
+    ProblemMessage,
+  ]);
+export const DeskMessage = deskMessage(DeskView);
+export type DeskMessage = Data<typeof DeskMessage>;
+/** What a pupil's device checks of a message before it knows the question kind in it. */
+export const DeskMessageShell = deskMessage(DeskViewShell);
 
 /** Any window → server: send the state again. Everything that changes something goes over HTTP. */
 export const ClientMessage = Exact({ type: Type.Literal('sync') });
-export type ClientMessage = Static<typeof ClientMessage>;
+export type ClientMessage = Data<typeof ClientMessage>;

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { Degrees, Exact, LongText, Nullable, OneOf, SecondOfDaySchema } from './shared.js';
+import { Degrees, Exact, LongText, Nullable, OneOf, SecondOfDaySchema, TaggedUnion } from './shared.js';
 
 export const PoseSchema = Exact({ hourDeg: Degrees, minuteDeg: Degrees });
 
@@ -25,7 +25,7 @@ export const SomeLayersSchema = Type.Partial(LayersSchema, { additionalPropertie
 
 const CountBy = Type.Union([Type.Literal(1), Type.Literal(5), Type.Literal(15)]);
 
-export const DialMarkSchema = Type.Union([
+export const DialMarkSchema = TaggedUnion('type', [
   Exact({ type: Type.Literal('hand'), hand: OneOf(['hour', 'minute']) }),
   Exact({ type: Type.Literal('numeral'), numeral: Type.Integer({ minimum: 1, maximum: 12 }) }),
   Exact({ type: Type.Literal('ray'), deg: Degrees }),
@@ -49,15 +49,20 @@ export const DialMarkSchema = Type.Union([
 
 const DialSchema = Exact({
   pose: PoseSchema,
-  secondDeg: Type.Optional(Degrees),
-  trailDeg: Type.Optional(Type.Number({ minimum: -360, maximum: 360 })),
+  secondDeg: Degrees,
+  trailDeg: Type.Number({ minimum: -360, maximum: 360 }),
   layers: LayersSchema,
   marks: Type.Array(DialMarkSchema, { maxItems: 60 }),
+  isKey: Type.Boolean(),
 });
 
 export const DayEventSchema = Exact({ atSec: SecondOfDaySchema, text: Type.String({ minLength: 1, maxLength: 40 }) });
 
-const BandSchema = Type.Union([
+const fraction = {
+  parts: Type.Union([Type.Literal(2), Type.Literal(4), Type.Literal(12)]),
+  filled: Type.Number({ minimum: 0, maximum: 12 }),
+};
+const BandSchema = TaggedUnion('type', [
   Exact({
     type: Type.Literal('hour-line'),
     hour: Type.Integer({ minimum: 1, maximum: 12 }),
@@ -72,11 +77,8 @@ const BandSchema = Type.Union([
     atSec: Nullable(SecondOfDaySchema),
     events: Type.Array(DayEventSchema, { maxItems: 12 }),
   }),
-  Exact({
-    type: OneOf(['fraction-strip', 'fraction-circle']),
-    parts: Type.Union([Type.Literal(2), Type.Literal(4), Type.Literal(12)]),
-    filled: Type.Number({ minimum: 0, maximum: 12 }),
-  }),
+  Exact({ type: Type.Literal('fraction-strip'), ...fraction }),
+  Exact({ type: Type.Literal('fraction-circle'), ...fraction }),
 ]);
 
 export const SeparatorSchema = OneOf([':', '.']);
@@ -84,17 +86,17 @@ export const SeparatorSchema = OneOf([':', '.']);
 /** All that a stage shows at one moment; see StageState in the core. */
 export const StageStateSchema = Exact({
   dial: Nullable(DialSchema),
-  dials: Type.Optional(Type.Array(DialSchema, { maxItems: 7 })),
-  dialPlace: Type.Optional(Type.Integer({ minimum: 0, maximum: 7 })),
-  bands: Type.Optional(Type.Array(BandSchema, { maxItems: 2 })),
+  dials: Type.Array(DialSchema, { maxItems: 7 }),
+  dialPlace: Type.Integer({ minimum: 0, maximum: 7 }),
+  bands: Type.Array(BandSchema, { maxItems: 2 }),
   display: Nullable(
     Exact({
       hour: Nullable(Type.String()),
       minute: Nullable(Type.String()),
       separator: SeparatorSchema,
-      of24: Type.Optional(Type.Boolean()),
-      covered: Type.Optional(Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 })),
-      plain: Type.Optional(Type.Boolean()),
+      of24: Type.Boolean(),
+      covered: Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 }),
+      plain: Type.Boolean(),
     }),
   ),
   words: Type.Array(LongText),

@@ -1,21 +1,23 @@
-import { Type, type Static } from '@sinclair/typebox';
-import { LessonSchema } from './lesson-file.js';
-import { MarkedResponse } from './responses.js';
-import { AtMs, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText, Uuid } from './shared.js';
+import { Type } from '@sinclair/typebox';
+import { BeatIdSchema, LessonSchema } from './lesson-file.js';
+import { ItemSchema } from './question-kinds/registry.js';
+import { AskingIdSchema, MarkedResponse } from './responses.js';
+import { type Data, AtMs, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText, TaggedUnion, Uuid } from './shared.js';
 import { DialMarkSchema } from './stage.js';
 
 const SignInName = Type.String({ minLength: 1, maxLength: 100 });
+const PupilName = Type.String({ minLength: 1, maxLength: 60 });
 const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
 
 export const SignIn = Exact({ signInName: SignInName, password: Type.String({ minLength: 1, maxLength: 200 }) });
-export type SignIn = Static<typeof SignIn>;
+export type SignIn = Data<typeof SignIn>;
 
 export const Teacher = Exact({ id: Uuid, name: ShortText });
-export type Teacher = Static<typeof Teacher>;
+export type Teacher = Data<typeof Teacher>;
 
 /** Who is signed in, and whether the first teacher has still to be set up. */
 export const Me = Exact({ teacher: Nullable(Teacher), setUpNeeded: Type.Boolean() });
-export type Me = Static<typeof Me>;
+export type Me = Data<typeof Me>;
 
 /** First run: the one-time code from the console, the first teacher and the first class. */
 export const SetUp = Exact({
@@ -24,33 +26,58 @@ export const SetUp = Exact({
   signInName: SignInName,
   password: NewPassword,
   className: ShortText,
-  pupilNames: Type.Array(Type.String({ minLength: 1, maxLength: 60 }), { minItems: 1, maxItems: 60, uniqueItems: true }),
+  pupilNames: Type.Array(PupilName, { minItems: 1, maxItems: 60, uniqueItems: true }),
 });
-export type SetUp = Static<typeof SetUp>;
+export type SetUp = Data<typeof SetUp>;
 
 export const Pupil = Exact({ id: Uuid, name: ShortText });
-export type Pupil = Static<typeof Pupil>;
+export type Pupil = Data<typeof Pupil>;
 
 export const ClassSummary = Exact({ id: Uuid, name: ShortText, pupilCount: Type.Integer({ minimum: 0 }) });
-export type ClassSummary = Static<typeof ClassSummary>;
+export type ClassSummary = Data<typeof ClassSummary>;
 export const ClassList = Type.Array(ClassSummary);
 
+export const ClassDetail = Exact({ id: Uuid, name: ShortText, pupils: Type.Array(Pupil) });
+export type ClassDetail = Data<typeof ClassDetail>;
+
+/** A new pupil; the id is made by whoever adds one, so that a repeated request adds one pupil. */
+export const PupilAdd = Exact({ id: Uuid, name: PupilName });
+export type PupilAdd = Data<typeof PupilAdd>;
+export const PupilRename = Exact({ name: PupilName });
+export type PupilRename = Data<typeof PupilRename>;
+
+/** A lesson in the teacher's list. One that this version cannot read is listed with the reason instead of its facts. */
 export const LessonSummary = Exact({
   id: Uuid,
-  version: Type.Integer({ minimum: 1 }),
+  /** Counts the changes of the draft: a change names the one it was made to. */
+  revision: Type.Integer({ minimum: 1 }),
   title: ShortText,
-  goal: ShortText,
-  targetMinutes: Type.Integer(),
-  /** Planned length by the timing of its beats, in whole seconds. */
-  plannedSec: Type.Integer({ minimum: 0 }),
-  beatCount: Type.Integer(),
-  questionCount: Type.Integer(),
+  facts: Nullable(
+    Exact({
+      goal: ShortText,
+      targetMinutes: Type.Integer(),
+      /** Planned length by the timing of its beats, in whole seconds. */
+      plannedSec: Type.Integer({ minimum: 0 }),
+      beatCount: Type.Integer(),
+      questionCount: Type.Integer(),
+    }),
+  ),
+  problem: Nullable(Type.String()),
+  /** When it was put away; null while it is ready to teach. */
+  archivedAtMs: Nullable(AtMs),
 });
-export type LessonSummary = Static<typeof LessonSummary>;
+export type LessonSummary = Data<typeof LessonSummary>;
 export const LessonList = Type.Array(LessonSummary);
 
-export const LessonDetail = Exact({ id: Uuid, version: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
-export type LessonDetail = Static<typeof LessonDetail>;
+/** A lesson as it is edited. What is taught is pinned as a version when a room opens. */
+export const LessonDetail = Exact({ id: Uuid, revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
+export type LessonDetail = Data<typeof LessonDetail>;
+
+/** A changed draft, with the revision it was made to. */
+export const LessonSave = Exact({ revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
+export type LessonSave = Data<typeof LessonSave>;
+export const LessonSaved = Exact({ revision: Type.Integer({ minimum: 1 }) });
+export type LessonSaved = Data<typeof LessonSaved>;
 
 export const RoomKeySchema = Type.Array(
   OneOf(['boat', 'lamp', 'puffin', 'shell', 'fish', 'loaf', 'anchor', 'star', 'cloud', 'kite', 'sheep', 'drum']),
@@ -62,20 +89,28 @@ export const QuestionPhaseSchema = OneOf(['open', 'closed', 'revealed']);
 /** What the teacher shows beside the script; see Aside in the core. */
 const AsideSchema = Nullable(Exact({ timeSec: Nullable(SecondOfDaySchema), marks: Type.Array(DialMarkSchema, { maxItems: 20 }) }));
 
+/** A place in a lesson, by name. */
+export const StepRefSchema = Exact({ beatId: BeatIdSchema, step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) });
+
+export const RunSchema = Exact({
+  at: StepRefSchema,
+  enteredAtMs: AtMs,
+  askings: Type.Array(Exact({ id: AskingIdSchema, item: ItemSchema, phase: QuestionPhaseSchema }), { maxItems: 1000 }),
+  besideId: Nullable(AskingIdSchema),
+});
+
 export const RoomStateSchema = Exact({
   phase: OneOf(['lobby', 'running', 'ended']),
-  step: Type.Integer({ minimum: 0 }),
-  stepStartedAtMs: AtMs,
   begunAtMs: Nullable(AtMs),
-  questions: Type.Record(Type.String(), QuestionPhaseSchema),
+  run: RunSchema,
   aside: AsideSchema,
 });
 
 export const Participant = Exact({ id: Uuid, pupilId: Uuid, name: ShortText, joinedAtMs: AtMs, online: Type.Boolean() });
-export type Participant = Static<typeof Participant>;
+export type Participant = Data<typeof Participant>;
 
 export const SessionStart = Exact({ id: Uuid, lessonId: Uuid, classId: Uuid });
-export type SessionStart = Static<typeof SessionStart>;
+export type SessionStart = Data<typeof SessionStart>;
 
 export const SessionSummary = Exact({
   id: Uuid,
@@ -88,7 +123,7 @@ export const SessionSummary = Exact({
   participantCount: Type.Integer({ minimum: 0 }),
   responseCount: Type.Integer({ minimum: 0 }),
 });
-export type SessionSummary = Static<typeof SessionSummary>;
+export type SessionSummary = Data<typeof SessionSummary>;
 export const SessionList = Type.Array(SessionSummary);
 
 /** What changes while a session runs; the socket sends it whole whenever a window connects. */
@@ -102,7 +137,7 @@ export const SessionLive = Exact({
   /** Every attempt, oldest first. Empty for the audience window. */
   responses: Type.Array(MarkedResponse),
 });
-export type SessionLive = Static<typeof SessionLive>;
+export type SessionLive = Data<typeof SessionLive>;
 
 export const SessionDetail = Exact({
   id: Uuid,
@@ -114,22 +149,26 @@ export const SessionDetail = Exact({
   lesson: LessonSchema,
   pupils: Type.Array(Pupil),
   live: SessionLive,
+  /** Answers that this version cannot read, each with its reason; they stay stored as they are. */
+  unreadable: Type.Array(Type.String()),
 });
-export type SessionDetail = Static<typeof SessionDetail>;
+export type SessionDetail = Data<typeof SessionDetail>;
 
 export const CommandPost = Exact({
   /** Made by the console, so that a command sent twice happens once. */
   id: Uuid,
-  command: Type.Union([
+  command: TaggedUnion('type', [
     Exact({ type: Type.Literal('begin') }),
-    Exact({ type: Type.Literal('go'), toStep: Type.Integer({ minimum: 0, maximum: 5000 }) }),
-    Exact({ type: Type.Literal('close'), itemId: Type.String({ maxLength: 40 }) }),
+    Exact({ type: Type.Literal('go'), to: StepRefSchema }),
+    Exact({ type: Type.Literal('close'), askingId: AskingIdSchema }),
+    Exact({ type: Type.Literal('reveal'), askingId: AskingIdSchema }),
+    Exact({ type: Type.Literal('ask'), item: ItemSchema }),
     Exact({ type: Type.Literal('aside'), aside: AsideSchema }),
     Exact({ type: Type.Literal('end') }),
   ]),
 });
-export type CommandPost = Static<typeof CommandPost>;
+export type CommandPost = Data<typeof CommandPost>;
 
 /** The room after a command. */
 export const CommandDone = Exact({ seq: Type.Integer({ minimum: 0 }), nowMs: AtMs, room: RoomStateSchema });
-export type CommandDone = Static<typeof CommandDone>;
+export type CommandDone = Data<typeof CommandDone>;

@@ -27,6 +27,7 @@ export {
   type Pose,
 } from './dial/pose.js';
 export { coherenceOf, STRICTNESS, type Coherence, type Strictness } from './dial/coherence.js';
+export { nearestTime } from './dial/nearest-time.js';
 export { describeHand, describePose } from './dial/describe-pose.js';
 export { dialNotes, type HandsSeen } from './dial/dial-notes.js';
 export { hourProgress, type HourProgress } from './dial/hour-progress.js';
@@ -57,33 +58,74 @@ export {
   type BandChoice,
   type DialBuild,
 } from './lesson/dial-build.js';
-export { MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, timeOnStage, withMarks, type Aside } from './lesson/aside.js';
+export { MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, timeOnStage, type Aside } from './lesson/aside.js';
 export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
-export { EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';
-export { dialsInOrder, type DisplayState, type StageState } from './scene/stage-state.js';
+export { dialOf, EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';
+export { CLEAR_STAGE, dialsInOrder, displayOf, keepOnStage, type DisplayState, type StageState } from './scene/stage-state.js';
+export { withMarks } from './scene/with-marks.js';
 export { dialScene } from './scene/dial-scene.js';
 export { stageScene, type StageLayout } from './scene/stage-scene.js';
 export { describeDial, describeStage, dialLetter } from './scene/describe-stage.js';
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
-export { explain } from './lesson/explain.js';
-export { expandBeat, prepareLesson, type PreparedLesson, type Step } from './lesson/prepare.js';
-export { motionMs, narrationAt, stageAt } from './lesson/player.js';
+export { explain, type ExplainStep } from './lesson/explain.js';
+export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
+export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
+export { ONLY_STEP, sameStep, type StepRef } from './lesson/step-ref.js';
 export { BEAT_KINDS, beatKindOf, type Beat, type BeatContext, type BeatKindId, type PlayBeat } from './beats/registry.js';
 export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
+export { chooseAllText } from './question-kinds/choose-all/response-text.js';
 export { readDialText } from './question-kinds/read-dial/response-text.js';
 export { setDialText } from './question-kinds/set-dial/response-text.js';
-export type { Mark, Verdict } from './question-kinds/question-kind.js';
-export { kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from './question-kinds/registry.js';
-export type { ReadDialResponse, ReadDialView } from './question-kinds/read-dial/read-dial.js';
-export type { SetDialResponse, SetDialView } from './question-kinds/set-dial/set-dial.js';
+export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/question-kind.js';
+export { isRightVerdict } from './question-kinds/verdict.js';
+export { markOf } from './question-kinds/marking.js';
+export {
+  kindOf,
+  QUESTION_KIND_IDS,
+  QUESTION_KINDS,
+  type Item,
+  type ItemOf,
+  type ItemView,
+  type QuestionKindId,
+  type Response,
+  type ResponseOf,
+  type ViewOf,
+} from './question-kinds/registry.js';
+export { RUNGS, rungOf, type RungId } from './ladder/registry.js';
+export { timeOnRung, type Rung } from './ladder/rung.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
-export { applyCommand, currentItemId, NEW_ROOM, type QuestionPhase, type RoomCommand, type RoomState } from './live/room.js';
+export { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './live/room.js';
+export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';
+export { currentAsking, isRevealed, type Run } from './run/run.js';
+export { motionOfRun, stageOfRun } from './run/run-stage.js';
+export { viewOfRun, type RunView } from './run/run-view.js';
+export { anotherLike } from './run/another.js';
+export { LatestAttempts } from './run/latest.js';
+export { sameJson } from './same-json.js';
+export type { Check } from './formats/format.js';
+export { STORED_FORMATS, type StoredFormatId } from './formats/registry.js';
+export {
+  readDialBuild,
+  readLesson,
+  readMark,
+  readResponse,
+  readRoomState,
+  readStage,
+  readWaiting,
+  writeDialBuild,
+  writeLesson,
+  writeMark,
+  writeResponse,
+  writeRoomState,
+  writeStage,
+  writeWaiting,
+} from './formats/stored.js';
 export { drawRoomKey, KEY_LENGTH, KEY_PICTURES, readPictures, roomKeyText, type KeyPicture, type RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
 export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil.js';

@@ -1,7 +1,6 @@
 import fastifyCompress from '@fastify/compress';
 import fastifyCookie from '@fastify/cookie';
 import fastifyRateLimit from '@fastify/rate-limit';
-import type { TypeBoxTypeProvider } from '@fastify/type-provider-typebox';
 import fastifyWebsocket from '@fastify/websocket';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { Store } from './db/connection.js';
@@ -11,17 +10,20 @@ import { classesPlugin } from './features/classes/plugin.js';
 import { insertClass, ownClass, pupilsOf } from './features/classes/queries.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
-import { ownLesson } from './features/lessons/queries.js';
+import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
-import { deskFinder, deskRoutes } from './features/live/desk-routes.js';
+import { deskFinder } from './features/live/desk-places.js';
+import { deskRoutes } from './features/live/desk-routes.js';
 import { RoomDirectory } from './features/live/room-directory.js';
 import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
+import type { DataTypeProvider } from './http/feature.js';
+import { AJV_OPTIONS } from './http/fits.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
 import { installProblems } from './http/problems.js';
 import { checkReplies } from './http/replies.js';
-import { securityHeaders, webPages } from './http/web-pages.js';
+import { readPages, securityHeaders, webPages } from './http/web-pages.js';
 
 export interface AppOptions {
   readonly store: Store;
@@ -41,8 +43,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     logger: options.logger ?? false,
     bodyLimit: limits.teacherBodyBytes,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
-    ajv: { customOptions: { coerceTypes: false, removeAdditional: false, allErrors: false, code: { optimize: false } } },
-  }).withTypeProvider<TypeBoxTypeProvider>();
+    ajv: { customOptions: { ...AJV_OPTIONS, allErrors: false } },
+  }).withTypeProvider<DataTypeProvider>();
 
   installProblems(app);
   checkReplies(app);
@@ -65,20 +67,26 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     setUpCode: options.setUpCode ?? null,
     equip: (teacherId, first) => {
       insertClass(store.db, { teacherId, name: first.className, pupilNames: first.pupilNames, createdAtMs: nowMs() });
-      installStarterLessons(store.db, teacherId, nowMs());
+      installStarterLessons(store.db, teacherId);
     },
   });
-  await app.register(classesPlugin, { store, requireTeacher: guard.require });
-  await app.register(lessonsPlugin, { store, requireTeacher: guard.require, nowMs });
+  await app.register(classesPlugin, {
+    store,
+    requireTeacher: guard.require,
+    onChanged: (classId) => rooms.classChanged(classId),
+    onDeleted: (classId) => rooms.classDeleted(classId),
+  });
+  await app.register(lessonsPlugin, { store, requireTeacher: guard.require, nowMs, limits });
   await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(teacherRoutes, {
     rooms,
     requireTeacher: guard.require,
-    versionToTeach: (teacherId, lessonId, classId) =>
-      ownClass(store.db, teacherId, classId) && ownLesson(store.db, teacherId, lessonId)?.version,
+    pinForTeaching: (teacherId, lessonId, classId) =>
+      ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs()),
   });
   await app.register(deskRoutes, { rooms, findDesk, limits });
-  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk });
-  if (options.webDir) await webPages(app, options.webDir);
+  const pages = options.webDir === undefined ? null : readPages(options.webDir);
+  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, buildId: pages?.buildId ?? '' });
+  if (pages) await webPages(app, pages);
   return app;
 }

@@ -8,7 +8,7 @@ export async function build() {
   await whenStale(
     'validators',
     ['contract/src', 'tools/lib/validators.mjs', 'package-lock.json'],
-    'web/src/generated/desk-message.js',
+    'web/src/generated/desk-message-shell.js',
     async () => {
       say('Compiling validators for the browser …');
       const { writeValidators } = await import('./validators.mjs');

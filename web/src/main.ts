@@ -1,5 +1,6 @@
-import { bootstrapApplication } from '@angular/platform-browser';
-import { App } from './app/app';
-import { appConfig } from './app/app.config';
+// Two applications in one page: the pupil's desk loads nothing of the teacher's side, neither router nor store.
+const started = /^\/desk(\/|$)/.test(location.pathname)
+  ? import('./app/desk-start').then((desk) => desk.start())
+  : import('./app/teacher-start').then((teacher) => teacher.start());
 
-bootstrapApplication(App, appConfig).catch((error: unknown) => console.error(error));
+started.catch((error: unknown) => console.error(error));

@@ -1,7 +1,5 @@
-import { spokenReason } from '../lesson/reason.js';
 import { narrationMs } from '../lesson/settings.js';
 import { kindOf } from '../question-kinds/registry.js';
-import { toSecondOfDay } from '../time/second-of-day.js';
 import type { BeatContext, BeatKind } from './beat-kind.js';
 
 /** Closes an item and shows its key with the reason. */
@@ -10,17 +8,20 @@ export interface AnswerBeat {
   readonly itemId: string;
 }
 
-function reason(beat: AnswerBeat, context: BeatContext): string {
-  return spokenReason(toSecondOfDay(context.itemOf(beat.itemId).timeSec), context.settings);
+function narration(beat: AnswerBeat, { itemOf, settings }: BeatContext): string {
+  const item = itemOf(beat.itemId);
+  const kind = kindOf(item);
+  return [...kind.reason(item, settings), kind.keySentence(item, settings)].join(' ');
 }
 
 export const answerBeat: BeatKind<AnswerBeat> = {
   name: 'Answer',
-  durationMs: (beat, context) => narrationMs(reason(beat, context), context.settings) + 3000,
-  narration: reason,
-  at(before, beat, _elapsedMs, context) {
-    const item = context.itemOf(beat.itemId);
-    return kindOf(item).answered(before, item, context.settings);
+  durationMs: (beat, context) => narrationMs(narration(beat, context), context.settings) + 3000,
+  narration,
+  keeps: [],
+  at(_before, beat, _elapsedMs, { itemOf, settings }) {
+    const item = itemOf(beat.itemId);
+    return kindOf(item).answered(item, settings);
   },
   motionMs: () => 0,
 };

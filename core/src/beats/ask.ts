@@ -13,9 +13,10 @@ export const askBeat: BeatKind<AskBeat> = {
   name: 'Ask',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 2000,
   narration: (beat) => beat.text,
-  at(before, beat, _elapsedMs, context) {
-    const item = context.itemOf(beat.itemId);
-    return kindOf(item).asked(before, item, context.settings);
+  keeps: [],
+  at(_before, beat, _elapsedMs, { itemOf, settings }) {
+    const item = itemOf(beat.itemId);
+    return kindOf(item).asked(item, settings);
   },
   motionMs: () => 0,
 };

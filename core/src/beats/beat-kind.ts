@@ -15,11 +15,16 @@ export interface BeatContext {
 export interface BeatKind<Beat> {
   /** For lists: "Sweep". */
   readonly name: string;
+  /** What of the stage before it stays while it plays; everything else is cleared. */
+  readonly keeps: readonly (keyof StageState)[];
   /** Planned length in milliseconds, 0 or more. */
   durationMs(beat: Beat, context: BeatContext): number;
   /** What the teacher says, as notes to read out; may be empty. */
   narration(beat: Beat, context: BeatContext): string;
-  /** The stage at a moment of the beat. `elapsedMs` may exceed the duration: then the beat has settled. */
+  /**
+   * The stage at a moment of the beat. `elapsedMs` may exceed the duration: then the beat has settled.
+   * @param before the parts that the beat keeps, on an otherwise clear stage
+   */
   at(before: StageState, beat: Beat, elapsedMs: number, context: BeatContext): StageState;
   /** How long the stage moves by itself, in milliseconds: an outlet draws frames only that long. 0 for still beats. */
   motionMs(beat: Beat, context: BeatContext): number;

@@ -1,5 +1,6 @@
 import { narrationMs } from '../lesson/settings.js';
 import type { DialMark } from '../scene/dial-state.js';
+import { displayOf } from '../scene/stage-state.js';
 import type { BeatKind } from './beat-kind.js';
 
 /** Points at something on the dial and, if wanted, writes on the display, the word lines or the board. */
@@ -33,18 +34,17 @@ export const markBeat: BeatKind<MarkBeat> = {
   durationMs: (beat, { settings }) => Math.max(narrationMs(beat.text, settings), countMs(beat)) + 800,
   narration: (beat) => beat.text,
   motionMs: (beat) => countMs(beat),
+  keeps: ['dial', 'dials', 'dialPlace', 'bands', 'display', 'words', 'board'],
   at(before, beat, elapsedMs, { settings }) {
     const counted = elapsedMs >= countMs(beat);
     const write = counted ? beat.write : undefined; // the result is written when the count has reached it
-    const display =
-      write?.hour || write?.minute ? (before.display ?? { hour: null, minute: null, separator: settings.separator }) : before.display;
+    const display = write?.hour || write?.minute ? (before.display ?? displayOf(null, null, settings.separator)) : before.display;
     return {
+      ...before,
       dial: before.dial && { ...before.dial, marks: beat.marks.map((mark) => grown(mark, elapsedMs)) },
       display: display && { ...display, hour: write?.hour ?? display.hour, minute: write?.minute ?? display.minute },
       words: write?.words ?? before.words,
       board: beat.board && counted ? [...before.board, beat.board] : before.board,
-      stem: null,
-      countdown: null,
     };
   },
 };

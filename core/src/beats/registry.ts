@@ -32,8 +32,11 @@ export const BEAT_KINDS = {
 /** A beat as it plays, one point the teacher moves on to. */
 export type PlayBeat = SayBeat | SetBeat | ShowBeat | SweepBeat | MarkBeat | AskBeat | ThinkBeat | AnswerBeat;
 
-/** A beat as it stands in a lesson: a beat that plays, or one that expands to several. */
-export type Beat = PlayBeat | WorkedExampleBeat;
+/**
+ * A beat as it stands in a lesson: a beat that plays, or one that expands to several. Its id is unique within the lesson
+ * and stays with the beat for good, however the lesson is edited: stored places name it.
+ */
+export type Beat = (PlayBeat | WorkedExampleBeat) & { readonly id: string };
 
 export type BeatKindId = keyof typeof BEAT_KINDS;
 

@@ -11,6 +11,7 @@ export const sayBeat: BeatKind<SayBeat> = {
   name: 'Say',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings),
   narration: (beat) => beat.text,
-  at: (before) => ({ ...before, stem: null, countdown: null }),
+  keeps: ['dial', 'dials', 'dialPlace', 'bands', 'display', 'words', 'board'],
+  at: (before) => before,
   motionMs: () => 0,
 };

@@ -1,7 +1,8 @@
 import { gearedPose } from '../dial/pose.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { DialLayers } from '../scene/dial-state.js';
-import { TEACHING_LAYERS } from '../scene/dial-state.js';
+import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
+import { CLEAR_STAGE, displayOf } from '../scene/stage-state.js';
 import { minuteDigits } from '../time/display.js';
 import { hour12, minuteOfHour, toSecondOfDay } from '../time/second-of-day.js';
 import { say } from '../words/say.js';
@@ -34,23 +35,18 @@ export const setBeat: BeatKind<SetBeat> = {
   name: 'Set',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 1000,
   narration: (beat) => beat.text,
+  keeps: [],
   at(_before, beat, _elapsedMs, { settings }) {
     const time = toSecondOfDay(beat.timeSec);
     const full = beat.display === 'full';
     return {
-      dial: { pose: gearedPose(time), layers: layersOf(beat.layers), marks: [] },
+      ...CLEAR_STAGE,
+      dial: dialOf(gearedPose(time), layersOf(beat.layers)),
       display:
         beat.display === 'none'
           ? null
-          : {
-              hour: full ? String(hour12(time)) : null,
-              minute: full ? minuteDigits(minuteOfHour(time)) : null,
-              separator: settings.separator,
-            },
+          : displayOf(full ? String(hour12(time)) : null, full ? minuteDigits(minuteOfHour(time)) : null, settings.separator),
       words: beat.words ? say(time, WORD_PACKS[settings.pack]) : [],
-      board: [],
-      stem: null,
-      countdown: null,
     };
   },
   motionMs: () => 0,

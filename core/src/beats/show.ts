@@ -13,6 +13,7 @@ export const showBeat: BeatKind<ShowBeat> = {
   name: 'Show',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 3000,
   narration: (beat) => beat.text,
+  keeps: [],
   at: (_before, beat) => stageOfBuild(beat.build),
   motionMs: () => 0,
 };

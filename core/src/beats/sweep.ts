@@ -1,7 +1,7 @@
 import { gearedPose } from '../dial/pose.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { DialMark } from '../scene/dial-state.js';
-import { TEACHING_LAYERS } from '../scene/dial-state.js';
+import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
 import { bandKindOf } from '../scene/bands/registry.js';
 import { displayAt } from '../scene/display-at.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
@@ -78,6 +78,7 @@ export const sweepBeat: BeatKind<SweepBeat> = {
   durationMs: (beat, context) => Math.max(movingMs(legsOf(beat, context)), narrationMs(beat.text, context.settings)) + 1000,
   narration: (beat) => [beat.text, ...beat.stops.map((stop) => stop.prompt)].filter(Boolean).join(' '),
   motionMs: (beat, context) => movingMs(legsOf(beat, context)),
+  keeps: ['dial', 'dials', 'dialPlace', 'bands', 'display'],
   at(before, beat, elapsedMs, context) {
     const legs = legsOf(beat, context);
     let now = beat.fromSec;
@@ -97,22 +98,14 @@ export const sweepBeat: BeatKind<SweepBeat> = {
     const stepSec = moving ? 300 : 60;
     const shown = wrapSecondOfDay(Math.floor(now / stepSec) * stepSec);
     const pose = { hourDeg: (now % 43_200) / 120, minuteDeg: (now % 3600) / 10 };
-    const layers = before.dial?.layers ?? TEACHING_LAYERS;
-    const dial = {
-      pose: legs.length ? pose : gearedPose(toSecondOfDay(beat.fromSec)),
-      layers,
-      marks: countMarks(beat, now),
-      ...(moving && now !== beat.fromSec ? { trailDeg: trailOf(beat, now) } : {}),
-    };
+    const stands = legs.length ? pose : gearedPose(toSecondOfDay(beat.fromSec));
+    const dial = dialOf(stands, before.dial?.layers ?? TEACHING_LAYERS, countMarks(beat, now));
     return {
       ...before,
-      dial,
+      dial: moving && now !== beat.fromSec ? { ...dial, trailDeg: trailOf(beat, now) } : dial,
       display: before.display && displayAt(before.display, shown),
-      ...(before.bands && { bands: before.bands.map((band) => bandKindOf(band).at(band, shown)) }),
-      words: [],
+      bands: before.bands.map((band) => bandKindOf(band).at(band, shown)),
       board,
-      stem: null,
-      countdown: null,
     };
   },
 };

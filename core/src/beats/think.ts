@@ -14,11 +14,12 @@ export const thinkBeat: BeatKind<ThinkBeat> = {
   name: 'Think',
   durationMs: (beat) => beat.seconds * 1000,
   narration: (beat) => beat.text,
-  at(before, beat, elapsedMs, context) {
-    const item = context.itemOf(beat.itemId);
+  keeps: [],
+  at(_before, beat, elapsedMs, { itemOf, settings }) {
+    const item = itemOf(beat.itemId);
     const totalMs = beat.seconds * 1000;
     const leftMs = Math.min(totalMs, Math.max(0, totalMs - elapsedMs));
-    return { ...kindOf(item).asked(before, item, context.settings), countdown: { totalMs, leftMs } };
+    return { ...kindOf(item).asked(item, settings), countdown: { totalMs, leftMs } };
   },
   motionMs: (beat) => beat.seconds * 1000,
 };

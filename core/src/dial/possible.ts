@@ -1,6 +1,7 @@
 import { coherenceOf } from './coherence.js';
 import { gearedPose, turnDeg, type Pose } from './pose.js';
-import { wrapSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { nearestTime } from './nearest-time.js';
+import type { SecondOfDay } from '../time/second-of-day.js';
 import { minuteDigits } from '../time/display.js';
 
 /** What a free pose amounts to. */
@@ -17,7 +18,7 @@ const TOLERANCE_DEG = 2;
 /** Whether a pose can be a time, and if not, why not, in one plain sentence. */
 export function reportPose(pose: Pose, toleranceDeg = TOLERANCE_DEG): PoseReport {
   const { hour, minute, residualDeg } = coherenceOf(pose);
-  const nearest = wrapSecondOfDay((hour % 12) * 3600 + Math.round(minute) * 60);
+  const nearest = nearestTime(pose);
   const whole = Math.round(minute) % 60;
   const digits = `${hour}:${minuteDigits(whole)}`;
   if (residualDeg <= toleranceDeg) return { possible: true, nearest, sentence: `This can be: it is ${digits}.` };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { gearedPose } from '../dial/pose.js';
-import type { StageState } from '../scene/stage-state.js';
+import { CLEAR_STAGE, displayOf, type StageState } from '../scene/stage-state.js';
 import { TEACHING_LAYERS } from '../scene/dial-state.js';
 import { secondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
 import { NEW_ASIDE, stageAside, timeOnStage } from './aside.js';
@@ -46,7 +46,7 @@ test('a count of the script is not left beside other hands, a hand pointed at st
 });
 
 test('boxes that pupils are to fill stay empty, and a 24-hour display stays one', () => {
-  const display = { hour: null, minute: null, separator: ':' } as const;
+  const display = displayOf(null, null, ':');
   expect(aside(secondOfDay(9, 5), { ...scripted, display }).display).toEqual(display);
   expect(aside(secondOfDay(9, 5), { ...scripted, display: { ...display, hour: '10', minute: '30', of24: true } }).display).toMatchObject({
     hour: '09',
@@ -55,9 +55,8 @@ test('boxes that pupils are to fill stay empty, and a 24-hour display stays one'
 });
 
 test('a stage without a dial gets one to turn', () => {
-  const bare: StageState = { dial: null, display: null, words: [], board: [], stem: null, countdown: null };
-  expect(aside(half, bare).dial).toMatchObject({ pose: gearedPose(half), layers: TEACHING_LAYERS });
-  expect(timeOnStage(bare)).toBe(secondOfDay(8, 0));
+  expect(aside(half, CLEAR_STAGE).dial).toMatchObject({ pose: gearedPose(half), layers: TEACHING_LAYERS });
+  expect(timeOnStage(CLEAR_STAGE)).toBe(secondOfDay(8, 0));
 });
 
 test('turning begins at the time that is shown, at every minute, and the day line tells the half of the day', () => {

@@ -1,9 +1,10 @@
 import { gearedPose } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
 import { bandKindOf } from '../scene/bands/registry.js';
-import { TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
+import { dialOf, TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
 import { displayAt } from '../scene/display-at.js';
-import type { StageState } from '../scene/stage-state.js';
+import { keepOnStage, type StageState } from '../scene/stage-state.js';
+import { withMarks } from '../scene/with-marks.js';
 import { toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
@@ -24,16 +25,11 @@ export const MOST_ASIDE_MARKS = 20;
 
 /** The time the hands on a stage show, or the one nearest to them; 8 o'clock where there is no dial. */
 export function timeOnStage(stage: StageState): SecondOfDay {
-  const line = stage.bands?.find((band) => band.type === 'day-line');
+  const line = stage.bands.find((band) => band.type === 'day-line');
   const nearest = stage.dial ? reportPose(stage.dial.pose).nearest : toSecondOfDay(8 * 3600);
   // The dial alone does not tell morning from evening; a day line on the same stage does.
   const onTheLine = line?.atSec ?? null;
   return onTheLine !== null && onTheLine % 43_200 === nearest % 43_200 ? toSecondOfDay(onTheLine) : nearest;
-}
-
-/** The stage with marks on top of its own; the same stage where there are none. */
-export function withMarks(stage: StageState, marks: readonly DialMark[]): StageState {
-  return stage.dial && marks.length > 0 ? { ...stage, dial: { ...stage.dial, marks: [...stage.dial.marks, ...marks] } } : stage;
 }
 
 /**
@@ -43,20 +39,13 @@ export function withMarks(stage: StageState, marks: readonly DialMark[]): StageS
 export function stageAside(scripted: StageState, aside: Aside, settings: LessonSettings): StageState {
   if (aside.timeSec === null) return withMarks(scripted, aside.marks);
   const at = toSecondOfDay(aside.timeSec);
-  const { dial, dials, dialPlace, bands, display, words } = scripted;
+  const { dial, bands, display, words } = scripted;
+  const handsPointedAt = dial?.marks.filter(({ type }) => type === 'hand') ?? [];
   return {
-    dial: {
-      pose: gearedPose(at),
-      layers: dial?.layers ?? TEACHING_LAYERS,
-      marks: [...(dial?.marks.filter(({ type }) => type === 'hand') ?? []), ...aside.marks],
-    },
-    ...(dials && { dials }),
-    ...(dialPlace !== undefined && { dialPlace }),
-    ...(bands && { bands: bands.map((band) => bandKindOf(band).at(band, at)) }),
+    ...keepOnStage(scripted, ['dials', 'dialPlace']),
+    dial: dialOf(gearedPose(at), dial?.layers ?? TEACHING_LAYERS, [...handsPointedAt, ...aside.marks]),
+    bands: bands.map((band) => bandKindOf(band).at(band, at)),
     display: display && displayAt(display, at),
     words: words.length > 0 ? say(at, WORD_PACKS[settings.pack]).slice(0, words.length > 1 ? undefined : 1) : [],
-    board: [],
-    stem: null,
-    countdown: null,
   };
 }

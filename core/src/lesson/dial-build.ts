@@ -2,8 +2,8 @@ import { gearedPose, type HandId, type Pose, turnFree, turnGeared } from '../dia
 import { reportPose } from '../dial/possible.js';
 import type { Band } from '../scene/bands/band.js';
 import { bandKindOf } from '../scene/bands/registry.js';
-import { TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from '../scene/dial-state.js';
-import type { StageState } from '../scene/stage-state.js';
+import { dialOf, TEACHING_LAYERS, type DialLayers, type DialMark } from '../scene/dial-state.js';
+import { CLEAR_STAGE, displayOf, type StageState } from '../scene/stage-state.js';
 import type { DayEvent } from './day-events.js';
 import { displayAt } from '../scene/display-at.js';
 import type { DisplaySeparator } from '../time/display.js';
@@ -13,8 +13,8 @@ import { say } from '../words/say.js';
 
 /** A demonstration as a teacher builds it on the dial: the hands and what is switched on beside them. */
 export interface DialBuild {
-  /** Version of this format: a build of a newer one is not read. */
-  readonly formatVersion: 1;
+  /** Version of this format; see formats/dial-build. */
+  readonly formatVersion: 2;
   readonly hands: 'geared' | 'free';
   /** The time of geared hands, in seconds since midnight. */
   readonly timeSec: number;
@@ -34,15 +34,15 @@ export interface DialBuild {
   readonly events: readonly DayEvent[];
   /** Dials beside this one, each as it was when it was set aside. */
   readonly beside: readonly BesideDial[];
-  /** How many of the dials beside stand before this one; none when absent. */
-  readonly place?: number;
+  /** How many of the dials beside stand before this one. */
+  readonly place: number;
 }
 
 /** A dial that was set aside; it can be taken up again. */
 export interface BesideDial {
   readonly pose: Pose;
   readonly layers: DialLayers;
-  readonly marks?: readonly DialMark[];
+  readonly marks: readonly DialMark[];
 }
 
 /** A line or strip under the dial; what it shows follows the hands. */
@@ -61,7 +61,7 @@ export const MOST_BANDS = 2;
 export const MOST_BESIDE = 7;
 
 export const NEW_BUILD: DialBuild = {
-  formatVersion: 1,
+  formatVersion: 2,
   hands: 'geared',
   timeSec: 8 * 3600,
   freePose: { hourDeg: 240, minuteDeg: 0 },
@@ -81,6 +81,7 @@ export const NEW_BUILD: DialBuild = {
     { atSec: 20 * 3600, text: 'lamp lit' },
   ],
   beside: [],
+  place: 0,
 };
 
 /** Where the hands of a build stand. */
@@ -140,7 +141,7 @@ export const takeAway = (build: DialBuild): DialBuild => {
 };
 
 /** Where the dial at hand stands among all, from 0. */
-export function placeOf({ place = 0, beside }: DialBuild): number {
+export function placeOf({ place, beside }: DialBuild): number {
   return Math.min(place, beside.length);
 }
 
@@ -149,7 +150,7 @@ const without = (all: readonly BesideDial[], place: number) => all.filter((_, in
 const atHand = (build: DialBuild): BesideDial => ({ pose: poseOfBuild(build), layers: build.layers, marks: build.marks });
 
 /** Geared where the dial shows a time, in the half of the day of the dial before; free where it shows none. */
-function withAtHand(build: DialBuild, { pose, layers, marks = [] }: BesideDial): DialBuild {
+function withAtHand(build: DialBuild, { pose, layers, marks }: BesideDial): DialBuild {
   const { possible, nearest } = reportPose(pose);
   const timeSec = possible
     ? (nearest % SECONDS_PER_HALF_DAY) + (build.timeSec < SECONDS_PER_HALF_DAY ? 0 : SECONDS_PER_HALF_DAY)
@@ -169,28 +170,20 @@ export const switchBand =
 export function stageOfBuild(build: DialBuild): StageState {
   const at = timeOfBuild(build);
   const showsTime = build.hands === 'geared' || reportPose(build.freePose).possible;
-  const dial: DialState = {
-    pose: poseOfBuild(build),
-    layers: build.layers,
-    marks: build.marks,
-    ...(build.layers.secondHand ? { secondDeg: secondOfMinute(at) * 6 } : {}),
-  };
+  const dial = dialOf(poseOfBuild(build), build.layers, build.marks);
   return {
-    dial,
-    dials: build.beside.map((one) => ({ ...one, marks: one.marks ?? [] })),
-    ...(placeOf(build) > 0 && { dialPlace: placeOf(build) }),
+    ...CLEAR_STAGE,
+    dial: build.layers.secondHand ? { ...dial, secondDeg: secondOfMinute(at) * 6 } : dial,
+    dials: build.beside.map(({ pose, layers, marks }) => dialOf(pose, layers, marks)),
+    dialPlace: placeOf(build),
     bands: build.bands.map((band) => bandOf(band, build, at)),
-    display: build.display !== 'none' && showsTime ? displayOf(build, at) : null,
+    display: build.display !== 'none' && showsTime ? displayOfBuild(build, at) : null,
     words: build.words !== 'none' && showsTime ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined) : [],
-    board: [],
-    stem: null,
-    countdown: null,
   };
 }
 
-function displayOf(build: DialBuild, at: SecondOfDay): NonNullable<StageState['display']> {
-  const { separator, covered, tied } = build;
-  return displayAt({ hour: '', minute: '', separator, covered, plain: !tied, of24: build.display === '24h' }, at);
+function displayOfBuild({ separator, covered, tied, display }: DialBuild, at: SecondOfDay): NonNullable<StageState['display']> {
+  return displayAt({ ...displayOf('', '', separator), covered, plain: !tied, of24: display === '24h' }, at);
 }
 
 const BANDS: Readonly<Record<BandChoice, Band>> = {

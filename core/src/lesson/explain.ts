@@ -1,6 +1,7 @@
 import { describeHand } from '../dial/describe-pose.js';
 import { hourHandDeg } from '../dial/pose.js';
-import type { PlayBeat } from '../beats/registry.js';
+import type { MarkBeat } from '../beats/mark.js';
+import type { SetBeat } from '../beats/set.js';
 import { minuteDigits } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
@@ -9,78 +10,90 @@ import { WORD_PACKS } from '../words/registry.js';
 import { hourReason, minuteReason } from './reason.js';
 import type { LessonSettings } from './settings.js';
 
+/** The steps of an explanation by name. Names stand in stored places: add, never rename or reuse. */
+export type ExplainStepId = 'look' | 'hour-hand' | 'hour' | 'minute-hand' | 'minutes' | 'left' | 'words';
+
+export interface ExplainStep {
+  readonly step: ExplainStepId;
+  readonly beat: SetBeat | MarkBeat;
+}
+
 /**
  * The chain of thought that reads a time from the dial, as beats: which hand first, which hour and why, the count round
  * to the minute hand, the display filling in, the wordings, and past the half how many minutes are left.
  */
-export function explain(at: SecondOfDay, settings: LessonSettings): PlayBeat[] {
+export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const hourSteps = explainHour(at, settings);
   const minuteSteps = explainMinutes(at);
   const reading = settings.readingOrder === 'hour-first' ? [...hourSteps, ...minuteSteps] : [...minuteSteps, ...hourSteps];
+  const look = 'What does this clock say? Think with me, step by step.';
   return [
-    { kind: 'set', timeSec: at, display: 'empty', words: false, text: 'What does this clock say? Think with me, step by step.' },
+    { step: 'look', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, text: look } },
     ...reading,
     ...explainLeft(at),
     explainWords(at, settings),
   ];
 }
 
-function explainHour(at: SecondOfDay, settings: LessonSettings): PlayBeat[] {
+const marked = (step: ExplainStepId, beat: Omit<MarkBeat, 'kind'>): ExplainStep => ({ step, beat: { kind: 'mark', ...beat } });
+
+function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const hour = hour12(at);
   const where = describeHand(hourHandDeg(at));
   return [
-    { kind: 'mark', marks: [{ type: 'hand', hand: 'hour' }], text: `Look at the short hand: it tells the hour. It is ${where}.`, board: `Short hand: ${where}.` },
-    {
-      kind: 'mark',
-      marks: [{ type: 'hand', hand: 'hour' }, { type: 'numeral', numeral: hour }],
+    marked('hour-hand', {
+      marks: [{ type: 'hand', hand: 'hour' }],
+      text: `Look at the short hand: it tells the hour. It is ${where}.`,
+      board: `Short hand: ${where}.`,
+    }),
+    marked('hour', {
+      marks: [
+        { type: 'hand', hand: 'hour' },
+        { type: 'numeral', numeral: hour },
+      ],
       text: hourReason(at, settings),
       board: `The hour is ${hour}.`,
       write: { hour: String(hour) },
-    },
-  ]; // prettier-ignore
+    }),
+  ];
 }
 
-function explainMinutes(at: SecondOfDay): PlayBeat[] {
+function explainMinutes(at: SecondOfDay): ExplainStep[] {
   const minute = minuteOfHour(at);
-  const digits = minuteDigits(minute);
   return [
-    {
-      kind: 'mark',
+    marked('minute-hand', {
       marks: [{ type: 'hand', hand: 'minute' }],
       text: 'Now the long hand: it tells the minutes.',
       board: 'Long hand: the minutes.',
-    },
-    {
-      kind: 'mark',
+    }),
+    marked('minutes', {
       marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: 5 }],
       text: minute === 0 ? minuteReason(at) : `Count round from the 12 in fives. ${minuteReason(at)}`,
       board: minute === 0 ? 'No minutes yet: 00.' : minuteReason(at),
-      write: { minute: digits },
-    },
+      write: { minute: minuteDigits(minute) },
+    }),
   ];
 }
 
 /** Past the half, how many minutes are left and which hour is coming. */
-function explainLeft(at: SecondOfDay): PlayBeat[] {
+function explainLeft(at: SecondOfDay): ExplainStep[] {
   const minute = minuteOfHour(at);
   if (minute <= 30) return [];
   const left = 60 - minute;
   const next = nextHour12(hour12(at));
-  const text = `From the long hand on to the 12 are ${left} ${left === 1 ? 'minute' : 'minutes'}. Then it will be ${next} o’clock.`;
   return [
-    {
-      kind: 'mark',
+    marked('left', {
       marks: [
         { type: 'hand', hand: 'minute' },
         { type: 'numeral', numeral: next },
       ],
-      text,
+      text: `From the long hand on to the 12 are ${left} ${left === 1 ? 'minute' : 'minutes'}. Then it will be ${next} o’clock.`,
       board: `${left} left to ${next}.`,
-    },
+    }),
   ];
 }
 
-function explainWords(at: SecondOfDay, settings: LessonSettings): PlayBeat {
+function explainWords(at: SecondOfDay, settings: LessonSettings): ExplainStep {
   const wordings = say(at, WORD_PACKS[settings.pack]);
-  return { kind: 'mark', marks: [], text: `We say: ${wordings.join(', or ')}.`, write: { words: wordings } };
+  return marked('words', { marks: [], text: `We say: ${wordings.join(', or ')}.`, write: { words: wordings } });
 }

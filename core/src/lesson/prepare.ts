@@ -3,23 +3,29 @@ import type { Beat, PlayBeat } from '../beats/registry.js';
 import { beatKindOf } from '../beats/registry.js';
 import { CoreError } from '../errors.js';
 import type { Item } from '../question-kinds/registry.js';
-import type { StageState } from '../scene/stage-state.js';
-import { TEACHING_LAYERS } from '../scene/dial-state.js';
+import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
+import { CLEAR_STAGE, keepOnStage, type StageState } from '../scene/stage-state.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import { explain } from './explain.js';
 import type { Lesson } from './lesson.js';
 import type { LessonSettings } from './settings.js';
+import { ONLY_STEP, type StepRef } from './step-ref.js';
 
 /** One point the teacher moves on to: a beat of the lesson, or one step of a beat that expands. */
 export interface Step {
-  /** Index of the beat in the lesson, from 0. */
+  readonly ref: StepRef;
+  /** Index of the beat in the lesson, from 0: for showing only, never stored. */
   readonly beatIndex: number;
   /** Place within an expanded beat, from 0, and how many steps it has. */
   readonly stepInBeat: number;
   readonly stepsOfBeat: number;
   readonly beat: PlayBeat;
-  /** The stage before this step begins. */
+  /** The stage this step begins with: what its beat keeps of the one before. */
   readonly before: StageState;
+  /** The same where the answer whose stage is kept must not be seen yet. */
+  readonly beforeUnrevealed: StageState;
+  /** The item whose answer `before` still shows; null where it shows none. */
+  readonly showsAnswerTo: string | null;
   readonly durationMs: number;
   /** Planned start since the beginning of the lesson, in milliseconds. */
   readonly startMs: number;
@@ -34,43 +40,76 @@ export interface PreparedLesson {
   readonly totalMs: number;
 }
 
-const BLANK_STAGE: StageState = {
-  dial: { pose: { hourDeg: 0, minuteDeg: 0 }, layers: TEACHING_LAYERS, marks: [] },
-  display: null,
-  words: [],
-  board: [],
-  stem: null,
-  countdown: null,
-};
+/** What is seen before anything is shown: a teaching dial at 12. */
+const FIRST_STAGE: StageState = { ...CLEAR_STAGE, dial: dialOf({ hourDeg: 0, minuteDeg: 0 }, TEACHING_LAYERS) };
 
 /**
- * Expands a lesson and checks what a schema cannot: items exist once, and each is asked before it is thought about or answered.
- * @throws CoreError LESSON_EMPTY, LESSON_ITEM_TWICE, LESSON_ITEM_UNKNOWN, LESSON_BEAT_ORDER
+ * Expands a lesson and checks what a schema cannot: beats and items exist once, and each item is asked before it is thought
+ * about or answered.
+ * @throws CoreError LESSON_EMPTY, LESSON_BEAT_TWICE, LESSON_ITEM_TWICE, LESSON_ITEM_UNKNOWN, LESSON_BEAT_ORDER
  */
 export function prepareLesson(lesson: Lesson): PreparedLesson {
   if (lesson.beats.length === 0) throw new CoreError('LESSON_EMPTY', `The lesson “${lesson.title}” has no beats.`);
+  checkBeatIds(lesson);
   const context: BeatContext = { settings: lesson.settings, itemOf: itemFinder(lesson) };
   const asked = new Set<string>();
   const steps: Step[] = [];
-  let before = BLANK_STAGE;
+  // Two stages go along: one on which every answer was shown, one on which none was.
+  let after = { stage: FIRST_STAGE, unrevealed: FIRST_STAGE, showsAnswerTo: null as string | null };
   let startMs = 0;
   lesson.beats.forEach((beat, beatIndex) => {
     checkOrder(beat, beatIndex, asked, context);
     const played = expandBeat(beat, lesson.settings);
-    played.forEach((step, stepInBeat) => {
-      const kind = beatKindOf(step);
-      const durationMs = kind.durationMs(step, context);
-      steps.push({ beatIndex, stepInBeat, stepsOfBeat: played.length, beat: step, before, durationMs, startMs });
-      before = kind.at(before, step, Infinity, context);
+    played.forEach(({ step, beat: play }, stepInBeat) => {
+      const kind = beatKindOf(play);
+      const durationMs = kind.durationMs(play, context);
+      const before = keepOnStage(after.stage, kind.keeps);
+      const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
+      const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;
+      const ref = { beatId: beat.id, step };
+      steps.push({
+        ref,
+        beatIndex,
+        stepInBeat,
+        stepsOfBeat: played.length,
+        beat: play,
+        before,
+        beforeUnrevealed,
+        showsAnswerTo,
+        durationMs,
+        startMs,
+      });
+      const hidden = withoutAnswer(play);
+      after = {
+        stage: kind.at(before, play, Infinity, context),
+        unrevealed: beatKindOf(hidden).at(beforeUnrevealed, hidden, Infinity, context),
+        showsAnswerTo: play.kind === 'answer' ? play.itemId : showsAnswerTo,
+      };
       startMs += durationMs;
     });
   });
   return { lesson, steps, context, totalMs: startMs };
 }
 
-/** The beats that a beat plays as: itself, or what it expands to. */
-export function expandBeat(beat: Beat, settings: LessonSettings): readonly PlayBeat[] {
-  return beat.kind === 'worked-example' ? explain(toSecondOfDay(beat.timeSec), settings) : [beat];
+/** A beat by the name of each of its steps: itself, or what it expands to. */
+export function expandBeat(beat: Beat, settings: LessonSettings): readonly { readonly step: string; readonly beat: PlayBeat }[] {
+  return beat.kind === 'worked-example' ? explain(toSecondOfDay(beat.timeSec), settings) : [{ step: ONLY_STEP, beat }];
+}
+
+/** An answer that is not to be seen leaves its question on the stage. */
+function withoutAnswer(beat: PlayBeat): PlayBeat {
+  return beat.kind === 'answer' ? { kind: 'ask', itemId: beat.itemId, text: '' } : beat;
+}
+
+/**
+ * Where a step stands among the steps of a lesson, from 0. A step that its beat does not have any more is the beat's first.
+ * @throws CoreError ROOM_POSITION_RANGE for a beat that the lesson does not have
+ */
+export function stepIndex({ lesson, steps }: PreparedLesson, { beatId, step }: StepRef): number {
+  const exact = steps.findIndex(({ ref }) => ref.beatId === beatId && ref.step === step);
+  const found = exact >= 0 ? exact : steps.findIndex(({ ref }) => ref.beatId === beatId);
+  if (found < 0) throw new CoreError('ROOM_POSITION_RANGE', `The lesson “${lesson.title}” has no beat “${beatId}”.`);
+  return found;
 }
 
 function itemFinder(lesson: Lesson): (id: string) => Item {
@@ -84,6 +123,14 @@ function itemFinder(lesson: Lesson): (id: string) => Item {
     if (!item) throw new CoreError('LESSON_ITEM_UNKNOWN', `The lesson “${lesson.title}” has no item “${id}”.`);
     return item;
   };
+}
+
+function checkBeatIds({ title, beats }: Lesson): void {
+  const seen = new Set<string>();
+  for (const { id } of beats) {
+    if (seen.has(id)) throw new CoreError('LESSON_BEAT_TWICE', `Two beats of “${title}” carry the id “${id}”.`);
+    seen.add(id);
+  }
 }
 
 function checkOrder(beat: Beat, beatIndex: number, asked: Set<string>, context: BeatContext): void {

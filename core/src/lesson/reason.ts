@@ -1,4 +1,3 @@
-import { displayText } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import type { LessonSettings } from './settings.js';
@@ -32,9 +31,4 @@ export function minuteReason(at: SecondOfDay): string {
 export function reasonFor(at: SecondOfDay, settings: LessonSettings): string[] {
   const sentences = [hourReason(at, settings), minuteReason(at)];
   return settings.readingOrder === 'hour-first' ? sentences : sentences.reverse();
-}
-
-/** The time with its reason as narration. */
-export function spokenReason(at: SecondOfDay, settings: LessonSettings): string {
-  return `${reasonFor(at, settings).join(' ')} It is ${displayText(at, settings.separator)}.`;
 }

@@ -3,12 +3,17 @@ import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { seededRng } from '../rehearsal/rng.js';
-import { applyCommand, currentItemId, NEW_ROOM, type RoomCommand, type RoomState } from './room.js';
+import { kindOf, type Item } from '../question-kinds/registry.js';
+import { describeStage } from '../scene/describe-stage.js';
+import { ONLY_STEP } from '../lesson/step-ref.js';
+import { stageOfRun } from '../run/run-stage.js';
+import { isRevealed } from '../run/run.js';
+import { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './room.js';
 import { drawRoomKey, KEY_PICTURES, readPictures, roomKeyText } from './room-key.js';
 
 const LESSON: Lesson = {
   format: 'zeitpunkt-lesson',
-  formatVersion: 1,
+  formatVersion: 2,
   title: 'The school ferry',
   goal: '',
   successCriteria: [],
@@ -19,79 +24,153 @@ const LESSON: Lesson = {
     { id: 'q2', kind: 'read-dial', timeSec: 9000 },
   ],
   beats: [
-    { kind: 'say', text: 'Hello.' },
-    { kind: 'ask', itemId: 'q1', text: '' },
-    { kind: 'think', itemId: 'q1', seconds: 5, text: '' },
-    { kind: 'answer', itemId: 'q1' },
-    { kind: 'ask', itemId: 'q2', text: '' },
-    { kind: 'say', text: 'Good-bye.' },
+    { id: 'hello', kind: 'say', text: 'Hello.' },
+    { id: 'ask-1', kind: 'ask', itemId: 'q1', text: '' },
+    { id: 'think-1', kind: 'think', itemId: 'q1', seconds: 5, text: '' },
+    { id: 'answer-1', kind: 'answer', itemId: 'q1' },
+    { id: 'ask-2', kind: 'ask', itemId: 'q2', text: '' },
+    { id: 'answer-2', kind: 'answer', itemId: 'q2' },
+    { id: 'bye', kind: 'say', text: 'Good-bye.' },
   ],
 };
 const prepared = prepareLesson(LESSON);
+const NEW_ROOM = newRoom(prepared);
 const play = (commands: RoomCommand[], from: RoomState = NEW_ROOM) =>
   commands.reduce((room, command, index) => applyCommand(room, command, prepared, 1000 + index), from);
-const go = (toStep: number): RoomCommand => ({ type: 'go', toStep });
+const go = (beatId: string): RoomCommand => ({ type: 'go', to: { beatId, step: ONLY_STEP } });
+const BEGIN: RoomCommand = { type: 'begin' };
+/** Phases by asking. */
+const phases = (room: RoomState) => Object.fromEntries(room.run.askings.map(({ id, phase }) => [id, phase]));
 
 test('a question opens when it is asked, stays open to think, and is revealed by its answer', () => {
-  const asked = play([{ type: 'begin' }, go(1)]);
-  expect(asked).toMatchObject({ phase: 'running', step: 1, stepStartedAtMs: 1001, begunAtMs: 1000, questions: { q1: 'open' } });
-  expect(play([go(2)], asked).questions).toEqual({ q1: 'open' });
-  expect(play([go(2), go(3)], asked).questions).toEqual({ q1: 'revealed' });
+  const asked = play([BEGIN, go('ask-1')]);
+  expect(asked).toMatchObject({ phase: 'running', begunAtMs: 1000, run: { at: { beatId: 'ask-1' }, enteredAtMs: 1001 } });
+  expect(phases(asked)).toEqual({ q1: 'open' });
+  expect(phases(play([go('think-1')], asked))).toEqual({ q1: 'open' });
+  expect(phases(play([go('think-1'), go('answer-1')], asked))).toEqual({ q1: 'revealed' });
 });
 
 test('leaving a question without its answer closes it; coming back opens it again, but never after the reveal', () => {
-  const left = play([{ type: 'begin' }, go(4), go(5)]);
-  expect(left.questions).toEqual({ q2: 'closed' });
-  expect(play([go(4)], left).questions).toEqual({ q2: 'open' });
-  expect(play([{ type: 'begin' }, go(1), go(3), go(1)]).questions).toEqual({ q1: 'revealed' });
+  const left = play([BEGIN, go('ask-2'), go('bye')]);
+  expect(phases(left)).toEqual({ q2: 'closed' });
+  expect(phases(play([go('ask-2')], left))).toEqual({ q2: 'open' });
+  expect(phases(play([BEGIN, go('ask-1'), go('answer-1'), go('ask-1')]))).toEqual({ q1: 'revealed' });
 });
 
 test('closed answers stay closed while the class goes on thinking', () => {
-  expect(play([{ type: 'begin' }, go(1), { type: 'close', itemId: 'q1' }, go(2)]).questions).toEqual({ q1: 'closed' });
+  expect(phases(play([BEGIN, go('ask-1'), { type: 'close', askingId: 'q1' }, go('think-1')]))).toEqual({ q1: 'closed' });
 });
 
 test('a command that changes nothing gives the same room, so that nothing is told twice', () => {
-  const room = play([{ type: 'begin' }, go(1)]);
-  expect(applyCommand(room, go(1), prepared, 5000)).toBe(room);
-  expect(applyCommand(room, { type: 'begin' }, prepared, 5000)).toBe(room);
+  const room = play([BEGIN, go('ask-1')]);
+  for (const command of [go('ask-1'), BEGIN, { type: 'aside', aside: null } as const]) expect(play([command], room)).toBe(room);
   const ended = play([{ type: 'end' }], room);
-  expect(ended).toMatchObject({ phase: 'ended', questions: { q1: 'closed' } });
-  expect(applyCommand(ended, { type: 'end' }, prepared, 5000)).toBe(ended);
+  expect(ended.phase).toBe('ended');
+  expect(phases(ended)).toEqual({ q1: 'closed' });
+  expect(play([{ type: 'end' }], ended)).toBe(ended);
 });
 
 test('what is shown beside the script ends with the next step and leaves the questions as they are', () => {
-  const asked = play([{ type: 'begin' }, go(1)]);
+  const asked = play([BEGIN, go('ask-1')]);
   const aside = { timeSec: 16_500, marks: [] };
   const left = play([{ type: 'aside', aside }], asked);
   expect(left).toEqual({ ...asked, aside });
-  expect(applyCommand(left, { type: 'aside', aside: { ...aside } }, prepared, 5000)).toBe(left);
+  expect(play([{ type: 'aside', aside: { ...aside } }], left)).toBe(left);
   expect(play([{ type: 'aside', aside: null }], left)).toEqual(asked);
-  expect(play([go(2)], left)).toMatchObject({ step: 2, aside: null, questions: { q1: 'open' } });
+  expect(play([go('think-1')], left)).toMatchObject({ run: { at: { beatId: 'think-1' } }, aside: null });
   expect(play([{ type: 'end' }], left).aside).toBeNull();
+});
+
+describe('questions beside the script', () => {
+  const [q1] = LESSON.items as [Item, ...Item[]];
+  const extra: Item = { id: 'extra', kind: 'set-dial', timeSec: 9000, from: 'display', hands: 'geared' };
+  const revealed = play([BEGIN, go('ask-1'), go('answer-1')]);
+  const again = play([{ type: 'ask', item: q1 }], revealed);
+
+  test('an item asked again is another asking: open, while the first one stays revealed', () => {
+    expect(phases(again)).toEqual({ q1: 'revealed', 'q1.2': 'open' });
+    expect(askingOfRoom(again, prepared)).toMatchObject({ id: 'q1.2', item: q1 });
+    expect(Object.keys(phases(play([{ type: 'ask', item: q1 }], again)))).toEqual(['q1', 'q1.2', 'q1.3']);
+    expect(stageOfRun(prepared, again.run, 0)).toEqual(kindOf(q1).asked(q1, DEFAULT_SETTINGS));
+  });
+
+  test('a question of no lesson can be asked, closed and answered', () => {
+    const asked = play([{ type: 'ask', item: extra }], revealed);
+    expect(phases(asked)).toEqual({ q1: 'revealed', extra: 'open' });
+    const answered = play([{ type: 'reveal', askingId: 'extra' }], asked);
+    expect(phases(answered)).toMatchObject({ extra: 'revealed' });
+    expect(stageOfRun(prepared, answered.run, 0)).toEqual(kindOf(extra).answered(extra, DEFAULT_SETTINGS));
+    expect(play([{ type: 'close', askingId: 'extra' }], answered)).toBe(answered);
+  });
+
+  test('the next step, or going back to the script, leaves it closed', () => {
+    for (const command of [go('ask-2'), { type: 'aside', aside: null } as const]) {
+      const left = play([command], again);
+      expect(phases(left)).toMatchObject({ 'q1.2': 'closed' });
+      expect(left.run.besideId).toBeNull();
+    }
+    expect(play([go('answer-1')], again).run).toMatchObject({ at: { beatId: 'answer-1' }, besideId: null });
+  });
+
+  test('hands turned beside it are put away first, then the question', () => {
+    const turned = play([{ type: 'aside', aside: { timeSec: 0, marks: [] } }], again);
+    const back = play([{ type: 'aside', aside: null }], turned);
+    expect(back.run.besideId).toBe('q1.2');
+    expect(play([{ type: 'aside', aside: null }], back).run.besideId).toBeNull();
+  });
+
+  test('a lesson’s item that the script has not reached is asked beside it without taking the script’s place', () => {
+    const [, q2] = LESSON.items as [Item, Item];
+    const early = play([{ type: 'ask', item: q2 }], revealed);
+    expect(phases(early)).toMatchObject({ 'q2.1': 'open' });
+    expect(phases(play([go('ask-2')], early))).toMatchObject({ 'q2.1': 'closed', q2: 'open' });
+  });
+
+  test('another question under the id of one that was asked is refused', () => {
+    expect(() => play([{ type: 'ask', item: { ...q1, timeSec: 60 } as Item }], revealed)).toThrow(
+      expect.objectContaining({ code: 'LESSON_ITEM_TWICE' }),
+    );
+  });
 });
 
 test.each<[string, RoomState, RoomCommand]>([
   ['ROOM_NOT_RUNNING', NEW_ROOM, { type: 'aside', aside: null }],
-  ['ROOM_NOT_RUNNING', NEW_ROOM, go(1)],
-  ['ROOM_NOT_RUNNING', { ...NEW_ROOM, phase: 'ended' }, { type: 'begin' }],
-  ['ROOM_POSITION_RANGE', play([{ type: 'begin' }]), go(6)],
-  ['QUESTION_UNKNOWN', play([{ type: 'begin' }]), { type: 'close', itemId: 'q1' }],
+  ['ROOM_NOT_RUNNING', NEW_ROOM, go('ask-1')],
+  ['ROOM_NOT_RUNNING', NEW_ROOM, { type: 'ask', item: LESSON.items[0]! }],
+  ['ROOM_NOT_RUNNING', { ...NEW_ROOM, phase: 'ended' }, BEGIN],
+  ['ROOM_POSITION_RANGE', play([BEGIN]), go('nowhere')],
+  ['QUESTION_UNKNOWN', play([BEGIN]), { type: 'close', askingId: 'q1' }],
 ])('%s where a command makes no sense', (code, room, command) => {
   expect(() => applyCommand(room, command, prepared, 0)).toThrow(expect.objectContaining({ code }));
 });
 
-test('however a teacher wanders, at most the question at hand is open and a revealed one stays revealed', () => {
+test('leaping over the answer does not show it: not on the step leapt to, and not on any that keeps its stage', () => {
+  const leapt = play([BEGIN, go('ask-2'), go('bye')]);
+  const shown = describeStage(stageOfRun(prepared, leapt.run, Infinity));
+  expect(shown).not.toContain('2 : 30');
+  expect(describeStage(stageOfRun(prepared, play([go('answer-2'), go('bye')], leapt).run, Infinity))).toContain('Display: 2 : 30');
+});
+
+test('however a teacher wanders and asks, at most the question at hand is open, a revealed one stays so, and no other answer is seen', () => {
+  const beats = LESSON.beats.map(({ id }) => go(id));
+  const asks = LESSON.items.map((item): RoomCommand => ({ type: 'ask', item }));
+  const back: RoomCommand = { type: 'aside', aside: null };
   fc.assert(
-    fc.property(fc.array(fc.nat(5), { maxLength: 30 }), (path) => {
-      let room = play([{ type: 'begin' }]);
+    fc.property(fc.array(fc.constantFrom(...beats, ...asks, back), { maxLength: 30 }), (path) => {
+      let room = play([BEGIN]);
       const revealed = new Set<string>();
-      for (const toStep of path) {
-        room = applyCommand(room, go(toStep), prepared, 0);
-        for (const [id, phase] of Object.entries(room.questions)) {
-          if (phase === 'open') expect(id).toBe(currentItemId(room, prepared));
+      for (const command of path) {
+        room = applyCommand(room, command, prepared, 0);
+        for (const [id, phase] of Object.entries(phases(room))) {
+          if (phase === 'open') expect(id).toBe(askingOfRoom(room, prepared)!.id);
           if (revealed.has(id)) expect(phase).toBe('revealed');
           if (phase === 'revealed') revealed.add(id);
         }
+        const { display } = stageOfRun(prepared, room.run, Infinity);
+        const seen = LESSON.items.filter(
+          (item) => display !== null && kindOf(item).answered(item, DEFAULT_SETTINGS).display?.hour === display.hour,
+        );
+        for (const item of seen) expect(isRevealed(room.run)(item.id)).toBe(true);
       }
     }),
   );

@@ -1,23 +1,18 @@
 import { CoreError } from '../errors.js';
 import type { Aside } from '../lesson/aside.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
+import { sameStep, type StepRef } from '../lesson/step-ref.js';
+import type { Item } from '../question-kinds/registry.js';
+import { askBeside, backToScript, closeRun, currentAsking, enterStep, newRun, setPhase, type Run } from '../run/run.js';
+import type { Asking } from '../run/asking.js';
+import { sameJson } from '../same-json.js';
 
-export type QuestionPhase = 'open' | 'closed' | 'revealed';
-
-/**
- * A live room as it is stored: where the lesson stands and which questions are open. A question opens when its ask beat
- * is reached, closes when the lesson leaves it, and is revealed by its answer beat; a revealed question stays revealed.
- */
+/** A live room as it is stored: whether it runs, where its one run stands, and what is shown beside the script. */
 export interface RoomState {
   readonly phase: 'lobby' | 'running' | 'ended';
-  /** Index into the prepared lesson's steps. */
-  readonly step: number;
-  /** When the step began, in milliseconds since 1970 by the server's clock. */
-  readonly stepStartedAtMs: number;
   /** When the lesson began; null in the lobby. */
   readonly begunAtMs: number | null;
-  /** By item id; an item that was never asked is absent. */
-  readonly questions: Readonly<Record<string, QuestionPhase>>;
+  readonly run: Run;
   /** What the teacher shows beside the script; null while the stage follows it. Every step of the script ends it. */
   readonly aside: Aside | null;
 }
@@ -25,70 +20,63 @@ export interface RoomState {
 /** What a teacher may tell a room. `go` names its goal, so that a repeated command changes nothing. */
 export type RoomCommand =
   | { readonly type: 'begin' }
-  | { readonly type: 'go'; readonly toStep: number }
-  | { readonly type: 'close'; readonly itemId: string }
-  /** Leaves the script, or with null comes back to it. */
+  | { readonly type: 'go'; readonly to: StepRef }
+  | { readonly type: 'close'; readonly askingId: string }
+  /** Shows the answer to a question that was put beside the script. */
+  | { readonly type: 'reveal'; readonly askingId: string }
+  /** Puts a question beside the script: one that was asked before, again, or one that is in no lesson. */
+  | { readonly type: 'ask'; readonly item: Item }
+  /** Leaves the script, or with null comes back to it, also from a question beside it. */
   | { readonly type: 'aside'; readonly aside: Aside | null }
   | { readonly type: 'end' };
 
-export const NEW_ROOM: RoomState = { phase: 'lobby', step: 0, stepStartedAtMs: 0, begunAtMs: null, questions: {}, aside: null };
+export function newRoom(prepared: PreparedLesson): RoomState {
+  return { phase: 'lobby', begunAtMs: null, run: newRun(prepared), aside: null };
+}
 
 /**
  * The room after a command. Returns the same object when nothing changes.
  * @param nowMs the server's clock
- * @throws CoreError ROOM_POSITION_RANGE, ROOM_NOT_RUNNING, QUESTION_UNKNOWN
+ * @throws CoreError ROOM_POSITION_RANGE, ROOM_NOT_RUNNING, QUESTION_UNKNOWN, LESSON_ITEM_TWICE
  */
-export function applyCommand(room: RoomState, command: RoomCommand, lesson: PreparedLesson, nowMs: number): RoomState {
+export function applyCommand(room: RoomState, command: RoomCommand, prepared: PreparedLesson, nowMs: number): RoomState {
   switch (command.type) {
-    case 'begin':
+    case 'begin': {
       if (room.phase === 'running') return room;
       if (room.phase === 'ended') throw new CoreError('ROOM_NOT_RUNNING', 'This lesson has ended; start it anew from the list of lessons.');
-      return enterStep({ ...room, phase: 'running', begunAtMs: nowMs }, 0, lesson, nowMs);
-    case 'go':
-      if (room.phase !== 'running') throw new CoreError('ROOM_NOT_RUNNING', 'The lesson can only move on while it is running.');
-      if (command.toStep < 0 || command.toStep >= lesson.steps.length) {
-        throw new CoreError('ROOM_POSITION_RANGE', `The lesson has steps 0 to ${lesson.steps.length - 1}, but ${command.toStep} came.`);
-      }
-      return command.toStep === room.step ? room : enterStep(room, command.toStep, lesson, nowMs);
-    case 'close': {
-      const phase = room.questions[command.itemId];
-      if (!phase) throw new CoreError('QUESTION_UNKNOWN', `The question “${command.itemId}” has not been asked in this room.`);
-      return phase === 'open' ? withPhase(room, command.itemId, 'closed') : room;
+      const run = enterStep(room.run, prepared.steps[0]!.ref, prepared, nowMs);
+      return { ...room, phase: 'running', begunAtMs: nowMs, run };
     }
-    case 'aside':
-      if (room.phase !== 'running') throw new CoreError('ROOM_NOT_RUNNING', 'The hands can only be turned while the lesson is running.');
-      return JSON.stringify(room.aside) === JSON.stringify(command.aside) ? room : { ...room, aside: command.aside };
+    case 'go': {
+      mustRun(room, 'The lesson can only move on while it is running.');
+      const run = enterStep(room.run, command.to, prepared, nowMs);
+      const stays = sameStep(run.at, room.run.at) && room.run.besideId === null;
+      return stays ? room : { ...room, run, aside: null };
+    }
+    case 'close':
+      return withRun(room, setPhase(room.run, command.askingId, 'closed'));
+    case 'reveal':
+      return withRun(room, setPhase(room.run, command.askingId, 'revealed'));
+    case 'ask':
+      mustRun(room, 'A question can only be asked while the lesson is running.');
+      return { ...room, run: askBeside(room.run, command.item, prepared, nowMs), aside: null };
+    case 'aside': {
+      mustRun(room, 'The hands can only be turned while the lesson is running.');
+      const run = command.aside === null && room.aside === null ? backToScript(room.run) : room.run;
+      return run === room.run && sameJson(room.aside, command.aside) ? room : { ...room, run, aside: command.aside };
+    }
     case 'end':
-      return room.phase === 'ended' ? room : { ...closeAll(room), phase: 'ended', aside: null };
+      return room.phase === 'ended' ? room : { ...room, phase: 'ended', run: closeRun(room.run), aside: null };
   }
 }
 
-/** The item that the room's current step is about, or null. */
-export function currentItemId(room: RoomState, lesson: PreparedLesson): string | null {
-  if (room.phase !== 'running') return null;
-  const beat = lesson.steps[room.step]?.beat;
-  return beat && 'itemId' in beat ? beat.itemId : null;
+/** The question on the room's stage, or null. */
+export function askingOfRoom(room: RoomState, prepared: PreparedLesson): Asking | null {
+  return room.phase === 'running' ? currentAsking(room.run, prepared) : null;
 }
 
-function enterStep(room: RoomState, step: number, lesson: PreparedLesson, nowMs: number): RoomState {
-  const beat = lesson.steps[step]!.beat;
-  const itemId = 'itemId' in beat ? beat.itemId : null;
-  let next = closeAll(room, itemId);
-  if (itemId !== null && next.questions[itemId] !== 'revealed') {
-    if (beat.kind === 'answer') next = withPhase(next, itemId, 'revealed');
-    // Coming back to an ask beat opens it again; think time leaves it as the teacher left it.
-    else if (beat.kind === 'ask' || next.questions[itemId] === undefined) next = withPhase(next, itemId, 'open');
-  }
-  return { ...next, step, stepStartedAtMs: nowMs, aside: null };
+function mustRun(room: RoomState, otherwise: string): void {
+  if (room.phase !== 'running') throw new CoreError('ROOM_NOT_RUNNING', otherwise);
 }
 
-function closeAll(room: RoomState, except: string | null = null): RoomState {
-  const questions = Object.entries(room.questions).map(
-    ([id, phase]) => [id, phase === 'open' && id !== except ? 'closed' : phase] as const,
-  );
-  return { ...room, questions: Object.fromEntries(questions) };
-}
-
-function withPhase(room: RoomState, itemId: string, phase: QuestionPhase): RoomState {
-  return { ...room, questions: { ...room.questions, [itemId]: phase } };
-}
+const withRun = (room: RoomState, run: Run): RoomState => (run === room.run ? room : { ...room, run });

@@ -1,17 +1,23 @@
-import { gearedPose } from '../dial/pose.js';
-import { hour12, minuteOfHour, previousHour12, wrapSecondOfDay } from '../time/second-of-day.js';
+import { timeTyped } from '../acts/typed-time.js';
+import { nextHour12, previousHour12 } from '../time/second-of-day.js';
+import { WORD_PACKS } from '../words/registry.js';
+import { saysHalfPast } from '../words/says-half-past.js';
 import type { Misconception } from './misconception.js';
 
 export const halfOfComingHour: Misconception = {
   name: 'Half of the coming hour',
-  whatThePupilDoes: 'Counts the half towards the hour that is named, as several languages do: half past 4 becomes 3:30.',
+  whatThePupilDoes: 'Counts the half towards the hour that is named, as several languages do: half past 4 is set as 3:30.',
   sayToPupil: '“Half past” means half an hour after. The hour in the words has begun already.',
+  sayWhile: { read: 'At half past, the short hand is half way on from its hour. Which numeral has it passed?' },
   nextMove: 'Say “half an hour after four o’clock” first, set 4:00, and let the hands run on half a turn.',
-  predictReading(shown) {
-    if (minuteOfHour(shown) !== 30) return [];
-    return [{ hour: String(previousHour12(hour12(shown))), minute: '30' }];
-  },
-  predictSetting(asked) {
-    return minuteOfHour(asked) === 30 ? [gearedPose(wrapSecondOfDay(asked - 3600))] : [];
-  },
+  distorts: (acts, { pack }) => ({
+    read: (pose) =>
+      acts.read(pose).map(({ hour, minute }) => ({ hour: minute === '30' ? String(nextHour12(Number(hour))) : hour, minute })),
+    mean: (words) =>
+      acts.mean(words).map((typed) => {
+        const at = timeTyped(typed);
+        const isHalfPast = at !== null && saysHalfPast(words, at, WORD_PACKS[pack]);
+        return isHalfPast ? { ...typed, hour: String(previousHour12(Number(typed.hour))) } : typed;
+      }),
+  }),
 };

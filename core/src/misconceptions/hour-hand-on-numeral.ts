@@ -1,5 +1,5 @@
-import { minuteHandDeg } from '../dial/pose.js';
-import { hour12, minuteOfHour } from '../time/second-of-day.js';
+import { minuteHandDeg, wrapDeg } from '../dial/pose.js';
+import { hour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hourHandOnNumeral: Misconception = {
@@ -7,8 +7,5 @@ export const hourHandOnNumeral: Misconception = {
   whatThePupilDoes: 'Points the short hand exactly at the hour, whatever the minutes are.',
   sayToPupil: 'When the long hand goes round, the short hand creeps on. Where is it at half past?',
   nextMove: 'Sweep one hour slowly with the long hand hidden: watch the short hand travel from numeral to numeral.',
-  predictSetting(asked) {
-    if (minuteOfHour(asked) === 0) return [];
-    return [{ hourDeg: (hour12(asked) % 12) * 30, minuteDeg: minuteHandDeg(asked) }];
-  },
+  distorts: () => ({ set: (at) => [{ hourDeg: wrapDeg(hour12(at) * 30), minuteDeg: minuteHandDeg(at) }] }),
 };

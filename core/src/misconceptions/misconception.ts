@@ -1,16 +1,10 @@
-import type { Pose } from '../dial/pose.js';
-import type { SecondOfDay } from '../time/second-of-day.js';
-
-/** A time as typed into the two boxes of a display; `minute` keeps the digits as typed ("5" is not "05"). */
-export interface TypedDisplay {
-  readonly hour: string;
-  readonly minute: string;
-}
+import type { ActId, Acts } from '../acts/acts.js';
+import type { LessonSettings } from '../lesson/settings.js';
 
 /**
- * A named wrong idea that predicts wrong responses. Each ability is optional: an idea about reading a dial predicts
- * nothing about setting one. A prediction may coincide with the key (3:15 read by the nearest hour is right); whoever
- * compares drops those.
+ * A named wrong idea. It *distorts acts*, each in its own file, on top of acts that may be distorted already; every
+ * question kind that calls such an act then predicts what a pupil with this idea would answer. A result may coincide with
+ * the right one (3:15 read by the nearest hour); whoever compares drops those.
  */
 export interface Misconception {
   /** For the teacher, in the list of ideas: "Hands exchanged". */
@@ -19,10 +13,15 @@ export interface Misconception {
   readonly whatThePupilDoes: string;
   /** For the pupil after the reveal: kind, and says what to look at. */
   readonly sayToPupil: string;
+  /** The same where another sentence fits what the pupil was doing. */
+  readonly sayWhile?: Partial<Record<ActId, string>>;
   /** For the teacher: what to do next. */
   readonly nextMove: string;
-  /** What a pupil with this idea types when a geared dial shows this time; several where the idea leaves a choice. */
-  readonly predictReading?: (shown: SecondOfDay) => readonly TypedDisplay[];
-  /** Where a pupil with this idea puts free hands for this time; several where the idea leaves a choice. */
-  readonly predictSetting?: (asked: SecondOfDay) => readonly Pose[];
+  /** The acts as somebody with this idea does them; acts that are not named stay as they are. */
+  distorts(acts: Acts, settings: LessonSettings): Partial<Acts>;
+}
+
+/** The sentence for a pupil with this idea who was doing something. */
+export function sayToPupilWhile(idea: Misconception, doing: ActId): string {
+  return idea.sayWhile?.[doing] ?? idea.sayToPupil;
 }

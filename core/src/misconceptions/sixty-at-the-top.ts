@@ -1,4 +1,4 @@
-import { hour12, minuteOfHour, previousHour12 } from '../time/second-of-day.js';
+import { previousHour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const sixtyAtTheTop: Misconception = {
@@ -6,8 +6,10 @@ export const sixtyAtTheTop: Misconception = {
   whatThePupilDoes: 'Counts the full turn as 60 minutes of the hour before: 4:00 becomes 3:60.',
   sayToPupil: 'When the long hand comes back to 12, the next hour has begun: its minutes start at 00.',
   nextMove: 'Count in fives round the dial and stop at the top: say the next o’clock instead of sixty.',
-  predictReading(shown) {
-    if (minuteOfHour(shown) !== 0) return [];
-    return [{ hour: String(previousHour12(hour12(shown))), minute: '60' }];
-  },
+  distorts: (acts) => ({
+    read: (pose) =>
+      acts
+        .read(pose)
+        .map((typed) => (Number(typed.minute) === 0 ? { hour: String(previousHour12(Number(typed.hour))), minute: '60' } : typed)),
+  }),
 };

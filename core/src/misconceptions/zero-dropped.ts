@@ -1,4 +1,4 @@
-import { hour12, minuteOfHour } from '../time/second-of-day.js';
+import type { TypedTime } from '../acts/typed-time.js';
 import type { Misconception } from './misconception.js';
 
 export const zeroDropped: Misconception = {
@@ -6,11 +6,18 @@ export const zeroDropped: Misconception = {
   whatThePupilDoes: 'Writes one digit for minutes under ten, or puts the zero behind: 6:05 becomes 6:5 or 6:50.',
   sayToPupil: 'The minutes always have two digits. Five minutes are written 05.',
   nextMove: 'Write 6:05 and 6:50 one under the other, set both on the dial and ask which is later.',
-  predictReading(shown) {
-    const minute = minuteOfHour(shown);
-    if (minute >= 10) return [];
-    const hour = String(hour12(shown));
-    const bare = { hour, minute: String(minute) };
-    return minute === 0 || minute > 5 ? [bare] : [bare, { hour, minute: `${minute}0` }];
-  },
+  distorts: (acts) => ({
+    read: (pose) => acts.read(pose).flatMap(withoutZero),
+    mean: (words) => acts.mean(words).flatMap(withoutZero),
+    later: (at, minutes) => acts.later(at, minutes).flatMap(withoutZero),
+    to12: (at) => acts.to12(at).flatMap(withoutZero),
+    to24: (at) => acts.to24(at).flatMap(withoutZero),
+  }),
 };
+
+function withoutZero({ hour, minute }: TypedTime): TypedTime[] {
+  if (!/^0\d$/.test(minute)) return [{ hour, minute }];
+  const digit = minute.slice(1);
+  const bare = { hour, minute: digit };
+  return Number(digit) === 0 || Number(digit) > 5 ? [bare] : [bare, { hour, minute: `${digit}0` }];
+}

@@ -1,6 +1,10 @@
-import type { MisconceptionId } from '../misconceptions/registry.js';
+import type { ActId, Acts } from '../acts/acts.js';
+import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
+import type { MisconceptionId } from '../misconceptions/registry.js';
+import type { Rng } from '../rehearsal/rng.js';
 import type { StageState } from '../scene/stage-state.js';
+import type { SecondOfDay } from '../time/second-of-day.js';
 
 /**
  * What marking says of a response: right; right in time but not in today's form; some parts right; not yet; or blank.
@@ -8,39 +12,76 @@ import type { StageState } from '../scene/stage-state.js';
  */
 export type Verdict = 'right' | 'right-other-form' | 'partly' | 'not-yet' | 'blank';
 
+/** A part of a response that can be right by itself. */
+export type PartId = 'hour' | 'minute' | 'form' | 'choices';
+
 /** A marked response. */
 export interface Mark {
   readonly verdict: Verdict;
-  readonly parts: { readonly hour: boolean; readonly minute: boolean; readonly form: boolean };
+  readonly parts: readonly { readonly part: PartId; readonly right: boolean }[];
   /** Every misconception that this response is consistent with; empty for right responses and for slips. */
   readonly misconceptions: readonly MisconceptionId[];
   /** One kind sentence for the pupil that says what to look at. */
   readonly sayToPupil: string;
 }
 
-/** One stored question. `timeSec` is the time it is about, in seconds since midnight. */
+/** What every stored question has, whatever it is about. */
 export interface ItemBase {
   /** Unique within its lesson; must not give the key away, since pupils' devices see it. */
   readonly id: string;
-  readonly timeSec: number;
 }
 
+/** What every response has: the kind it answers. */
+export interface ResponseBase {
+  readonly kind: string;
+}
+
+/** What a pupil's device may know of a question before the reveal, of any kind: the picture and the stem, never the key. */
+export interface ViewBase {
+  readonly kind: string;
+  readonly itemId: string;
+  readonly stem: string;
+}
+
+/** What can be said of a response before any misconception is thought of. */
+export type Judgement = Pick<Mark, 'verdict' | 'parts'>;
+
 /**
- * A family of questions. `View` is all that a pupil's device may know before the reveal: the picture and the stem, never
- * the key.
+ * A family of questions: one folder, one line in the registry. `predict` calls the acts that the task takes, so that no
+ * kind knows of any misconception, and none of them of a kind. Marking puts `judge`, `predict` and `isSame` together; see
+ * {@link markOf}.
  */
-export interface QuestionKind<Item extends ItemBase, Response, View> {
+export interface QuestionKind<Item extends ItemBase, Response extends ResponseBase, View extends ViewBase> {
   /** For lists: "Read a dial". */
   readonly name: string;
-  keyOf(item: Item): Response;
+  /** The times that an item is about, if it is about any: for the ladder and the checker. */
+  timesOf(item: Item): readonly SecondOfDay[];
+  keyOf(item: Item, settings: LessonSettings): Response;
   viewOf(item: Item, settings: LessonSettings): View;
-  mark(item: Item, response: Response, settings: LessonSettings): Mark;
-  /** What a pupil with this misconception would answer; none where the idea makes no difference here. */
-  predict(item: Item, misconception: MisconceptionId, settings: LessonSettings): readonly Response[];
+  /** How right a response is, part by part. */
+  judge(item: Item, response: Response, settings: LessonSettings): Judgement;
+  /** What a pupil answers who does the acts of this task so; the key may be among them. */
+  predict(item: Item, acts: Acts, settings: LessonSettings): readonly Response[];
+  /** Whether a response is what was predicted, as far as a thumb on a screen can tell. */
+  isSame(item: Item, predicted: Response, given: Response): boolean;
+  /** Which act the pupil is about, so that what is said of a misconception fits. */
+  doing(item: Item): ActId;
+  /** One kind sentence that says what to look at, where no misconception explains the response. */
+  hint(item: Item, judgement: Judgement, settings: LessonSettings): string;
+  /** Why the key is right, in the sentences of the lesson's school: for the board. */
+  reason(item: Item, settings: LessonSettings): readonly string[];
+  /** The key as one sentence: "It is 7:30." */
+  keySentence(item: Item, settings: LessonSettings): string;
   /** The response in a few characters or words: for walls, tables and screen readers. */
-  responseText(response: Response): string;
+  responseText(item: Item, response: Response): string;
   /** What the stage shows while the question is asked. */
-  asked(before: StageState, item: Item, settings: LessonSettings): StageState;
+  asked(item: Item, settings: LessonSettings): StageState;
   /** What the stage shows with the key and its reason. */
-  answered(before: StageState, item: Item, settings: LessonSettings): StageState;
+  answered(item: Item, settings: LessonSettings): StageState;
+  /** A careless answer as children give it, never a right one. */
+  slip(item: Item, rng: Rng, settings: LessonSettings): Response;
+  /** A new item on a rung. The same random numbers give the same item. */
+  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  /** Items that the shared tests run over, the awkward ones among them. */
+  readonly samples: readonly Item[];
 }

@@ -1,8 +1,7 @@
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
-import type { Item, Response } from '../question-kinds/registry.js';
-import { kindOf } from '../question-kinds/registry.js';
-import { wrapSecondOfDay } from '../time/second-of-day.js';
+import { predictionsOf } from '../question-kinds/predictions.js';
+import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import type { Rng } from './rng.js';
 
 /** How a simulated pupil answers. */
@@ -25,11 +24,9 @@ export function simulateResponse(
   const responseTimeMs = Math.round(profile.paceMs * (0.6 + 0.9 * rng()));
   const kind = kindOf(item);
   for (const misconception of profile.misconceptions) {
-    const predicted = kind.predict(item, misconception, settings);
-    if (predicted.length > 0) return { response: predicted[Math.floor(rng() * predicted.length)]!, responseTimeMs };
+    const predicted = predictionsOf(item, settings).get(misconception);
+    if (predicted) return { response: predicted[Math.floor(rng() * predicted.length)]!, responseTimeMs };
   }
-  if (rng() >= profile.carelessness) return { response: kind.keyOf(item), responseTimeMs };
-  // A slip: one five-minute step too far or too short, as a hurried count gives.
-  const slipSec = rng() < 0.5 ? 300 : -300;
-  return { response: kind.keyOf({ ...item, timeSec: wrapSecondOfDay(item.timeSec + slipSec) }), responseTimeMs };
+  const response = rng() >= profile.carelessness ? kind.keyOf(item, settings) : kind.slip(item, rng, settings);
+  return { response, responseTimeMs };
 }

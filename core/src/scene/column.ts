@@ -90,7 +90,7 @@ function display(nodes: SceneNode[], column: Column, state: DisplayState, top: n
     [...text.padStart(2, ' ')].forEach((digit, index) => {
       const place = x + half / 2 + (text.length === 1 ? 0 : index === 0 ? -41 : 41);
       if (digit === ' ') return;
-      if (state.covered?.includes(first + index))
+      if (state.covered.includes(first + index))
         nodes.push({
           type: 'path',
           id: `display-${id}-cover-${index}`,

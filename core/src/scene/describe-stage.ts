@@ -20,9 +20,15 @@ export function dialLetter(index: number): string {
 /** The stage in words, for those who hear it: what is seen, in reading order. Several dials leave no room for display and words. */
 export function describeStage(state: StageState): string {
   const dials = dialsInOrder(state);
-  const bands = (state.bands ?? []).map((band) => bandKindOf(band).describe(band));
+  const bands = state.bands.map((band) => bandKindOf(band).describe(band));
   if (dials.length > 1)
-    return [state.stem, ...dials.map((dial, index) => `${dialLetter(index)}: ${describeDial(dial)}`), ...bands].filter(Boolean).join(' ');
+    return [
+      state.stem,
+      ...dials.map((dial, index) => `${dialLetter(index)}: ${describeDial(dial)}${dial.isKey ? ' This one is right.' : ''}`),
+      ...bands,
+    ]
+      .filter(Boolean)
+      .join(' ');
   const parts = [
     state.stem,
     state.dial && describeDial(state.dial),

@@ -40,7 +40,7 @@ export function dialHands(dial: DialState): SceneNode[] {
   }
   if (layers.secondHand) {
     const shape: PathNode = { type: 'path', id: 'second-shape', d: 'M0 20 L0 -92', fill: 'none', stroke: 'ink', strokeWidth: 1 };
-    nodes.push({ type: 'group', id: 'second-hand', x: 0, y: 0, scale: 1, turnDeg: dial.secondDeg ?? 0, nodes: [shape] });
+    nodes.push({ type: 'group', id: 'second-hand', x: 0, y: 0, scale: 1, turnDeg: dial.secondDeg, nodes: [shape] });
   }
   if (nodes.length > 0) nodes.push({ type: 'circle', id: 'hub', cx: 0, cy: 0, r: 5, fill: 'ink' });
   return nodes;

@@ -40,12 +40,19 @@ export type DialMark =
 
 export interface DialState {
   readonly pose: Pose;
-  /** The second hand, degrees clockwise from 12; at 12 when absent. */
-  readonly secondDeg?: number;
-  /** How far behind the minute hand a fast sweep blurs, in degrees; none when absent. Instead of flicker. */
-  readonly trailDeg?: number;
+  /** The second hand, degrees clockwise from 12. */
+  readonly secondDeg: number;
+  /** How far behind the minute hand a fast sweep blurs, in degrees; 0 for none. Instead of flicker. */
+  readonly trailDeg: number;
   readonly layers: DialLayers;
   readonly marks: readonly DialMark[];
+  /** One of the right choices of a question that was answered: ticked beside its letter. */
+  readonly isKey: boolean;
+}
+
+/** A dial with its second hand at 12 and no trail, as most are. */
+export function dialOf(pose: Pose, layers: DialLayers, marks: readonly DialMark[] = []): DialState {
+  return { pose, secondDeg: 0, trailDeg: 0, layers, marks, isKey: false };
 }
 
 /** The dial a check question shows: all numerals and ticks, hands told apart by shape, no help round the rim. */

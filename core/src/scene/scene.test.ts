@@ -2,26 +2,15 @@ import { gearedPose } from '../dial/pose.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { dialScene } from './dial-scene.js';
 import { describeStage } from './describe-stage.js';
-import { PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialState } from './dial-state.js';
+import { dialOf, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialState } from './dial-state.js';
 import { pointAt, type GroupNode, type Scene, type SceneNode, type TextNode } from './scene-node.js';
 import { stageScene, type StageLayout } from './stage-scene.js';
-import type { StageState } from './stage-state.js';
+import { CLEAR_STAGE, displayOf, type StageState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
 
-const dial = (hour: number, minute: number, layers: Partial<DialLayers> = {}): DialState => ({
-  pose: gearedPose(secondOfDay(hour, minute)),
-  layers: { ...TEACHING_LAYERS, ...layers },
-  marks: [],
-});
-const stage = (change: Partial<StageState>): StageState => ({
-  dial: dial(4, 30),
-  display: null,
-  words: [],
-  board: [],
-  stem: null,
-  countdown: null,
-  ...change,
-});
+const dial = (hour: number, minute: number, layers: Partial<DialLayers> = {}): DialState =>
+  dialOf(gearedPose(secondOfDay(hour, minute)), { ...TEACHING_LAYERS, ...layers });
+const stage = (change: Partial<StageState>): StageState => ({ ...CLEAR_STAGE, dial: dial(4, 30), ...change });
 const groupOf = (scene: Scene) => scene.nodes[0] as GroupNode;
 const idsIn = (nodes: readonly SceneNode[]): string[] =>
   nodes.flatMap((node) => [node.id, ...(node.type === 'group' ? idsIn(node.nodes) : [])]);
@@ -40,7 +29,7 @@ test('a scene is plain data with ids that are unique, with every layer and mark 
   const scene = stageScene(
     stage({
       dial: everything,
-      display: { hour: '2', minute: null, separator: ':' },
+      display: displayOf('2', null, ':'),
       words: ['a', 'b'],
       board: ['c'],
       stem: 'd',
@@ -103,10 +92,7 @@ test('a count on the rim writes the numbers reached so far, and 00 for the full 
 test('everything written stays inside the stage, in both layouts, also with a board that is too long', () => {
   const long = Array.from({ length: 12 }, (_, line) => `Line ${line} of a board that a teacher has filled up to the very edge of it`);
   for (const layout of ['wide', 'tall'] as const) {
-    const scene = stageScene(
-      stage({ display: { hour: '4', minute: '30', separator: ':' }, words: ['half past four', 'four thirty'], board: long }),
-      layout,
-    );
+    const scene = stageScene(stage({ display: displayOf('4', '30', ':'), words: ['half past four', 'four thirty'], board: long }), layout);
     const texts = scene.nodes.filter((node) => node.type === 'text');
     for (const text of texts) expect(text.y + text.size / 2).toBeLessThanOrEqual(scene.height);
     expect(texts.at(-1)!.id).toMatch(/^board-11-/);
@@ -141,6 +127,9 @@ test('several dials are described by their letters, and lines and strips say whe
     ],
   });
   expect(describeStage(several)).toMatch(/^Which one shows 9 o’clock\? A: A clock dial\..*at 4\..* B: A clock dial\..*at 9\./);
+  const answered = stage({ dial: dial(9, 0), dials: [{ ...dial(4, 0), isKey: true }] });
+  expect(describeStage(answered)).toMatch(/^A: .*at 12\. B: .* This one is right\.$/);
+  expect(stageScene(answered).nodes.map((node) => (node.type === 'text' ? node.text : ''))).toEqual(expect.arrayContaining(['A', 'B ✓']));
   expect(describeStage(several)).toContain('A line from 12 o’clock to 1 o’clock, at 25 minutes. A circle in 4 parts, 2.5 of them filled.');
   const day = { type: 'day-line', atSec: 27_000, events: [{ atSec: 59_400, text: 'mail boat' }] } as const;
   expect(describeStage(stage({ dial: null, bands: [day] }))).toBe('The day from midnight to midnight, at 07:30, with 16:30 mail boat.');

@@ -39,7 +39,7 @@ const MARGIN = 70;
 /** The stage as one scene. */
 export function stageScene(state: StageState, layout: StageLayout = 'wide'): Scene {
   const place: Layout = LAYOUTS[layout];
-  const bands = state.bands ?? [];
+  const { bands } = state;
   const bottom = place.height - bands.length * BAND_HEIGHT;
   const several = dialsInOrder(state);
   const nodes: SceneNode[] = [];
@@ -51,7 +51,7 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
         { x: MARGIN, y: 40, width: place.width - 2 * MARGIN, bottom, textScale: place.textScale },
       ),
     );
-    nodes.push(...sideBySide(several, place.width, top, bottom));
+    nodes.push(...inRows(several, place.width, top, bottom));
   } else {
     if (state.dial) nodes.push(oneDial(state.dial, place, isDialAlone(state), layout === 'tall' ? place.height : bottom));
     nodes.push(
@@ -88,8 +88,8 @@ function isDialAlone(state: StageState): boolean {
 /** Height under each of several dials for its letter. */
 const LETTER_HEIGHT = 60;
 
-/** Several dials in rows, as many as make them largest, each with its letter. */
-function sideBySide(dials: readonly DialState[], width: number, top: number, bottom: number): SceneNode[] {
+/** Several dials in rows, as many as make them largest, each with its letter; the right ones of an answered question are ticked. */
+function inRows(dials: readonly DialState[], width: number, top: number, bottom: number): SceneNode[] {
   const cellsOf = (rows: number) => {
     const columns = Math.ceil(dials.length / rows);
     const [cellWidth, cellHeight] = [width / columns, (bottom - top) / rows];
@@ -108,7 +108,7 @@ function sideBySide(dials: readonly DialState[], width: number, top: number, bot
         id: `letter-${letter}`,
         x,
         y: y + DIAL_EXTENT * scale + 26,
-        text: letter,
+        text: dial.isKey ? `${letter} ✓` : letter,
         size: 44,
         bold: true,
         anchor: 'middle',

@@ -7,22 +7,27 @@ export interface DisplayState {
   readonly minute: string | null;
   readonly separator: ':' | '.';
   /** Hours from 00 to 23 instead of 1 to 12. */
-  readonly of24?: boolean;
-  /** Digits covered for pupils to fill in: 0 and 1 of the hour, 2 and 3 of the minutes. None when absent. */
-  readonly covered?: readonly number[];
+  readonly of24: boolean;
+  /** Digits covered for pupils to fill in: 0 and 1 of the hour, 2 and 3 of the minutes. */
+  readonly covered: readonly number[];
   /** Digits in plain ink instead of the colours of the hands. */
-  readonly plain?: boolean;
+  readonly plain: boolean;
 }
 
-/** All that the stage shows at one moment. Plain data: it goes over the wire as it stands. */
+/** A display of 12 hours in the colours of the hands with nothing covered, as most are. Null leaves a half empty. */
+export function displayOf(hour: string | null, minute: string | null, separator: DisplayState['separator']): DisplayState {
+  return { hour, minute, separator, of24: false, covered: [], plain: false };
+}
+
+/** All that the stage shows at one moment. Plain data: it goes over the wire as it stands. Every member is always there. */
 export interface StageState {
   readonly dial: DialState | null;
   /** Dials beside the first one, up to seven, each with its own layers: for comparing, matching, "which one …". */
-  readonly dials?: readonly DialState[];
-  /** How many of them stand before the first one; none when absent. */
-  readonly dialPlace?: number;
+  readonly dials: readonly DialState[];
+  /** How many of them stand before the first one. */
+  readonly dialPlace: number;
   /** Lines and strips under the dial, up to two. */
-  readonly bands?: readonly Band[];
+  readonly bands: readonly Band[];
   readonly display: DisplayState | null;
   /** Wordings of the time, the best first. */
   readonly words: readonly string[];
@@ -34,7 +39,30 @@ export interface StageState {
   readonly countdown: { readonly totalMs: number; readonly leftMs: number } | null;
 }
 
+/** A stage with nothing on it: whatever shows something begins here, so that nothing of before is left over. */
+export const CLEAR_STAGE: StageState = {
+  dial: null,
+  dials: [],
+  dialPlace: 0,
+  bands: [],
+  display: null,
+  words: [],
+  board: [],
+  stem: null,
+  countdown: null,
+};
+
+/** The parts of a stage that are kept, on an otherwise clear one. */
+export function keepOnStage(stage: StageState, parts: readonly (keyof StageState)[]): StageState {
+  return { ...CLEAR_STAGE, ...Object.fromEntries(parts.map((part) => [part, stage[part]])) };
+}
+
 /** All dials of a stage in the order they stand. */
-export function dialsInOrder({ dial, dials = [], dialPlace = 0 }: StageState): readonly DialState[] {
+export function dialsInOrder({ dial, dials, dialPlace }: StageState): readonly DialState[] {
   return dial ? [...dials.slice(0, dialPlace), dial, ...dials.slice(dialPlace)] : [];
+}
+
+/** A stage with several dials side by side; none leaves the stage without a dial. */
+export function sideBySide(dials: readonly DialState[]): Pick<StageState, 'dial' | 'dials' | 'dialPlace'> {
+  return { dial: dials[0] ?? null, dials: dials.slice(1), dialPlace: 0 };
 }

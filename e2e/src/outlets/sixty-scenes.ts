@@ -1,4 +1,5 @@
 import {
+  dialOf,
   dialScene,
   NEW_BUILD,
   PLAIN_LAYERS,
@@ -46,8 +47,7 @@ export function sixtyScenes(): Scene[] {
       secondHand: coin(),
       handInk: one(['own', 'red-blue', 'blue-red', 'alike'] as const),
     };
-    if (index % 10 === 9)
-      return dialScene({ pose: gearedPose(secondOfDay(hour, minute)), layers: index % 20 === 9 ? PLAIN_LAYERS : layers, marks: [] });
+    if (index % 10 === 9) return dialScene(dialOf(gearedPose(secondOfDay(hour, minute)), index % 20 === 9 ? PLAIN_LAYERS : layers));
     let build: DialBuild = {
       ...setTime(secondOfDay(hour, minute))(NEW_BUILD),
       layers,

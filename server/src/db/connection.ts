@@ -36,6 +36,7 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
   }
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
+  sqlite.pragma('secure_delete = ON'); // what is deleted is overwritten, not only unlinked
   try {
     refuseNewer(sqlite, migrationsDir, file);
     const db = drizzle({ client: sqlite });
@@ -60,4 +61,10 @@ function refuseNewer(sqlite: Database.Database, migrationsDir: string, file: str
       `The database ${file} was written by a newer version of Zeitpunkt; start that version instead. Nothing was changed.`,
     );
   }
+}
+
+/** Deletes something so that it is gone from the files too: overwritten in the database, and not left in its log. */
+export function reallyDelete({ sqlite }: Store, work: () => void): void {
+  sqlite.transaction(work)();
+  sqlite.pragma('wal_checkpoint(TRUNCATE)');
 }

@@ -5,6 +5,7 @@ import type { Store } from '../db/connection.js';
 import { hashPassword } from '../features/auth/passwords.js';
 import { authQueries } from '../features/auth/queries.js';
 import { insertClass, pupilsOf } from '../features/classes/queries.js';
+import { pinLesson } from '../features/lessons/pin.js';
 import { installStarterLessons } from '../features/lessons/starter.js';
 import type { LiveRoom } from '../features/live/live-room.js';
 import { RoomDirectory } from '../features/live/room-directory.js';
@@ -46,7 +47,7 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
       createdAtMs: weekAgoMs,
     });
     const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
-    return { teacherId, classId, lessonIds: installStarterLessons(store.db, teacherId, weekAgoMs) };
+    return { teacherId, classId, lessonIds: installStarterLessons(store.db, teacherId) };
   })();
   await teachOnce(store, { ...seeded, lessonId: seeded.lessonIds[0]!, fromMs: weekAgoMs });
 }
@@ -55,8 +56,12 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
 async function teachOnce(store: Store, taught: { teacherId: string; classId: string; lessonId: string; fromMs: number }): Promise<void> {
   let clockMs = taught.fromMs;
   const rooms = new RoomDirectory({ store, nowMs: () => clockMs, pupilsOf: (classId) => pupilsOf(store.db, classId) });
-  const room = rooms.open({ id: randomUUID(), lessonId: taught.lessonId, classId: taught.classId }, taught.teacherId, 1);
-  const inRoom = room.pupils
+  const { teacherId, classId, lessonId } = taught;
+  const start = { id: randomUUID(), lessonId, classId };
+  rooms.open(start, teacherId, pinLesson(store.db, teacherId, lessonId, clockMs)!);
+  const room = rooms.own(start.id, teacherId);
+  const inRoom = room
+    .pupilsNotIn()
     .filter((pupil) => !ABSENT.has(pupil.name))
     .map((pupil, index) => ({ pupil, participantId: randomUUID(), rng: seededRng(index + 1) }));
   for (const { pupil, participantId } of inRoom) {
@@ -64,8 +69,8 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
     room.join(participantId, pupil.id, tokenHash(newToken()));
   }
   await room.command(randomUUID(), { type: 'begin' });
-  for (const [index, step] of room.lesson.steps.entries()) {
-    await room.command(randomUUID(), { type: 'go', toStep: index });
+  for (const step of room.lesson.steps) {
+    await room.command(randomUUID(), { type: 'go', to: step.ref });
     if (step.beat.kind === 'think') clockMs = await answerAll(room, step.beat.itemId, inRoom, clockMs, (atMs) => (clockMs = atMs));
     clockMs += Math.round(step.durationMs);
   }
@@ -88,7 +93,7 @@ async function answerAll(
     .sort((a, b) => a.responseTimeMs - b.responseTimeMs);
   for (const { participantId, response, responseTimeMs } of given) {
     setClock(openedMs + responseTimeMs);
-    await room.respond(participantId, { id: randomUUID(), itemId, response: { ...response }, responseTimeMs });
+    await room.respond(participantId, { id: randomUUID(), askingId: itemId, response, responseTimeMs });
   }
   return openedMs;
 }

@@ -5,6 +5,14 @@ export interface Limits {
   readonly joinPerMinute: number;
   readonly deskBodyBytes: number;
   readonly teacherBodyBytes: number;
+  /** A lesson of 300 beats, most of them demonstrations with every layer set and some free ink, is about 1.5 MB. */
+  readonly lessonBodyBytes: number;
 }
 
-export const DEFAULT_LIMITS: Limits = { signInPerMinute: 10, joinPerMinute: 120, deskBodyBytes: 8 * 1024, teacherBodyBytes: 64 * 1024 };
+export const DEFAULT_LIMITS: Limits = {
+  signInPerMinute: 10,
+  joinPerMinute: 120,
+  deskBodyBytes: 8 * 1024,
+  teacherBodyBytes: 64 * 1024,
+  lessonBodyBytes: 4 * 1024 * 1024,
+};

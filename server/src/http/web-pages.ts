@@ -1,29 +1,46 @@
 import fastifyHelmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import type { FastifyInstance } from 'fastify';
+import { createHash } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
-/** Paths that the web application routes by itself; each gets the same page. */
-const PAGES = ['/', '/sign-in', '/set-up', '/lessons', '/dials', '/show', '/desk', '/console/:id', '/audience/:id', '/review/:id'];
+/** The built web application. */
+export interface WebPages {
+  readonly dir: string;
+  /** The one page; which place it shows is read from the address by the application itself. */
+  readonly page: string;
+  /** Names this build: another one has other files. */
+  readonly buildId: string;
+}
+
+/** Reads the built web application from its folder. */
+export function readPages(dir: string): WebPages {
+  const page = readFileSync(join(dir, 'index.html'), 'utf8');
+  // The page names its files by a hash of their content, so its own hash changes with any of them.
+  const buildId = createHash('sha256').update(page).digest('hex').slice(0, 16);
+  return { dir, page: page.replace('BUILD_ID', buildId), buildId };
+}
+
+/** A path that is neither data nor a file is a place of the application; which places there are is known there alone. */
+const isPlace = (path: string) => !/^\/(api|ws)(\/|$)/.test(path) && !path.includes('.');
 
 /** Serves the built web application under a strict content security policy: nothing inline, nothing from outside. */
-export async function webPages(app: FastifyInstance, webDir: string): Promise<void> {
-  const page = readFileSync(join(webDir, 'index.html'), 'utf8');
+export async function webPages(app: FastifyInstance, { dir, page }: WebPages): Promise<void> {
   await app.register(fastifyStatic, {
-    root: webDir,
+    root: dir,
     index: false,
     wildcard: false,
     // Built files carry a hash of their content in their name, so a browser may keep them for good.
     setHeaders: (reply) => void reply.header('cache-control', 'public, max-age=31536000, immutable'),
   });
-  for (const url of PAGES) {
-    app.get(url, (_request, reply) => {
-      // Angular puts component styles into <style> elements; the nonce of this reply allows just those.
-      const nonce = reply.cspNonce.style;
-      return reply.type('text/html').header('cache-control', 'no-store').send(page.replaceAll('CSP_NONCE', nonce));
-    });
-  }
+  app.get('/*', (request, reply) => {
+    const [path = ''] = request.url.split('?');
+    if (!isPlace(path)) return reply.callNotFound();
+    // Angular puts component styles into <style> elements; the nonce of this reply allows just those.
+    const nonce = reply.cspNonce.style;
+    return reply.type('text/html').header('cache-control', 'no-store').send(page.replaceAll('CSP_NONCE', nonce));
+  });
 }
 
 /** What a reply of data needs: it is no page, nothing may run in it, and no other site may use it. */

@@ -1,4 +1,4 @@
-import { prepareLesson, type KeyPicture } from '@zeitpunkt/core';
+import { ONLY_STEP, prepareLesson, type KeyPicture, type StepRef } from '@zeitpunkt/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import { randomUUID } from 'node:crypto';
@@ -92,7 +92,7 @@ export class TestRoom {
     return new TestRoom(school, teacher, (await teacher.send('POST', '/api/sessions', start)).json());
   }
 
-  get key(): KeyPicture[] {
+  get key(): readonly KeyPicture[] {
     return this.detail.roomKey!;
   }
 
@@ -107,9 +107,14 @@ export class TestRoom {
   /** Begins the lesson if need be and brings it to a beat about an item. */
   async goTo(kind: 'ask' | 'think' | 'answer', itemId: string): Promise<void> {
     const { steps } = prepareLesson(this.detail.lesson);
-    const toStep = steps.findIndex(({ beat }) => beat.kind === kind && 'itemId' in beat && beat.itemId === itemId);
+    const step = steps.find(({ beat }) => beat.kind === kind && 'itemId' in beat && beat.itemId === itemId);
     await this.tell({ type: 'begin' });
-    await this.tell({ type: 'go', toStep });
+    await this.tell({ type: 'go', to: step!.ref });
+  }
+
+  /** A command that goes to the step of a beat by the beat's place in the lesson, from 1. */
+  goToBeat(number: number): { type: 'go'; to: StepRef } {
+    return { type: 'go', to: { beatId: `b${number}`, step: ONLY_STEP } };
   }
 
   async join(name: string): Promise<Browser> {
@@ -125,7 +130,7 @@ export class TestRoom {
 
 /** A response to the first question of the first starter lesson, 7:30. */
 export function reading(hour: string, minute: string, id: string = randomUUID()) {
-  return { id, itemId: 'q1', response: { kind: 'read-dial', hour, minute }, responseTimeMs: 4200 };
+  return { id, askingId: 'q1', response: { kind: 'read-dial', hour, minute }, responseTimeMs: 4200 };
 }
 
 /** Sends a response from a pupil's desk. */

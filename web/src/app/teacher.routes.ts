@@ -40,6 +40,12 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons),
       },
       {
+        path: 'classes/:id',
+        title: 'Class',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/classes/class-list').then((file) => file.ClassListPlace),
+      },
+      {
         path: 'dials',
         title: 'Dials',
         canActivate: [signedIn],
@@ -64,7 +70,7 @@ export const teacherRoutes: Routes = [
         canActivate: [signedIn],
         loadComponent: () => import('./features/review/review').then((file) => file.Review),
       },
+      { path: '**', title: 'Nothing here', loadComponent: () => import('./features/frame/nothing-here').then((file) => file.NothingHere) },
     ],
   },
-  { path: '**', redirectTo: '' },
 ];

@@ -1,21 +1,25 @@
+import { typedTime } from '../../acts/typed-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose } from '../../dial/pose.js';
+import { timeOnRung } from '../../ladder/rung.js';
 import { reasonFor } from '../../lesson/reason.js';
-import type { MisconceptionId } from '../../misconceptions/registry.js';
-import { MISCONCEPTION_IDS, misconceptionOf } from '../../misconceptions/registry.js';
-import type { DialLayers } from '../../scene/dial-state.js';
-import { PLAIN_LAYERS } from '../../scene/dial-state.js';
+import { dialOf, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
+import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import type { DisplaySeparator } from '../../time/display.js';
-import { displayText, minuteDigits } from '../../time/display.js';
+import { displayText } from '../../time/display.js';
 import { hour12, hour24, minuteOfHour, nextHour12, toSecondOfDay } from '../../time/second-of-day.js';
-import { say } from '../../words/say.js';
 import { WORD_PACKS } from '../../words/registry.js';
+import { say } from '../../words/say.js';
+import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { oneOf, timeBeside } from '../slips.js';
+import { isRightVerdict } from '../verdict.js';
 import { readDialText } from './response-text.js';
-import type { ItemBase, Mark, QuestionKind, Verdict } from '../question-kind.js';
 
 /** A dial is shown; the pupil fills the two boxes of a display. */
 export interface ReadDialItem extends ItemBase {
   readonly kind: 'read-dial';
+  /** The time that is shown, in seconds since midnight. */
+  readonly timeSec: number;
 }
 
 /** The digits as typed, one or two in each box, or none where the pupil gave up. */
@@ -25,107 +29,97 @@ export interface ReadDialResponse {
   readonly minute: string;
 }
 
-export interface ReadDialView {
+export interface ReadDialView extends ViewBase {
   readonly kind: 'read-dial';
-  readonly itemId: string;
-  readonly stem: string;
   readonly pose: Pose;
   readonly layers: DialLayers;
   readonly separator: DisplaySeparator;
 }
 
 const STEM = 'What time is it?';
+const poseOf = (item: ReadDialItem) => gearedPose(toSecondOfDay(item.timeSec));
 
 export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView> = {
   name: 'Read a dial',
-
-  keyOf(item) {
+  timesOf: (item) => [toSecondOfDay(item.timeSec)],
+  keyOf: (item) => ({ kind: 'read-dial', ...typedTime(toSecondOfDay(item.timeSec)) }),
+  viewOf: (item, { separator }) => ({
+    kind: 'read-dial',
+    itemId: item.id,
+    stem: STEM,
+    pose: poseOf(item),
+    layers: PLAIN_LAYERS,
+    separator,
+  }),
+  judge,
+  predict: (item, acts) => acts.read(poseOf(item)).map((typed) => ({ kind: 'read-dial', ...typed })),
+  isSame: (_item, predicted, given) => Number(predicted.hour) === Number(given.hour) && predicted.minute === given.minute,
+  doing: () => 'read',
+  hint,
+  reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
+  keySentence: (item, { separator }) => `It is ${displayText(toSecondOfDay(item.timeSec), separator)}.`,
+  responseText: (_item, response) => readDialText(response),
+  asked: (item, { separator }) => ({
+    ...CLEAR_STAGE,
+    dial: dialOf(poseOf(item), PLAIN_LAYERS),
+    display: displayOf(null, null, separator),
+    stem: STEM,
+  }),
+  answered(item, settings) {
     const at = toSecondOfDay(item.timeSec);
-    return { kind: 'read-dial', hour: String(hour12(at)), minute: minuteDigits(minuteOfHour(at)) };
-  },
-
-  viewOf(item, settings) {
-    const pose = gearedPose(toSecondOfDay(item.timeSec));
-    return { kind: 'read-dial', itemId: item.id, stem: STEM, pose, layers: PLAIN_LAYERS, separator: settings.separator };
-  },
-
-  mark(item, response, settings): Mark {
-    if (response.hour === '' && response.minute === '') {
-      return {
-        verdict: 'blank',
-        parts: { hour: false, minute: false, form: false },
-        misconceptions: [],
-        sayToPupil: 'Next time, have a go: a guess helps too.',
-      };
-    }
-    const at = toSecondOfDay(item.timeSec);
-    const hour = Number(response.hour || NaN);
-    const minute = Number(response.minute || NaN);
-    const parts = {
-      hour: hour === hour12(at) || hour === hour24(at),
-      minute: minute === minuteOfHour(at),
-      form: response.minute.length === 2,
-    };
-    const misconceptions = MISCONCEPTION_IDS.filter((id) =>
-      readDial.predict(item, id, settings).some((wrong) => Number(wrong.hour) === hour && wrong.minute === response.minute),
-    );
-    const verdict = verdictOf(parts, hour === hour12(at));
-    return { verdict, parts, misconceptions, sayToPupil: sentence(item, verdict, parts, misconceptions) };
-  },
-
-  predict(item, misconception) {
-    const key = readDial.keyOf(item);
-    const predicted = misconceptionOf(misconception).predictReading?.(toSecondOfDay(item.timeSec)) ?? [];
-    return predicted
-      .filter((typed) => typed.hour !== key.hour || typed.minute !== key.minute)
-      .map((typed) => ({ kind: 'read-dial' as const, ...typed }));
-  },
-
-  responseText: readDialText,
-
-  asked(before, item, settings) {
-    const pose = gearedPose(toSecondOfDay(item.timeSec));
+    const { hour, minute } = typedTime(at);
     return {
-      ...before,
-      dial: { pose, layers: PLAIN_LAYERS, marks: [] },
-      display: { hour: null, minute: null, separator: settings.separator },
-      words: [],
-      board: [],
-      stem: STEM,
-      countdown: null,
-    };
-  },
-
-  answered(before, item, settings) {
-    const at = toSecondOfDay(item.timeSec);
-    const key = readDial.keyOf(item);
-    return {
-      ...readDial.asked(before, item, settings),
-      stem: null,
-      display: { hour: key.hour, minute: key.minute, separator: settings.separator },
+      ...CLEAR_STAGE,
+      dial: dialOf(poseOf(item), PLAIN_LAYERS),
+      display: displayOf(hour, minute, settings.separator),
       words: say(at, WORD_PACKS[settings.pack]),
       board: reasonFor(at, settings),
     };
   },
+  slip(item, rng) {
+    const at = toSecondOfDay(item.timeSec);
+    const key = typedTime(at);
+    const exchanged = { hour: key.minute, minute: key.hour.padStart(2, '0') };
+    const turned = { hour: key.hour, minute: [...key.minute].reverse().join('') };
+    const beside = typedTime(timeBeside(at, rng));
+    const slipped = oneOf([beside, { ...key, minute: '' }, exchanged, turned], rng);
+    const isSlip = !isRightVerdict(judge(item, { kind: 'read-dial', ...slipped }).verdict);
+    return { kind: 'read-dial', ...(isSlip ? slipped : beside) };
+  },
+  make: (id, rng, rung) => ({ id, kind: 'read-dial', timeSec: timeOnRung(rung, rng) }),
+  samples: [27_000, 0, 43_200, 45_300, 60_600, 21_900, 35_940, 3660].map((timeSec, index) => ({
+    id: `sample-${index}`,
+    kind: 'read-dial',
+    timeSec,
+  })),
 };
 
-function verdictOf(parts: Mark['parts'], twelveHour: boolean): Verdict {
-  if (parts.hour && parts.minute && parts.form) return twelveHour ? 'right' : 'right-other-form';
-  return parts.hour || parts.minute ? 'partly' : 'not-yet';
+function judge(item: ReadDialItem, response: ReadDialResponse): Judgement {
+  const at = toSecondOfDay(item.timeSec);
+  const hour = Number(response.hour || NaN);
+  const right = {
+    hour: hour === hour12(at) || hour === hour24(at),
+    minute: Number(response.minute || NaN) === minuteOfHour(at),
+    form: response.minute.length === 2,
+  };
+  const parts = (['hour', 'minute', 'form'] as const).map((part) => ({ part, right: right[part] }));
+  if (response.hour === '' && response.minute === '') return { verdict: 'blank', parts };
+  if (right.hour && right.minute && right.form) return { verdict: hour === hour12(at) ? 'right' : 'right-other-form', parts };
+  return { verdict: right.hour || right.minute ? 'partly' : 'not-yet', parts };
 }
 
-function sentence(item: ReadDialItem, verdict: Verdict, parts: Mark['parts'], misconceptions: readonly MisconceptionId[]): string {
+function hint(item: ReadDialItem, { verdict, parts }: Judgement): string {
   const at = toSecondOfDay(item.timeSec);
+  const isRight = (wanted: 'hour' | 'minute') => parts.some(({ part, right }) => part === wanted && right);
+  if (verdict === 'blank') return 'Next time, have a go: a guess helps too.';
   if (verdict === 'right') return `Yes, it is ${displayText(at)}. You read both hands.`;
   if (verdict === 'right-other-form') return `That is the right time. Today we write it as ${displayText(at)}.`;
-  const named = misconceptions[0];
-  if (named) return misconceptionOf(named).sayToPupil;
-  if (parts.hour && parts.minute) return 'The time is right. The minutes always have two digits.';
-  if (parts.minute) {
+  if (isRight('hour') && isRight('minute')) return 'The time is right. The minutes always have two digits.';
+  if (isRight('minute')) {
     const hour = hour12(at);
     const where = minuteOfHour(at) === 0 ? `it points at ${hour}` : `it has passed ${hour} and is not at ${nextHour12(hour)} yet`;
     return `Your minutes are right. Look at the short hand again: ${where}.`;
   }
-  if (parts.hour) return 'Your hour is right. Count the minutes round from the 12 once more.';
+  if (isRight('hour')) return 'Your hour is right. Count the minutes round from the 12 once more.';
   return 'Not yet. Start with the short hand: which numeral has it passed?';
 }

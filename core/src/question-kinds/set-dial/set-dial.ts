@@ -1,23 +1,27 @@
-import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
+import { timeTyped, typedTime } from '../../acts/typed-time.js';
+import { STRICTNESS } from '../../dial/coherence.js';
+import { nearestTime } from '../../dial/nearest-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, wrapDeg } from '../../dial/pose.js';
+import { timeOnRung } from '../../ladder/rung.js';
 import { reasonFor } from '../../lesson/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import type { MisconceptionId } from '../../misconceptions/registry.js';
-import { MISCONCEPTION_IDS, misconceptionOf } from '../../misconceptions/registry.js';
-import type { DialLayers } from '../../scene/dial-state.js';
-import { EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';
-import { displayText, minuteDigits } from '../../time/display.js';
+import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
+import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
+import { displayText } from '../../time/display.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
-import { hour12, minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
-import { bestWording } from '../../words/say.js';
+import { hour12, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
+import { bestWording } from '../../words/say.js';
+import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { oneOf, timeBeside } from '../slips.js';
 import { setDialText } from './response-text.js';
-import type { ItemBase, Mark, QuestionKind, Verdict } from '../question-kind.js';
 
 /** A time is given on a display or in words; the pupil turns the hands to it. */
 export interface SetDialItem extends ItemBase {
   readonly kind: 'set-dial';
+  /** The time to be set, in seconds since midnight. */
+  readonly timeSec: number;
   readonly from: 'display' | 'words';
   /** Geared hands move together; free hands one by one, so that the hour hand can be left behind. */
   readonly hands: 'geared' | 'free';
@@ -27,10 +31,8 @@ export interface SetDialResponse extends Pose {
   readonly kind: 'set-dial';
 }
 
-export interface SetDialView {
+export interface SetDialView extends ViewBase {
   readonly kind: 'set-dial';
-  readonly itemId: string;
-  readonly stem: string;
   readonly hands: 'geared' | 'free';
   /** Where both hands start, in seconds since midnight. */
   readonly startSec: number;
@@ -42,72 +44,101 @@ const HIT_DEG = { hour: 4, minute: 6 } as const;
 /** The minute hand of a response snaps to whole minutes; half a tick more is still that minute. */
 const MINUTE_TOLERANCE_DEG = 3;
 
+const responseOf = (pose: Pose): SetDialResponse => ({ kind: 'set-dial', ...pose });
+
 export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = {
   name: 'Set a dial',
-
-  keyOf(item) {
-    return { kind: 'set-dial', ...gearedPose(toSecondOfDay(item.timeSec)) };
-  },
-
-  viewOf(item, settings) {
-    return { kind: 'set-dial', itemId: item.id, stem: stemOf(item, settings), hands: item.hands, startSec: 0, layers: PLAIN_LAYERS };
-  },
-
-  mark(item, response, settings): Mark {
+  timesOf: (item) => [toSecondOfDay(item.timeSec)],
+  keyOf: (item) => responseOf(gearedPose(toSecondOfDay(item.timeSec))),
+  viewOf: (item, settings) => ({
+    kind: 'set-dial',
+    itemId: item.id,
+    stem: stemOf(item, settings),
+    hands: item.hands,
+    startSec: 0,
+    layers: PLAIN_LAYERS,
+  }),
+  judge,
+  predict(item, acts, { pack }) {
     const at = toSecondOfDay(item.timeSec);
-    const parts = {
-      hour: hourHandFits(at, response.hourDeg, settings),
-      minute: Math.abs(turnDeg(minuteHandDeg(at), response.minuteDeg)) <= MINUTE_TOLERANCE_DEG,
-      form: true,
-    };
-    const right = parts.hour && parts.minute;
-    const misconceptions = right
-      ? []
-      : MISCONCEPTION_IDS.filter((id) => setDial.predict(item, id, settings).some((wrong) => isNear(item, wrong, response)));
-    const verdict: Verdict = right ? 'right' : parts.hour || parts.minute ? 'partly' : 'not-yet';
-    return { verdict, parts, misconceptions, sayToPupil: sentence(at, parts, misconceptions) };
+    const meant = item.from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[pack])).map(timeTyped) : [at];
+    const poses = meant.flatMap((time) => (time === null ? [] : acts.set(time)));
+    return poses.map((pose) => responseOf(item.hands === 'geared' ? gearedPose(nearestTime(pose)) : pose));
   },
-
-  predict(item, misconception, settings) {
+  isSame(item, predicted, given) {
+    const hourDeg = Math.abs(turnDeg(predicted.hourDeg, given.hourDeg));
+    const minuteDeg = Math.abs(turnDeg(predicted.minuteDeg, given.minuteDeg));
+    return hourDeg <= HIT_DEG.hour && minuteDeg <= (item.hands === 'geared' ? HIT_DEG.minute * 2 : HIT_DEG.minute);
+  },
+  doing: (item) => (item.from === 'words' ? 'mean' : 'set'),
+  hint,
+  reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
+  keySentence: (item, { separator }) => `It is ${displayText(toSecondOfDay(item.timeSec), separator)}.`,
+  responseText: (_item, response) => setDialText(response),
+  asked: (item, settings) => ({
+    ...CLEAR_STAGE,
+    dial: dialOf({ hourDeg: 0, minuteDeg: 0 }, EMPTY_LAYERS),
+    stem: stemOf(item, settings),
+  }),
+  answered(item, settings) {
     const at = toSecondOfDay(item.timeSec);
-    const poses = misconceptionOf(misconception).predictSetting?.(at) ?? [];
-    return poses
-      .map((pose) => (item.hands === 'geared' ? intoGear(pose) : pose))
-      .filter(
-        (pose) => !hourHandFits(at, pose.hourDeg, settings) || Math.abs(turnDeg(minuteHandDeg(at), pose.minuteDeg)) > MINUTE_TOLERANCE_DEG,
-      )
-      .map((pose) => ({ kind: 'set-dial' as const, ...pose }));
-  },
-
-  responseText: setDialText,
-
-  asked(before, item, settings) {
+    const { hour, minute } = typedTime(at);
     return {
-      ...before,
-      dial: { pose: { hourDeg: 0, minuteDeg: 0 }, layers: EMPTY_LAYERS, marks: [] },
-      display: null,
-      words: [],
-      board: [],
-      stem: stemOf(item, settings),
-      countdown: null,
-    };
-  },
-
-  answered(before, item, settings) {
-    const at = toSecondOfDay(item.timeSec);
-    return {
-      ...setDial.asked(before, item, settings),
-      dial: { pose: gearedPose(at), layers: PLAIN_LAYERS, marks: [] },
-      display: { hour: String(hour12(at)), minute: minuteDigits(minuteOfHour(at)), separator: settings.separator },
-      stem: null,
+      ...CLEAR_STAGE,
+      dial: dialOf(gearedPose(at), PLAIN_LAYERS),
+      display: displayOf(hour, minute, settings.separator),
       board: reasonFor(at, settings),
     };
   },
+  slip(item, rng) {
+    const beside = gearedPose(timeBeside(toSecondOfDay(item.timeSec), rng));
+    if (item.hands === 'geared') return responseOf(beside);
+    // Free hands: one of them is put a place too far or too short, the other where it belongs.
+    const { hourDeg, minuteDeg } = gearedPose(toSecondOfDay(item.timeSec));
+    return responseOf(
+      oneOf(
+        [
+          { hourDeg, minuteDeg: wrapDeg(minuteDeg + oneOf([6, -6, 30, -30], rng)) },
+          { hourDeg: wrapDeg(hourDeg + oneOf([30, -30], rng)), minuteDeg },
+        ],
+        rng,
+      ),
+    );
+  },
+  make: (id, rng, rung) => ({
+    id,
+    kind: 'set-dial',
+    timeSec: timeOnRung(rung, rng),
+    from: oneOf(['display', 'words'], rng),
+    hands: oneOf(['geared', 'free'], rng),
+  }),
+  samples: [9000, 34_200, 0, 45_300, 57_900, 7500, 35_940].flatMap((timeSec, index) =>
+    (['geared', 'free'] as const).map((hands) => ({
+      id: `sample-${index}-${hands}`,
+      kind: 'set-dial' as const,
+      timeSec,
+      from: index % 2 === 0 ? ('words' as const) : ('display' as const),
+      hands,
+    })),
+  ),
 };
 
 function stemOf(item: SetDialItem, settings: LessonSettings): string {
   const at = toSecondOfDay(item.timeSec);
   return `Set the hands to ${item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack])}.`;
+}
+
+function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSettings): Judgement {
+  const at = toSecondOfDay(item.timeSec);
+  const hour = hourHandFits(at, response.hourDeg, settings);
+  const minute = Math.abs(turnDeg(minuteHandDeg(at), response.minuteDeg)) <= MINUTE_TOLERANCE_DEG;
+  return {
+    verdict: hour && minute ? 'right' : hour || minute ? 'partly' : 'not-yet',
+    parts: [
+      { part: 'hour', right: hour },
+      { part: 'minute', right: minute },
+    ],
+  };
 }
 
 /** Whether the hour hand stands where the lesson's strictness wants it. Beginners need only the right hour's side. */
@@ -121,23 +152,10 @@ function hourHandFits(at: SecondOfDay, hourDeg: number, settings: LessonSettings
   return sinceNumeralDeg >= marginDeg && sinceNumeralDeg <= 30 - marginDeg;
 }
 
-/** Where geared hands end up when somebody aims at a pose that the gears do not allow: the best reading of it. */
-function intoGear(pose: Pose): Pose {
-  const { hour, minute } = coherenceOf(pose);
-  return gearedPose(wrapSecondOfDay((hour % 12) * 3600 + minute * 60));
-}
-
-function isNear(item: SetDialItem, predicted: Pose, given: Pose): boolean {
-  const hourDeg = Math.abs(turnDeg(predicted.hourDeg, given.hourDeg));
-  const minuteDeg = Math.abs(turnDeg(predicted.minuteDeg, given.minuteDeg));
-  return hourDeg <= HIT_DEG.hour && minuteDeg <= (item.hands === 'geared' ? HIT_DEG.minute * 2 : HIT_DEG.minute);
-}
-
-function sentence(at: SecondOfDay, parts: Mark['parts'], misconceptions: readonly MisconceptionId[]): string {
-  if (parts.hour && parts.minute) return `Yes, that is ${displayText(at)}. Both hands are in place.`;
-  const named = misconceptions[0];
-  if (named) return misconceptionOf(named).sayToPupil;
-  if (parts.minute) return 'Your long hand is right. Look at the short hand again: where is it when the hour has begun?';
-  if (parts.hour) return 'Your short hand is right. Count the minutes round from the 12 once more.';
+function hint(item: SetDialItem, { verdict, parts }: Judgement): string {
+  const right = parts.filter((one) => one.right).map(({ part }) => part);
+  if (verdict === 'right') return `Yes, that is ${displayText(toSecondOfDay(item.timeSec))}. Both hands are in place.`;
+  if (right.includes('minute')) return 'Your long hand is right. Look at the short hand again: where is it when the hour has begun?';
+  if (right.includes('hour')) return 'Your short hand is right. Count the minutes round from the 12 once more.';
   return 'Not yet. Start with the long hand: how many minutes round from the 12?';
 }

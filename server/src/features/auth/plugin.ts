@@ -1,9 +1,9 @@
 import { CoreError } from '@zeitpunkt/core';
 import { Me, SetUp, SignIn } from '@zeitpunkt/contract';
-import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply } from 'fastify';
 import type { Store } from '../../db/connection.js';
+import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { COOKIE, newToken, tokenHash } from '../../http/tokens.js';
 import { type FindTeacher, TEACHER_COOKIE } from './guard.js';
@@ -25,7 +25,7 @@ export interface AuthOptions {
 const LOGIN_MS = 7 * 24 * 3600 * 1000;
 
 /** Sign-in, sign-out, and the set-up of the first teacher. */
-export const authPlugin: FastifyPluginAsyncTypebox<AuthOptions> = async (app, options) => {
+export const authPlugin: Feature<AuthOptions> = async (app, options) => {
   const { store, nowMs } = options;
   const queries = authQueries(store.db);
   const rateLimit = { max: options.limits.signInPerMinute, timeWindow: '1 minute' };

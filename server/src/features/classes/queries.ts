@@ -1,4 +1,4 @@
-import { and, asc, count, eq } from 'drizzle-orm';
+import { and, asc, count, eq, max } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from './tables.js';
@@ -36,4 +36,35 @@ export function ownClass(db: Db, teacherId: string, classId: string) {
 /** The pupils of a class in its order. */
 export function pupilsOf(db: Db, classId: string) {
   return db.select({ id: pupil.id, name: pupil.name }).from(pupil).where(eq(pupil.classId, classId)).orderBy(asc(pupil.place)).all();
+}
+
+/** A pupil by id, with the class. */
+export function findPupil(db: Db, id: string) {
+  return db.select().from(pupil).where(eq(pupil.id, id)).get();
+}
+
+/** Adds a pupil at the end of the class. */
+export function insertPupil(db: Db, row: { id: string; classId: string; name: string }): void {
+  const last = db
+    .select({ place: max(pupil.place) })
+    .from(pupil)
+    .where(eq(pupil.classId, row.classId))
+    .get()?.place;
+  db.insert(pupil)
+    .values({ ...row, place: (last ?? -1) + 1 })
+    .run();
+}
+
+export function renamePupil(db: Db, id: string, name: string): void {
+  db.update(pupil).set({ name }).where(eq(pupil.id, id)).run();
+}
+
+/** Deletes a pupil with all that the pupil ever gave. */
+export function deletePupil(db: Db, id: string): void {
+  db.delete(pupil).where(eq(pupil.id, id)).run();
+}
+
+/** Deletes a class with its pupils, sessions and all their responses. */
+export function deleteClass(db: Db, id: string): void {
+  db.delete(schoolClass).where(eq(schoolClass.id, id)).run();
 }

@@ -1,10 +1,9 @@
-import { CoreError } from '@zeitpunkt/core';
-import { DialBuildSchema, DialOrder, DialSave, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
-import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
+import { CoreError, writeDialBuild } from '@zeitpunkt/core';
+import { DialOrder, DialSave, DialSaved, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
-import { fitsOf } from '../../http/fits.js';
-import { whatIsWrong } from '../../http/what-is-wrong.js';
+import { stored } from '../../db/stored.js';
+import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { dialQueries } from './queries.js';
 
@@ -20,7 +19,7 @@ const Nothing = { 204: Type.Null() };
 const KEEP_DELETED_MS = 24 * 3600 * 1000;
 
 /** Saved dials: keep, rename, order, delete and bring back. */
-export const dialsPlugin: FastifyPluginAsyncTypebox<DialsOptions> = async (app, { store, requireTeacher, nowMs }) => {
+export const dialsPlugin: Feature<DialsOptions> = async (app, { store, requireTeacher, nowMs }) => {
   const queries = dialQueries(store.db);
   const mustChange = (changes: number) => {
     if (changes === 0) throw new CoreError('NOT_FOUND', 'There is no such dial among yours.');
@@ -29,19 +28,27 @@ export const dialsPlugin: FastifyPluginAsyncTypebox<DialsOptions> = async (app, 
   app.get('/api/dials', { schema: { response: { 200: SavedDialList } } }, (request) => {
     const teacher = requireTeacher(request);
     queries.purge(nowMs() - KEEP_DELETED_MS);
-    return queries.list(teacher.id).map(({ id, name, build }) => ({ id, name, ...readBuild(name, build) }));
+    return queries.list(teacher.id).map(({ id, name, version, build }) => ({ id, name, version, ...readBuild(name, build) }));
   });
 
-  app.post('/api/dials', { schema: { body: DialSave, response: Nothing } }, (request, reply) => {
+  // The version that was changed makes this safe: a save that comes late, or from another window, overwrites nothing.
+  app.post('/api/dials', { schema: { body: DialSave, response: { 200: DialSaved } } }, (request) => {
     const teacher = requireTeacher(request);
-    const { id, name } = request.body;
-    const build = JSON.stringify(request.body.build);
-    const owner = queries.owner(id);
-    if (owner === undefined)
-      queries.insert({ id, teacherId: teacher.id, name, build, place: queries.nextPlace(teacher.id), deletedAtMs: null });
-    else mustChange(queries.update(teacher.id, id, { name, build }));
-    void reply.code(204);
-    return null;
+    const { id, name, version } = request.body;
+    const build = writeDialBuild(request.body.build);
+    const known = queries.find(id);
+    if (!known) {
+      if (version > 0) throw new CoreError('DIAL_CHANGED', `“${name}” is gone for good: it was deleted more than a day ago.`);
+      queries.insert({ id, teacherId: teacher.id, name, build, version: 1, place: queries.nextPlace(teacher.id), deletedAtMs: null });
+      return { version: 1 };
+    }
+    mustChange(known.teacherId === teacher.id ? 1 : 0);
+    if (known.deletedAtMs !== null) throw new CoreError('DIAL_CHANGED', `“${known.name}” was deleted meanwhile, from another window.`);
+    // Sent again after its answer was lost: it is there already.
+    if (known.version === version + 1 && known.name === name && known.build === build) return { version: known.version };
+    if (known.version !== version) throw new CoreError('DIAL_CHANGED', `“${known.name}” was changed meanwhile, from another window.`);
+    queries.update(teacher.id, id, { name, build, version: version + 1 });
+    return { version: version + 1 };
   });
 
   app.post('/api/dials/order', { schema: { body: DialOrder, response: Nothing } }, (request, reply) => {
@@ -66,13 +73,11 @@ export const dialsPlugin: FastifyPluginAsyncTypebox<DialsOptions> = async (app, 
 };
 
 /** A stored build, or in one sentence why this version cannot read it. It stays stored as it is. */
-function readBuild(name: string, stored: string): Pick<SavedDial, 'build' | 'problem'> {
-  const build = JSON.parse(stored) as { formatVersion?: unknown };
-  const fits = fitsOf<NonNullable<SavedDial['build']>>(DialBuildSchema);
-  if (fits(build)) return { build, problem: null };
-  const newer = typeof build.formatVersion === 'number' && build.formatVersion > 1;
-  const why = newer
-    ? `“${name}” was saved by a newer version of Zeitpunkt; open it there.`
-    : whatIsWrong(`The saved dial “${name}”`, fits.errors);
-  return { build: null, problem: why };
+function readBuild(name: string, text: string): Pick<SavedDial, 'build' | 'problem'> {
+  try {
+    return { build: stored.dialBuild(text, name), problem: null };
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return { build: null, problem: error.message };
+  }
 }

@@ -14,6 +14,8 @@ export const savedDial = sqliteTable(
     place: integer().notNull(),
     /** DialBuild of the core as JSON, with its format version. */
     build: text().notNull(),
+    /** Counts the changes: a change names the one it was made to. */
+    version: integer().notNull(),
     /** When it was deleted; it can be brought back for a day. */
     deletedAtMs: integer('deleted_at_ms'),
   },

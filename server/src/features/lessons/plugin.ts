@@ -1,59 +1,97 @@
-import { CoreError, prepareLesson, type Lesson } from '@zeitpunkt/core';
-import { BeatKeep, BeatKept, LessonDetail, LessonList } from '@zeitpunkt/contract';
-import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
+import { CoreError, prepareLesson, sameJson, type Beat, type Lesson } from '@zeitpunkt/core';
+import { BeatKeep, BeatKept, LessonDetail, LessonList, LessonSave, LessonSaved, type LessonSummary } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
+import { stored } from '../../db/stored.js';
+import type { Feature } from '../../http/feature.js';
+import type { Limits } from '../../http/limits.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { readLesson } from './read-lesson.js';
-import { insertVersion, lessonsOf, ownLesson } from './queries.js';
+import { lessonsOf, ownLesson, saveDraft, setArchived } from './queries.js';
 
 export interface LessonsOptions {
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
+  readonly limits: Limits;
 }
 
 const Params = Type.Object({ id: Type.String() });
+type Row = NonNullable<ReturnType<typeof ownLesson>>;
 
-/** A teacher's lessons. */
-export const lessonsPlugin: FastifyPluginAsyncTypebox<LessonsOptions> = async (app, options) => {
-  const { db } = options.store;
+/** A teacher's lessons: listed, edited as drafts, put away. */
+export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits }) => {
+  const { db } = store;
+  const mustOwn = (teacherId: string, lessonId: string): Row => {
+    const row = ownLesson(db, teacherId, lessonId);
+    if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
+    return row;
+  };
 
   app.get('/api/lessons', { schema: { response: { 200: LessonList } } }, (request) =>
-    lessonsOf(db, options.requireTeacher(request).id).map((row) => summary(row.id, row.version, JSON.parse(row.file) as Lesson)),
+    lessonsOf(db, requireTeacher(request).id).map(summary),
   );
 
   app.get('/api/lessons/:id', { schema: { params: Params, response: { 200: LessonDetail } } }, (request) => {
-    const row = ownLesson(db, options.requireTeacher(request).id, request.params.id);
-    if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
-    return { id: row.id, version: row.version, lesson: JSON.parse(row.file) as LessonDetail['lesson'] };
+    const { id, revision, draft, title } = mustOwn(requireTeacher(request).id, request.params.id);
+    return { id, revision, lesson: stored.lesson(draft, title) };
   });
 
-  // The version that the beat is added to makes this safe to repeat: what was added already is not added again.
+  app.post(
+    '/api/lessons/:id/draft',
+    { schema: { params: Params, body: LessonSave, response: { 200: LessonSaved } }, bodyLimit: limits.lessonBodyBytes },
+    (request) => {
+      const row = mustOwn(requireTeacher(request).id, request.params.id);
+      const { revision, lesson } = request.body;
+      // Sent again after its answer was lost: it is there already.
+      if (row.revision === revision + 1 && sameJson(stored.lesson(row.draft, row.title), lesson)) return { revision: row.revision };
+      if (row.revision !== revision) {
+        throw new CoreError('LESSON_CHANGED', `“${row.title}” was changed meanwhile, from another window. Nothing was overwritten.`);
+      }
+      saveDraft(db, row.id, revision + 1, stored.lesson(lesson, row.title));
+      return { revision: revision + 1 };
+    },
+  );
+
+  // The beat's id makes this safe to repeat: what was added already is not added again.
   app.post('/api/lessons/:id/beats', { schema: { params: Params, body: BeatKeep, response: { 200: BeatKept } } }, (request) => {
-    const row = ownLesson(db, options.requireTeacher(request).id, request.params.id);
-    if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
-    const { version, build, text } = request.body;
-    const lesson = JSON.parse(row.file) as Lesson;
-    const beat = { kind: 'show', build, text } as const;
-    if (row.version === version + 1 && JSON.stringify(lesson.beats.at(-1)) === JSON.stringify(beat)) {
-      return { version: row.version, beatCount: lesson.beats.length };
+    const row = mustOwn(requireTeacher(request).id, request.params.id);
+    const { beatId, build, text } = request.body;
+    const lesson = stored.lesson(row.draft, row.title);
+    const beat: Beat = { id: beatId, kind: 'show', build, text };
+    const known = lesson.beats.find(({ id }) => id === beatId);
+    if (known && !sameJson(known, beat)) {
+      throw new CoreError('LESSON_BEAT_TWICE', `Another beat of “${row.title}” carries the id “${beatId}”.`);
     }
-    if (row.version !== version)
-      throw new CoreError('LESSON_CHANGED', 'This lesson was changed meanwhile. Load the page again and keep the dial once more.');
-    const file = readLesson({ ...lesson, beats: [...lesson.beats, beat] });
-    options.store.sqlite.transaction(() =>
-      insertVersion(db, { lessonId: row.id, version: version + 1, file, createdAtMs: options.nowMs() }),
-    )();
-    return { version: version + 1, beatCount: file.beats.length };
+    if (known) return { revision: row.revision, beatCount: lesson.beats.length };
+    const longer: Lesson = { ...lesson, beats: [...lesson.beats, beat] };
+    saveDraft(db, row.id, row.revision + 1, stored.lesson(longer, row.title));
+    return { revision: row.revision + 1, beatCount: longer.beats.length };
   });
+
+  for (const [verb, archivedAtMs] of [
+    ['archive', () => nowMs()],
+    ['restore', () => null],
+  ] as const) {
+    app.post(`/api/lessons/:id/${verb}`, { schema: { params: Params, response: { 204: Type.Null() } } }, (request, reply) => {
+      setArchived(db, mustOwn(requireTeacher(request).id, request.params.id).id, archivedAtMs());
+      void reply.code(204);
+      return null;
+    });
+  }
 };
 
-function summary(id: string, version: number, lesson: Lesson) {
+/** A lesson for the list; one that cannot be read is listed all the same, with the reason. */
+function summary({ id, revision, title, draft, archivedAtMs }: Row): LessonSummary {
+  try {
+    return { id, revision, title, archivedAtMs, facts: factsOf(stored.lesson(draft, title)), problem: null };
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
+    return { id, revision, title, archivedAtMs, facts: null, problem: error.message };
+  }
+}
+
+function factsOf(lesson: Lesson): NonNullable<LessonSummary['facts']> {
   return {
-    id,
-    version,
-    title: lesson.title,
     goal: lesson.goal,
     targetMinutes: lesson.targetMinutes,
     plannedSec: Math.round(prepareLesson(lesson).totalMs / 1000),

@@ -1,47 +1,57 @@
 import { and, asc, eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
-import type { Lesson } from '@zeitpunkt/core';
+import { writeLesson, type Lesson } from '@zeitpunkt/core';
 import type { Db } from '../../db/connection.js';
 import { lesson, lessonVersion } from './tables.js';
 
-const newest = and(eq(lessonVersion.lessonId, lesson.id), eq(lessonVersion.version, lesson.version));
-
-/** A teacher's lessons in their newest version. */
+/** A teacher's lessons as they are edited, also those put away. */
 export function lessonsOf(db: Db, teacherId: string) {
-  return db
-    .select({ id: lesson.id, version: lesson.version, file: lessonVersion.file })
-    .from(lesson)
-    .innerJoin(lessonVersion, newest)
-    .where(eq(lesson.teacherId, teacherId))
-    .orderBy(asc(lesson.place))
-    .all();
+  return db.select().from(lesson).where(eq(lesson.teacherId, teacherId)).orderBy(asc(lesson.place)).all();
 }
 
-/** A lesson in its newest version if it belongs to the teacher. */
+/** A lesson as it is edited, if it belongs to the teacher. */
 export function ownLesson(db: Db, teacherId: string, lessonId: string) {
   return db
-    .select({ id: lesson.id, version: lesson.version, file: lessonVersion.file })
+    .select()
     .from(lesson)
-    .innerJoin(lessonVersion, newest)
     .where(and(eq(lesson.id, lessonId), eq(lesson.teacherId, teacherId)))
     .get();
 }
 
-/** Adds the next version of a lesson and makes it the newest. */
-export function insertVersion(db: Db, row: { lessonId: string; version: number; file: Lesson; createdAtMs: number }): void {
-  const { lessonId, version, file, createdAtMs } = row;
-  db.insert(lessonVersion)
-    .values({ lessonId, version, file: JSON.stringify(file), createdAtMs })
-    .run();
-  db.update(lesson).set({ version }).where(eq(lesson.id, lessonId)).run();
+/** The pinned version of a lesson, as its file. */
+export function versionFile(db: Db, lessonId: string, version: number) {
+  return db
+    .select({ file: lessonVersion.file })
+    .from(lessonVersion)
+    .where(and(eq(lessonVersion.lessonId, lessonId), eq(lessonVersion.version, version)))
+    .get()?.file;
 }
 
-/** Adds a lesson as its version 1 at a place of the teacher's list; returns its id. */
-export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number; createdAtMs: number }): string {
+/** Pins the next version of a lesson. */
+export function insertVersion(db: Db, row: typeof lessonVersion.$inferInsert): void {
+  db.insert(lessonVersion).values(row).run();
+  db.update(lesson).set({ version: row.version }).where(eq(lesson.id, row.lessonId)).run();
+}
+
+/** The draft of a lesson in its next revision. */
+export function saveDraft(db: Db, lessonId: string, revision: number, draft: Lesson): void {
+  db.update(lesson)
+    .set({ revision, draft: writeLesson(draft), title: draft.title })
+    .where(eq(lesson.id, lessonId))
+    .run();
+}
+
+/** Puts a lesson away, or with null back among those ready to teach. */
+export function setArchived(db: Db, lessonId: string, archivedAtMs: number | null): void {
+  db.update(lesson).set({ archivedAtMs }).where(eq(lesson.id, lessonId)).run();
+}
+
+/** Adds a lesson at a place of the teacher's list; returns its id. */
+export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number }): string {
   const id = randomUUID();
-  db.insert(lesson).values({ id, teacherId: row.teacherId, version: 1, place: row.place }).run();
-  db.insert(lessonVersion)
-    .values({ lessonId: id, version: 1, file: JSON.stringify(row.file), createdAtMs: row.createdAtMs })
+  const { teacherId, file, place } = row;
+  db.insert(lesson)
+    .values({ id, teacherId, title: file.title, draft: writeLesson(file), revision: 1, version: 0, place, archivedAtMs: null })
     .run();
   return id;
 }

@@ -1,6 +1,6 @@
 import type { Db } from '../../db/connection.js';
+import { stored } from '../../db/stored.js';
 import { insertLesson } from './queries.js';
-import { readLesson } from './read-lesson.js';
 import fiveMinuteSteps from './starter/five-minute-steps-on-the-mail-boat.lesson.json';
 import halfPast from './starter/half-past-at-the-harbour.lesson.json';
 import quarters from './starter/quarters-at-the-tide-gauge.lesson.json';
@@ -9,6 +9,6 @@ import quarters from './starter/quarters-at-the-tide-gauge.lesson.json';
 export const STARTER_LESSONS: readonly unknown[] = [halfPast, quarters, fiveMinuteSteps];
 
 /** Gives a teacher the starter lessons; returns their ids in order. */
-export function installStarterLessons(db: Db, teacherId: string, nowMs: number): string[] {
-  return STARTER_LESSONS.map((file, place) => insertLesson(db, { teacherId, file: readLesson(file), place, createdAtMs: nowMs }));
+export function installStarterLessons(db: Db, teacherId: string): string[] {
+  return STARTER_LESSONS.map((file, place) => insertLesson(db, { teacherId, file: stored.lesson(file), place }));
 }

@@ -8,14 +8,21 @@ export const lesson = sqliteTable(
     teacherId: text('teacher_id')
       .notNull()
       .references(() => teacher.id, { onDelete: 'cascade' }),
-    /** The newest version. */
+    title: text().notNull(),
+    /** The lesson as it is edited, as its file. */
+    draft: text().notNull(),
+    /** Counts the changes of the draft. */
+    revision: integer().notNull(),
+    /** The newest pinned version; 0 while it was never taught. */
     version: integer().notNull(),
     place: integer().notNull(),
+    /** When it was put away; null while it is ready to teach. */
+    archivedAtMs: integer('archived_at_ms'),
   },
   (table) => [index('lesson_teacher').on(table.teacherId, table.place)],
 );
 
-/** Every version of a lesson as its file; a session keeps the one it was taught from. */
+/** Versions of a lesson as its file, one pinned whenever a room opens on a changed draft; a session keeps its own. */
 export const lessonVersion = sqliteTable(
   'lesson_version',
   {

@@ -1,40 +1,16 @@
 import { CoreError } from '@zeitpunkt/core';
 import { DeskView, Join, ResponseKept, ResponsePost, RoomFound, RoomLookup } from '@zeitpunkt/contract';
-import type { FastifyPluginAsyncTypebox } from '@fastify/type-provider-typebox';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
+import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { COOKIE, newToken, tokenHash } from '../../http/tokens.js';
-import type { LiveRoom } from './live-room.js';
+import { keptAgain } from './answers.js';
+import { DESK_COOKIE, endedView, type DeskPlace } from './desk-places.js';
 import type { RoomDirectory } from './room-directory.js';
 
-const DESK_COOKIE = 'zp_desk';
 /** A joined device stays joined for a school day. */
 const DESK_SECONDS = 12 * 3600;
-
-/** A pupil's device in its room. */
-export interface DeskPlace {
-  readonly room: LiveRoom;
-  readonly participantId: string;
-}
-
-/** Finds the place that a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
-export function deskFinder(rooms: RoomDirectory): (request: FastifyRequest) => DeskPlace {
-  // Every response needs this; a token keeps its participant, so the database is asked once for each.
-  const known = new Map<string, { sessionId: string; id: string }>();
-  return (request) => {
-    const token = request.cookies[DESK_COOKIE];
-    const hash = token ? tokenHash(token) : '';
-    const found = known.get(hash) ?? (hash ? rooms.queries.participantByToken(hash) : undefined);
-    const room = found && rooms.find(found.sessionId);
-    if (!found || !room?.hasParticipant(found.id)) {
-      known.delete(hash);
-      throw new CoreError('DESK_NOT_JOINED', 'This device is not in a room. Please enter the four pictures again.');
-    }
-    known.set(hash, found);
-    return { room, participantId: found.id };
-  };
-}
 
 export interface DeskRoutesOptions {
   readonly rooms: RoomDirectory;
@@ -43,7 +19,7 @@ export interface DeskRoutesOptions {
 }
 
 /** The pupil's desk: find the room, join it, see it, respond. */
-export const deskRoutes: FastifyPluginAsyncTypebox<DeskRoutesOptions> = async (app, { rooms, findDesk, limits }) => {
+export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits }) => {
   const rateLimit = { max: limits.joinPerMinute, timeWindow: '1 minute' };
   const bodyLimit = limits.deskBodyBytes;
 
@@ -64,24 +40,29 @@ export const deskRoutes: FastifyPluginAsyncTypebox<DeskRoutesOptions> = async (a
       const room = rooms.byKey(roomKey);
       const token = newToken();
       room.join(joinId, pupilId, tokenHash(token));
+      rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
       reply.setCookie(DESK_COOKIE, token, { ...COOKIE, maxAge: DESK_SECONDS });
       return room.deskView(joinId);
     },
   );
 
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
-    const { room, participantId } = findDesk(request);
-    return room.deskView(participantId);
+    const place = findDesk(request);
+    return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
   });
 
   app.post('/api/desk/responses', { schema: { body: ResponsePost, response: { 200: ResponseKept } }, bodyLimit }, (request) => {
-    const { room, participantId } = findDesk(request);
-    return room.respond(participantId, request.body);
+    const place = findDesk(request);
+    if (place.room) return place.room.respond(place.participantId, request.body);
+    // The room has ended meanwhile: what was kept is acknowledged again, nothing else is taken.
+    const known = rooms.queries.response(request.body.id);
+    if (known) return keptAgain(known, place.ended.pupilId, request.body);
+    throw new CoreError('QUESTION_NOT_OPEN', 'The lesson has ended, so the answer was not taken.');
   });
 
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
-    const { room, participantId } = findDesk(request);
-    room.release(participantId);
+    const place = findDesk(request);
+    if (place.room) rooms.release(place.room, place.participantId);
     void reply.clearCookie(DESK_COOKIE, COOKIE).code(204);
     return null;
   });

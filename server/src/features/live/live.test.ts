@@ -64,23 +64,28 @@ describe('coming in', () => {
     expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');
   });
 
-  test('an ended lesson can be reviewed, without a key, now and after a restart', async () => {
+  test('an ended lesson can be reviewed, without a key, now and after a restart, and holds no memory', async () => {
     const anouk = await room.join('Anouk');
     await room.goTo('think', 'q1');
-    await respond(anouk, reading('8', '30'));
+    const body = reading('8', '30');
+    const kept = (await respond(anouk, body)).json();
     await room.tell({ type: 'end' });
     const review = async () => (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
     const now = await review();
     const desk = async () => (await anouk.send('GET', '/api/desk')).json();
-    const onDesk = await desk();
-    expect(onDesk).toMatchObject({ phase: 'ended' });
-    expect(now).toMatchObject({ roomKey: null, live: { responses: [{ attempt: 1 }] } });
+    expect(await desk()).toMatchObject({ phase: 'ended', pupilName: 'Anouk', className: 'Terns', lessonTitle: 'Half past at the harbour' });
+    expect(now).toMatchObject({ roomKey: null, live: { responses: [{ attempt: 1 }] }, unreadable: [] });
     await school.stop();
     await school.start();
-    const { live, ...kept } = await review();
-    expect(kept).toEqual({ ...now, live: undefined });
-    expect(live.responses).toEqual(now.live.responses);
-    expect({ ...(await desk()), seq: 0, nowMs: 0 }).toEqual({ ...onDesk, seq: 0, nowMs: 0 });
+    expect({ ...(await review()), live: {} }).toEqual({ ...now, live: {} });
+    expect((await review()).live.responses).toEqual(now.live.responses);
+    expect(await desk()).toMatchObject({ phase: 'ended' });
+    // What was kept before the end is acknowledged again after it; nothing new is taken.
+    expect((await respond(anouk, body)).json()).toEqual(kept);
+    expect(codeOf(await respond(anouk, reading('7', '30')))).toBe('QUESTION_NOT_OPEN');
+    // A command whose answer was lost, and ending once more, answer as the room is.
+    expect((await room.tell({ type: 'end' })).json()).toMatchObject({ room: { phase: 'ended' } });
+    expect(codeOf(await room.tell({ type: 'begin' }))).toBe('ROOM_NOT_RUNNING');
   });
 });
 
@@ -88,10 +93,14 @@ describe('responses', () => {
   test('a response is marked, kept and shown to the teacher; a second one is another attempt', async () => {
     const anouk = await room.join('Anouk');
     await room.goTo('ask', 'q1');
-    expect((await respond(anouk, reading('8', '30'))).json()).toMatchObject({ itemId: 'q1', attempt: 1 });
+    expect((await respond(anouk, reading('8', '30'))).json()).toMatchObject({ askingId: 'q1', attempt: 1 });
     expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ attempt: 2 });
     expect((await room.live()).responses).toMatchObject([
-      { attempt: 1, pupilId: room.pupilId('Anouk'), mark: { verdict: 'partly', misconceptions: ['nearest-hour', 'coming-hour'] } },
+      {
+        attempt: 1,
+        pupilId: room.pupilId('Anouk'),
+        mark: { verdict: 'partly', misconceptions: ['nearest-hour', 'coming-hour', 'half-of-coming-hour'] },
+      },
       { attempt: 2, response: { kind: 'read-dial', hour: '7', minute: '30' }, mark: { verdict: 'right' } },
     ]);
   });
@@ -113,7 +122,7 @@ describe('responses', () => {
     await room.tell({ type: 'begin' });
     expect(await respond(anouk, reading('7', '30'))).toMatchObject({ statusCode: 409 });
     await room.goTo('ask', 'q1');
-    await room.tell({ type: 'close', itemId: 'q1' });
+    await room.tell({ type: 'close', askingId: 'q1' });
     expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({
       code: 'QUESTION_NOT_OPEN',
       detail: expect.stringContaining('not open any more'),
@@ -126,7 +135,7 @@ describe('responses', () => {
     ['no minutes', { response: { kind: 'read-dial', hour: '7', minute: null } }, 'REQUEST_SHAPE', /\/response\/minute/],
     ['another kind', { response: { kind: 'set-dial', hourDeg: 1, minuteDeg: 2 } }, 'RESPONSE_SHAPE', /read-dial/],
     ['an angle of 360', { response: { kind: 'set-dial', hourDeg: 360, minuteDeg: 2 } }, 'REQUEST_SHAPE', /\/response\/hourDeg/],
-    ['an unknown question', { itemId: 'q99' }, 'QUESTION_NOT_OPEN', /not open/],
+    ['an unknown question', { askingId: 'q99' }, 'QUESTION_NOT_OPEN', /not open/],
   ])('%s is refused, and the server goes on', async (_what, change, code, sentence) => {
     const anouk = await room.join('Anouk');
     await room.goTo('ask', 'q1');
@@ -143,6 +152,54 @@ describe('responses', () => {
     expect(large.json()).toMatchObject({ code: 'REQUEST_TOO_LARGE', status: 413, detail: expect.stringContaining('8 kB') });
     const garbled = await anouk.send('POST', '/api/desk/responses', '{"id":' as never, { 'content-type': 'application/json' });
     expect(garbled.json()).toMatchObject({ code: 'REQUEST_SHAPE', status: 400 });
+  });
+
+  test('a question is asked again, and one that is in no lesson: answers belong to the asking', async () => {
+    const anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    await respond(anouk, reading('8', '30'));
+    await room.goTo('answer', 'q1');
+    await room.tell({ type: 'ask', item: room.detail.lesson.items[0] });
+    expect((await anouk.send('GET', '/api/desk')).json().question).toMatchObject({
+      askingId: 'q1.2',
+      phase: 'open',
+      given: null,
+      reveal: null,
+    });
+    expect(codeOf(await respond(anouk, reading('7', '30')))).toBe('QUESTION_NOT_OPEN'); // of the asking that was revealed
+    expect((await respond(anouk, { ...reading('7', '30'), askingId: 'q1.2' })).json()).toMatchObject({ askingId: 'q1.2', attempt: 1 });
+    await room.tell({
+      type: 'ask',
+      item: { id: 'extra', kind: 'choose-all', timeSec: 0, from: 'dial', choices: [{ text: '12:00' }, { text: '1:00' }] },
+    });
+    const response = { kind: 'choose-all', chosen: [0] };
+    expect((await respond(anouk, { ...reading('', ''), askingId: 'extra', response })).statusCode).toBe(200);
+    await room.tell({ type: 'reveal', askingId: 'extra' });
+    expect((await anouk.send('GET', '/api/desk')).json().question.reveal).toMatchObject({
+      stage: { board: ['A  12:00 ✓', 'B  1:00'] },
+      own: { verdict: 'right' },
+    });
+    expect((await room.live()).responses.map(({ askingId, mark }) => [askingId, mark.verdict])).toEqual([
+      ['q1', 'partly'],
+      ['q1.2', 'right'],
+      ['extra', 'right'],
+    ]);
+  });
+
+  test('an answer that cannot be read any more is named in the review, and takes no other with it', async () => {
+    const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+    await room.goTo('ask', 'q1');
+    await respond(anouk, reading('8', '30'));
+    await respond(bashir, reading('7', '30'));
+    await room.tell({ type: 'end' });
+    school.store.sqlite
+      .prepare("UPDATE response SET mark = json_set(mark, '$.verdict', 'wonderful') WHERE pupil_id = ?")
+      .run(room.pupilId('Anouk'));
+    const { live, unreadable } = (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
+    expect(live.responses).toHaveLength(1);
+    expect(unreadable).toEqual([
+      'The mark of Anouk to question q1 cannot be read: must be one of right, right-other-form, partly, not-yet, blank at /verdict.',
+    ]);
   });
 
   test('an id that another pupil used is not taken over', async () => {
@@ -187,21 +244,21 @@ describe('commands and sessions', () => {
   test('a command sent twice happens once; a start sent twice opens one room', async () => {
     const id = randomUUID();
     await room.tell({ type: 'begin' }, id);
-    const { seq } = (await room.tell({ type: 'go', toStep: 3 })).json();
-    expect((await room.tell({ type: 'begin' }, id)).json()).toMatchObject({ seq, room: { step: 3 } });
+    const { seq } = (await room.tell(room.goToBeat(4))).json();
+    expect((await room.tell({ type: 'begin' }, id)).json()).toMatchObject({ seq, room: { run: { at: { beatId: 'b4' } } } });
     const again = await TestRoom.open(school, teacher);
     expect((await teacher.send('GET', '/api/sessions')).json()).toHaveLength(2);
     expect(again.detail.roomKey).toHaveLength(4);
   });
 
   test('commands sent at once are carried out one after the other; a bad one among them stops nobody', async () => {
-    const sent = [{ type: 'begin' }, { type: 'go', toStep: 2 }, { type: 'go', toStep: 4000 }, { type: 'go', toStep: 5 }, { type: 'end' }];
+    const sent = [{ type: 'begin' }, room.goToBeat(3), room.goToBeat(400), room.goToBeat(6), { type: 'end' }];
     const replies = await Promise.all(sent.map((command) => room.tell(command)));
     expect(replies.map(({ statusCode }) => statusCode)).toEqual([200, 200, 400, 200, 200]);
     expect(replies.filter(({ statusCode }) => statusCode === 200).map((reply) => reply.json().room)).toMatchObject([
-      { phase: 'running', step: 0 },
-      { step: 2 },
-      { step: 5 },
+      { phase: 'running', run: { at: { beatId: 'b1' } } },
+      { run: { at: { beatId: 'b3' } } },
+      { run: { at: { beatId: 'b6' } } },
       { phase: 'ended' },
     ]);
   });

@@ -1,20 +1,14 @@
 import { and, asc, count, countDistinct, desc, eq, isNull, sql } from 'drizzle-orm';
-import type { RoomState } from '@zeitpunkt/core';
 import type { Db } from '../../db/connection.js';
-import { schoolClass } from '../classes/tables.js';
+import { pupil, schoolClass } from '../classes/tables.js';
 import { lessonVersion } from '../lessons/tables.js';
 import { liveSession, participant, response, sessionEvent } from './tables.js';
 
 /** Reads and writes of live sessions. The ones that every response and every command needs are prepared once. */
 export function liveQueries(db: Db) {
-  const sessionRow = db
-    .select({ session: liveSession, className: schoolClass.name, file: lessonVersion.file })
-    .from(liveSession)
-    .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
-    .innerJoin(lessonVersion, and(eq(lessonVersion.lessonId, liveSession.lessonId), eq(lessonVersion.version, liveSession.lessonVersion)));
   const insertResponse = db
     .insert(response)
-    .values(placeholders(['id', 'sessionId', 'pupilId', 'itemId', 'attempt', 'given', 'mark', 'responseTimeMs', 'receivedAtMs']))
+    .values(placeholders(['id', 'sessionId', 'pupilId', 'askingId', 'attempt', 'given', 'mark', 'responseTimeMs', 'receivedAtMs']))
     .prepare();
   const insertEvent = db
     .insert(sessionEvent)
@@ -27,30 +21,42 @@ export function liveQueries(db: Db) {
     .prepare();
   const saveRoom = db
     .update(liveSession)
-    .set({ room: sql`${sql.placeholder('room')}` })
+    .set({ room: sql`${sql.placeholder('room')}`, phase: sql`${sql.placeholder('phase')}` })
     .where(eq(liveSession.id, sql.placeholder('id')))
     .prepare();
 
   return {
-    session: (id: string) => sessionRow.where(eq(liveSession.id, id)).get(),
-
-    sessionIdByKey: (roomKey: string) =>
-      db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
-
-    sessionsOf: (teacherId: string) =>
+    /** A session with the name of its class and the lesson it was taught from. */
+    session: (id: string) =>
       db
-        .select({
-          session: liveSession,
-          className: schoolClass.name,
-          file: lessonVersion.file,
-          participantCount: countDistinct(participant.pupilId),
-        })
+        .select({ session: liveSession, className: schoolClass.name, file: lessonVersion.file })
         .from(liveSession)
         .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
         .innerJoin(
           lessonVersion,
           and(eq(lessonVersion.lessonId, liveSession.lessonId), eq(lessonVersion.version, liveSession.lessonVersion)),
         )
+        .where(eq(liveSession.id, id))
+        .get(),
+
+    sessionIdByKey: (roomKey: string) =>
+      db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
+
+    /** A teacher's sessions, the newest first, from columns alone. */
+    sessionsOf: (teacherId: string) =>
+      db
+        .select({
+          id: liveSession.id,
+          lessonId: liveSession.lessonId,
+          title: liveSession.title,
+          phase: liveSession.phase,
+          createdAtMs: liveSession.createdAtMs,
+          endedAtMs: liveSession.endedAtMs,
+          className: schoolClass.name,
+          participantCount: countDistinct(participant.pupilId),
+        })
+        .from(liveSession)
+        .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
         .leftJoin(participant, eq(participant.sessionId, liveSession.id))
         .where(eq(liveSession.teacherId, teacherId))
         .groupBy(liveSession.id)
@@ -68,9 +74,8 @@ export function liveQueries(db: Db) {
 
     insertSession: (row: typeof liveSession.$inferInsert) => db.insert(liveSession).values(row).run(),
 
-    saveRoom: (id: string, room: RoomState) => saveRoom.run({ id, room: JSON.stringify(room) }),
+    saveRoom: (id: string, phase: typeof liveSession.$inferSelect.phase, room: string) => saveRoom.run({ id, phase, room }),
 
-    /** Frees the room's key for others. */
     end: (id: string, endedAtMs: number) => db.update(liveSession).set({ endedAtMs, roomKey: null }).where(eq(liveSession.id, id)).run(),
 
     commandKnown: (sessionId: string, commandId: string) => commandKnown.get({ sessionId, commandId }) !== undefined,
@@ -80,27 +85,46 @@ export function liveQueries(db: Db) {
 
     insertEvent: (row: typeof sessionEvent.$inferInsert) => insertEvent.run(row),
 
+    /** Pupils who are in a room, in the order they came. */
     participants: (sessionId: string) =>
       db
-        .select()
+        .select({ id: participant.id, pupilId: participant.pupilId, name: pupil.name, joinedAtMs: participant.joinedAtMs })
         .from(participant)
+        .innerJoin(pupil, eq(pupil.id, participant.pupilId))
         .where(and(eq(participant.sessionId, sessionId), isNull(participant.releasedAtMs)))
         .orderBy(asc(participant.joinedAtMs))
         .all(),
 
-    participantByToken: (hashOfToken: string) =>
+    /** The place in a room that a device's token belongs to, with what an ended room still shows of it. */
+    placeByToken: (hashOfToken: string) =>
       db
-        .select({ id: participant.id, sessionId: participant.sessionId })
+        .select({
+          id: participant.id,
+          sessionId: participant.sessionId,
+          pupilId: participant.pupilId,
+          pupilName: pupil.name,
+          className: schoolClass.name,
+          lessonTitle: liveSession.title,
+          phase: liveSession.phase,
+        })
         .from(participant)
+        .innerJoin(pupil, eq(pupil.id, participant.pupilId))
+        .innerJoin(liveSession, eq(liveSession.id, participant.sessionId))
+        .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
         .where(and(eq(participant.tokenHash, hashOfToken), isNull(participant.releasedAtMs)))
         .get(),
 
     insertParticipant: (row: typeof participant.$inferInsert) => db.insert(participant).values(row).run(),
+
     setToken: (id: string, tokenHash: string) => db.update(participant).set({ tokenHash }).where(eq(participant.id, id)).run(),
+
     release: (id: string, releasedAtMs: number) => db.update(participant).set({ releasedAtMs }).where(eq(participant.id, id)).run(),
 
+    /** Every attempt, oldest first. */
     responses: (sessionId: string) =>
       db.select().from(response).where(eq(response.sessionId, sessionId)).orderBy(asc(response.receivedAtMs), asc(response.attempt)).all(),
+
+    response: (id: string) => db.select().from(response).where(eq(response.id, id)).get(),
 
     insertResponse: (row: typeof response.$inferInsert) => insertResponse.run(row),
   };

@@ -37,7 +37,7 @@ describe('sockets', () => {
     await room.goTo('ask', 'q1');
     await respond(anouk, reading('7', '30'));
     const messages = await desk.until('response');
-    expect(messages.slice(1).map(({ type, seq }) => [type, seq])).toEqual([
+    expect(messages.slice(2).map(({ type, seq }) => [type, seq])).toEqual([
       ['joined', 1],
       ['room', 2],
       ['room', 3],
@@ -45,7 +45,8 @@ describe('sockets', () => {
     ]);
     const heard = await audience.until('room', 2);
     expect(JSON.stringify(heard)).not.toContain('response"');
-    expect(heard[0]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
+    expect(heard[0]).toMatchObject({ type: 'hello', build: '' });
+    expect(heard[1]).toMatchObject({ type: 'state', live: { responses: [], participants: [] } });
     desk.socket.terminate();
     audience.socket.terminate();
   });
@@ -61,6 +62,20 @@ describe('sockets', () => {
     desk.socket.send('{"type":"sync"}');
     await desk.until('view', 2);
     desk.socket.terminate();
+  });
+
+  test('when the lesson ends every window is told and its line is closed; whoever comes later hears how it ended', async () => {
+    const anouk = await room.join('Anouk');
+    const [desk, wall] = [await listen('/ws/desk', anouk), await listen(consolePath(), teacher)];
+    await Promise.all([desk.until('view'), wall.until('state')]);
+    const closed = Promise.all([desk, wall].map(({ socket }) => new Promise((resolve) => socket.once('close', resolve))));
+    await room.tell({ type: 'end' });
+    await closed;
+    expect(desk.messages.at(-1)).toMatchObject({ type: 'view', view: { phase: 'ended' } });
+    expect(wall.messages.at(-1)).toMatchObject({ type: 'room', room: { phase: 'ended' } });
+    const [lateDesk, lateWall] = [await listen('/ws/desk', anouk), await listen(consolePath(), teacher)];
+    expect((await lateDesk.until('view')).at(-1)).toMatchObject({ view: { phase: 'ended', pupilName: 'Anouk' } });
+    expect((await lateWall.until('state')).at(-1)).toMatchObject({ live: { room: { phase: 'ended' } } });
   });
 
   test('a socket from a page of another site is refused', async () => {

@@ -1,3 +1,4 @@
+import type { RoomState } from '@zeitpunkt/core';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { teacher } from '../auth/tables.js';
 import { pupil, schoolClass } from '../classes/tables.js';
@@ -18,13 +19,19 @@ export const liveSession = sqliteTable(
     lessonVersion: integer('lesson_version').notNull(),
     /** "boat lamp puffin shell" while the room is open; null once it has ended, so that the key is free again. */
     roomKey: text('room_key').unique(),
-    /** RoomState of the core, as JSON. */
+    /** Of the lesson as it was taught: lists need no lesson read. */
+    title: text().notNull(),
+    /** That of the room, for lists. */
+    phase: text().$type<RoomState['phase']>().notNull(),
+    /** RoomState of the core, as JSON with its format version. */
     room: text().notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
     endedAtMs: integer('ended_at_ms'),
   },
   (table) => [
     index('live_session_teacher').on(table.teacherId, table.createdAtMs),
+    index('live_session_class').on(table.classId),
+    index('live_session_lesson').on(table.lessonId, table.lessonVersion),
     foreignKey({ columns: [table.lessonId, table.lessonVersion], foreignColumns: [lessonVersion.lessonId, lessonVersion.version] }),
   ],
 );
@@ -64,10 +71,10 @@ export const participant = sqliteTable(
     /** When the teacher freed the name for another device; null while it is taken. */
     releasedAtMs: integer('released_at_ms'),
   },
-  (table) => [index('participant_session').on(table.sessionId)],
+  (table) => [index('participant_session').on(table.sessionId), index('participant_pupil').on(table.pupilId)],
 );
 
-/** One attempt at an item. Never overwritten: a changed mind is another attempt. */
+/** One attempt at a question that was asked. Never overwritten: a changed mind is another attempt. */
 export const response = sqliteTable(
   'response',
   {
@@ -78,14 +85,17 @@ export const response = sqliteTable(
     pupilId: text('pupil_id')
       .notNull()
       .references(() => pupil.id, { onDelete: 'cascade' }),
-    itemId: text('item_id').notNull(),
+    askingId: text('asking_id').notNull(),
     attempt: integer().notNull(),
-    /** The response as given, as JSON of its question kind. */
+    /** The response as given, as JSON of its question kind with its format version. */
     given: text().notNull(),
-    /** Mark of the core as JSON; corrections by the teacher stand beside it, never in it. */
+    /** Mark of the core as JSON with its format version; corrections by the teacher stand beside it, never in it. */
     mark: text().notNull(),
     responseTimeMs: integer('response_time_ms').notNull(),
     receivedAtMs: integer('received_at_ms').notNull(),
   },
-  (table) => [uniqueIndex('response_attempt').on(table.sessionId, table.pupilId, table.itemId, table.attempt)],
+  (table) => [
+    uniqueIndex('response_attempt').on(table.sessionId, table.pupilId, table.askingId, table.attempt),
+    index('response_pupil').on(table.pupilId),
+  ],
 );

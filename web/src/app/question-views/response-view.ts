@@ -1,21 +1,24 @@
 import { NgComponentOutlet } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, type Type } from '@angular/core';
-import type { QuestionKindId, Response } from '@zeitpunkt/core';
-import { ReadDialResponseView } from './read-dial-response';
-import { SetDialResponseView } from './set-dial-response';
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { ItemView, Response } from '@zeitpunkt/core';
+import { kindViews } from './kind-views';
 
-/** How a response of each kind is shown, on walls, in reviews and on the desk. A missing kind does not compile. */
-const VIEWS: Record<QuestionKindId, Type<unknown>> = { 'read-dial': ReadDialResponseView, 'set-dial': SetDialResponseView };
-
-/** A response as it was given: digits, or a small dial. */
+/** A response as it was given: digits, or a small dial. On walls, in reviews and on the desk. */
 @Component({
   selector: 'zp-response',
   imports: [NgComponentOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: '<ng-container *ngComponentOutlet="view(); inputs: { response: response() }" />',
+  template: `
+    @if (views(); as views) {
+      <ng-container *ngComponentOutlet="views.response; inputs: inputs()" />
+    }
+  `,
   styles: ':host { display: block; }',
 })
 export class ResponseView {
   readonly response = input.required<Response>();
-  protected readonly view = computed(() => VIEWS[this.response().kind]);
+  /** The question as a pupil sees it. */
+  readonly view = input.required<ItemView>();
+  protected readonly views = kindViews(() => this.response().kind);
+  protected readonly inputs = computed(() => ({ response: this.response(), view: this.view() }));
 }

@@ -1,14 +1,15 @@
 import { FakeSocket } from '../testing/fake-socket';
 import { openLine } from './line';
 
-const isWord = (data: unknown): data is { word: string } => typeof data === 'object' && data !== null && 'word' in data;
+const isWord = (data: unknown): data is { type: 'word'; word: string } => typeof data === 'object' && data !== null && 'word' in data;
 const latest = () => FakeSocket.latest;
 
 function open() {
   const heard: string[] = [];
   const states: boolean[] = [];
-  const line = openLine('/ws/desk', isWord, { message: ({ word }) => heard.push(word), open: (state) => states.push(state) });
-  return { line, heard, states };
+  const outdated = jest.fn();
+  const line = openLine('/ws/desk', isWord, { message: ({ word }) => heard.push(word), open: (state) => states.push(state), outdated });
+  return { line, heard, states, outdated };
 }
 
 beforeEach(() => {
@@ -22,8 +23,36 @@ test('a message that fits is heard; one that does not asks for the whole state i
   latest().accept();
   latest().hear({ word: 'lamp' });
   latest().hear({ key: '7:30' });
+  jest.advanceTimersByTime(250);
   expect(heard).toEqual(['lamp']);
   expect(latest().sent).toEqual(['{"type":"sync"}']);
+});
+
+test('a server whose every answer is refused is asked ever more seldom, not for ever at once', () => {
+  open();
+  latest().accept();
+  for (let second = 0; second < 600; second++) {
+    latest().hear({ key: '7:30' });
+    jest.advanceTimersByTime(1000);
+  }
+  expect(latest().sent.length).toBeLessThan(25); // ten minutes
+  jest.advanceTimersByTime(3600_000);
+  const before = latest().sent.length;
+  latest().hear({ key: '7:30' }); // an hour later it is an accident again
+  jest.advanceTimersByTime(250);
+  expect(latest().sent).toHaveLength(before + 1);
+});
+
+test.each([
+  ['of-today', 'of-today', 0],
+  ['of-today', 'of-tomorrow', 1],
+  ['BUILD_ID', 'of-tomorrow', 0], // a page that no server of ours has written into
+])('a page of build %s hears that build %s is served', (own, served, told) => {
+  document.head.innerHTML = `<meta name="zeitpunkt-build" content="${own}">`;
+  const { outdated, heard } = open();
+  latest().accept();
+  latest().hear({ type: 'hello', build: served });
+  expect([outdated.mock.calls.length, heard, latest().sent]).toEqual([told, [], []]);
 });
 
 test('a lost line is tried again, less and less often up to every four seconds, and quickly again once it was open', () => {

@@ -2,7 +2,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideState, provideStore, Store } from '@ngrx/store';
 import type { Aside, RoomCommand } from '@zeitpunkt/core';
 import { liveActions, liveFeature } from '../state/live';
-import { sessionDetail } from '../testing/session';
+import { askingOf, sessionDetail, stepOf, withRun } from '../testing/session';
 import { Steering } from './steering';
 
 const at = (timeSec: number): Aside => ({ timeSec, marks: [] });
@@ -42,7 +42,7 @@ afterEach(() => jest.useRealTimers());
 test('the script is not left at its ends', () => {
   for (let press = 0; press < 5; press++) steering.next();
   for (let press = 0; press < 9; press++) steering.back();
-  expect(told.map((command) => command.type === 'go' && command.toStep)).toEqual([2, 3, 2, 1, 0]);
+  expect(told.map((command) => command.type === 'go' && command.to.beatId)).toEqual(['b3', 'b4', 'b3', 'b2', 'b1']);
 });
 
 test('a tap on a touch screen goes on, beside everything that can be pressed and not in the lobby', () => {
@@ -55,7 +55,7 @@ test('a tap on a touch screen goes on, beside everything that can be pressed and
   tap('button', 'touch');
   expect(told).toEqual([]);
   tap('p', 'touch');
-  expect(told).toEqual([{ type: 'go', toStep: 2 }]);
+  expect(told).toEqual([{ type: 'go', to: stepOf(3) }]);
   const detail = sessionDetail();
   const room = { ...detail.live.room, phase: 'lobby' as const };
   store.dispatch(liveActions.loaded({ detail: { ...detail, live: { ...detail.live, room } }, atMs: 0 }));
@@ -101,7 +101,7 @@ test('one key brings the script back at its step, and what was not sent yet is d
   expect([steering.aside(), steering.handsAside()]).toEqual([null, false]);
   steering.next();
   TestBed.tick();
-  expect(told.at(-1)).toEqual({ type: 'go', toStep: 2 });
+  expect(told.at(-1)).toEqual({ type: 'go', to: stepOf(3) });
 });
 
 test('marks alone do not stop the script: the next step takes them away', () => {
@@ -109,6 +109,40 @@ test('marks alone do not stop the script: the next step takes them away', () => 
   arrive();
   steering.next();
   TestBed.tick();
-  expect(told.at(-1)).toEqual({ type: 'go', toStep: 2 });
+  expect(told.at(-1)).toEqual({ type: 'go', to: stepOf(3) });
   expect(steering.aside()).toBeNull();
+});
+
+describe('questions beside the script', () => {
+  const [q1] = sessionDetail().lesson.items;
+  const revealed = () => withRun({ at: stepOf(3), askings: [askingOf('q1', 'revealed')] });
+  beforeEach(() => store.dispatch(liveActions.loaded({ detail: revealed(), atMs: 0 })));
+
+  test('asked again it is there at once; Space shows its answer and then goes on with the script', () => {
+    steering.askAgain(q1!);
+    expect(steering.besideAsking()).toMatchObject({ id: 'q1.2', phase: 'open' });
+    steering.next();
+    expect(told.at(-1)).toEqual({ type: 'reveal', askingId: 'q1.2' });
+    steering.next();
+    expect(told.at(-1)).toEqual({ type: 'go', to: stepOf(4) });
+    expect(steering.besideAsking()).toBeNull();
+  });
+
+  test('going back leaves it and comes back to the script where it stood', () => {
+    steering.askAgain(q1!);
+    steering.back();
+    expect(told.at(-1)).toEqual({ type: 'aside', aside: null });
+    expect(store.selectSignal(liveFeature.selectDetail)()!.live.room.run.at).toEqual(stepOf(3));
+  });
+
+  test('another like it is of the same kind and asks for no time of this lesson', () => {
+    for (let press = 0; press < 10; press++) steering.askAnother(q1!);
+    const asked = told.flatMap((command) => (command.type === 'ask' ? [command.item] : []));
+    expect(asked).toHaveLength(10);
+    for (const item of asked) {
+      expect(item.kind).toBe('read-dial');
+      expect(item.kind === 'read-dial' && [27_000, 34_200].includes(item.timeSec % 43_200)).toBe(false);
+    }
+    expect(new Set(asked.map(({ id }) => id)).size).toBe(10);
+  });
 });

@@ -1,6 +1,6 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Aside, RoomCommand } from '@zeitpunkt/core';
+import { anotherLike, seededRng, stepIndex, type Aside, type Asking, type Item, type RoomCommand } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';
 import type { Shortcut } from './shortcuts';
@@ -30,6 +30,12 @@ export class Steering {
   /** Whether the hands stand elsewhere than the script has them. */
   readonly handsAside = computed(() => (this.aside()?.timeSec ?? null) !== null);
 
+  /** The question put beside the script; null while the script goes on. */
+  readonly besideAsking = computed((): Asking | null => {
+    const run = this.detail()?.live.room.run;
+    return run?.askings.find(({ id }) => id === run.besideId) ?? null;
+  });
+
   constructor() {
     // One at a time and the latest only: on a slow line nothing queues up behind a drag.
     effect(() => {
@@ -55,17 +61,36 @@ export class Steering {
     this.tell({ type: 'aside', aside: null });
   }
 
-  /** One step on; in the lobby the lesson begins. Beside the script it brings the script back first. */
+  /**
+   * One step on; in the lobby the lesson begins. Hands turned beside the script bring the script back first, and a question
+   * beside it is answered before the script goes on.
+   */
   next(): void {
     if (this.handsAside()) return this.backToScript();
     const live = this.detail()?.live;
+    const beside = this.besideAsking();
     if (live?.room.phase === 'lobby') this.tell({ type: 'begin' });
+    else if (beside && beside.phase !== 'revealed') this.tell({ type: 'reveal', askingId: beside.id });
     else this.goBy(1);
   }
 
   back(): void {
-    if (this.handsAside()) return this.backToScript();
+    if (this.handsAside() || this.besideAsking()) return this.backToScript();
     this.goBy(-1);
+  }
+
+  /** Asks a question once more, of pupils who have seen its answer. */
+  askAgain(item: Item): void {
+    this.tell({ type: 'ask', item });
+  }
+
+  /** Asks another question of the same kind on the same rung, about other times than were asked. */
+  askAnother(item: Item): void {
+    const lesson = this.prepared()?.lesson;
+    if (!lesson) return;
+    const asked = [...lesson.items, ...(this.detail()?.live.room.run.askings.map((one) => one.item) ?? [])];
+    const seed = Math.floor(Math.random() * 2 ** 32);
+    this.tell({ type: 'ask', item: anotherLike(item, asked, `more-${uuid().slice(0, 8)}`, lesson.settings, seededRng(seed)) });
   }
 
   /** A tap on a touch screen goes on, wherever there is nothing to press, turn or type; a click only brings a window to the front. */
@@ -82,8 +107,9 @@ export class Steering {
 
   private goBy(steps: number): void {
     this.unsent.set(undefined);
-    const room = this.detail()?.live.room;
-    const toStep = (room?.step ?? 0) + steps;
-    if (room?.phase === 'running' && toStep >= 0 && toStep < (this.prepared()?.steps.length ?? 0)) this.tell({ type: 'go', toStep });
+    const [room, prepared] = [this.detail()?.live.room, this.prepared()];
+    if (room?.phase !== 'running' || !prepared) return;
+    const to = prepared.steps[stepIndex(prepared, room.run.at) + steps];
+    if (to) this.tell({ type: 'go', to: to.ref });
   }
 }

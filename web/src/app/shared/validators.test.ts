@@ -1,15 +1,16 @@
-import { DeskMessage } from '@zeitpunkt/contract';
+import { DeskMessageShell, KIND_SCHEMAS } from '@zeitpunkt/contract';
 import { Ajv } from 'ajv';
 import fc from 'fast-check';
-import isDeskMessage from '../../generated/desk-message';
-import isResponsePost from '../../generated/response-post';
+import isDeskMessage from '../../generated/desk-message-shell';
 import isTeacherMessage from '../../generated/teacher-message';
-import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core';
+import isWaiting from '../../generated/waiting';
+import { DEFAULT_SETTINGS, kindOf, NEW_BUILD, QUESTION_KIND_IDS, QUESTION_KINDS, stageOfBuild, type Item } from '@zeitpunkt/core';
+import { loadKind } from '../question-views/kind-views';
 import { deskView, questionView } from '../testing/desk';
 import { responseOf, sessionDetail } from '../testing/session';
 
 const ID = '3f2b8a54-0d5c-4c1e-9a77-5f1f3c2f8a10';
-const post = { id: ID, itemId: 'q1', response: { kind: 'read-dial', hour: '7', minute: '30' }, responseTimeMs: 900 };
+const post = { id: ID, askingId: 'q1', response: { kind: 'read-dial', hour: '7', minute: '30' }, responseTimeMs: 900 };
 const view = {
   seq: 1,
   phase: 'lobby',
@@ -17,13 +18,15 @@ const view = {
   pupilName: 'Wren',
   className: 'Terns',
   lessonTitle: 'The lamp',
+  kinds: [],
   stage: null,
   question: null,
 };
 
 test('the compiled validators take what the contract allows and nothing else', () => {
-  expect(isResponsePost(post)).toBe(true);
-  expect(isResponsePost({ ...post, response: { ...post.response, hour: 'x' } })).toBe(false);
+  const waiting = { id: ID, participantId: ID, putAtMs: 1, post };
+  expect(isWaiting(waiting)).toBe(true);
+  expect(isWaiting({ ...waiting, post: { ...post, response: 'half past' } })).toBe(false);
   expect(isDeskMessage({ type: 'view', view })).toBe(true);
   expect(isDeskMessage({ type: 'view', view: { ...view, key: '7:30' } })).toBe(false);
   expect(isDeskMessage({ type: 'released' })).toBe(true);
@@ -51,7 +54,7 @@ function changed(data: unknown, [key, ...rest]: readonly string[], to: unknown):
 }
 
 test('wherever a message is spoilt, the compiled validator says the same as the schema itself', () => {
-  const fits = new Ajv({ code: { optimize: false } }).compile(DeskMessage);
+  const fits = new Ajv({ code: { optimize: false }, discriminator: true }).compile(DeskMessageShell);
   const stage = JSON.parse(JSON.stringify(stageOfBuild({ ...NEW_BUILD, bands: ['day-line', 'hour-line-fives'], words: 'all' })));
   const settings = sessionDetail().lesson.settings;
   const views = [
@@ -74,5 +77,24 @@ test('wherever a message is spoilt, the compiled validator says the same as the 
       expect(isDeskMessage(data)).toBe(fits(data));
     }),
     { numRuns: 1500 },
+  );
+});
+
+test.each(QUESTION_KIND_IDS)('a view of the kind %s is checked by its own validator, as its schema does', async (id) => {
+  const { isView } = await loadKind(id);
+  const fits = new Ajv({ code: { optimize: false }, discriminator: true }).compile(KIND_SCHEMAS[id].view as object);
+  const views = (QUESTION_KINDS[id].samples as readonly Item[]).map((item) => kindOf(item).viewOf(item, DEFAULT_SETTINGS));
+  for (const one of views) expect([isView(one), fits(one)]).toEqual([true, true]);
+  const places = views.flatMap((one) => pathsIn(one).map((path) => ({ view: one, path })));
+  fc.assert(
+    fc.property(
+      fc.constantFrom(...places),
+      fc.constantFrom(undefined, null, '', -1, 360, true, [], { key: '7:30' }),
+      ({ view: one, path }, to) => {
+        const data = changed(one, path, to);
+        expect(isView(data)).toBe(fits(data));
+      },
+    ),
+    { numRuns: 400 },
   );
 });

@@ -9,10 +9,6 @@ export const VERDICT_WORDS: Record<Verdict, { readonly sign: string; readonly wo
   blank: { sign: '–', words: 'blank' },
 };
 
-export function isRight(mark: Pick<Mark, 'verdict'>): boolean {
-  return mark.verdict === 'right' || mark.verdict === 'right-other-form';
-}
-
 /** The misconceptions a mark is consistent with, by name: one response alone often fits several. */
 export function misconceptionNames(mark: Pick<Mark, 'misconceptions'>): string {
   return namesOfIdeas(mark.misconceptions.map((id) => misconceptionOf(id).name));

@@ -1,9 +1,10 @@
 import { inject } from '@angular/core';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
+import type { CommandDone, SessionDetail } from '@zeitpunkt/contract';
 import {
   catchError,
+  concat,
   concatMap,
   defer,
   EMPTY,
@@ -11,7 +12,6 @@ import {
   from,
   map,
   mergeMap,
-  Observable,
   of,
   retry,
   switchMap,
@@ -20,45 +20,25 @@ import {
   throwError,
   timer,
 } from 'rxjs';
-import isTeacherMessage from '../../generated/teacher-message';
 import { ApiProblem, ask, sentenceOf } from '../shared/api';
-import { type Line, openLine } from '../shared/line';
 import { liveActions, liveFeature } from './live';
-
-type LineSays = { readonly message: TeacherMessage } | { readonly open: boolean };
-
-/** The one line that this window has open. */
-let line: Line | null = null;
+import { LiveLine } from './live-line';
 
 const failed = (error: unknown) => of(liveActions.failed({ problem: sentenceOf(error) }));
 /** While the server cannot be reached, the same request is made again: each carries an id, so that it happens once. */
 const whileLineLost = (error: unknown) => (error instanceof ApiProblem && error.lineLost ? timer(500) : throwError(() => error));
 
-function listen(path: string): Observable<LineSays> {
-  return new Observable((subscriber) => {
-    const opened = openLine<TeacherMessage>(path, isTeacherMessage, {
-      message: (message) => subscriber.next({ message }),
-      open: (open) => subscriber.next({ open }),
-    });
-    line = opened;
-    return () => opened.close();
-  });
-}
-
 export const open = createEffect(
-  (actions = inject(Actions)) =>
+  (actions = inject(Actions), line = inject(LiveLine)) =>
     actions.pipe(
       ofType(liveActions.open),
       switchMap(({ sessionId, window }) =>
         from(ask<SessionDetail>('GET', `/api/sessions/${sessionId}`)).pipe(
           concatMap((detail) => {
             const loaded = of(liveActions.loaded({ detail, atMs: Date.now() }));
-            const says = listen(`/ws/sessions/${sessionId}?window=${window}`).pipe(
-              map((said) =>
-                'message' in said ? liveActions.message({ message: said.message, atMs: Date.now() }) : liveActions.line(said),
-              ),
-            );
-            return from([loaded, says]).pipe(concatMap((part) => part));
+            // A lesson that has ended has nothing more to tell.
+            const says = detail.live.room.phase === 'ended' ? EMPTY : line.listen(`/ws/sessions/${sessionId}?window=${window}`);
+            return concat(loaded, says);
           }),
           catchError(failed),
           takeUntil(actions.pipe(ofType(liveActions.close))),
@@ -70,16 +50,16 @@ export const open = createEffect(
 
 /** An event was missed: ask for the whole state and go on from there. */
 export const catchUp = createEffect(
-  (store = inject(Store)) =>
+  (store = inject(Store), line = inject(LiveLine)) =>
     store.select(liveFeature.selectMissed).pipe(
       filter((missed) => missed),
-      tap(() => line?.sync()),
+      tap(() => line.sync()),
     ),
   { functional: true, dispatch: false },
 );
 
 export const command = createEffect(
-  (actions = inject(Actions)) =>
+  (actions = inject(Actions), line = inject(LiveLine)) =>
     actions.pipe(
       ofType(liveActions.command),
       concatMap(({ sessionId, commandId, command: told }) =>
@@ -87,7 +67,7 @@ export const command = createEffect(
           retry({ delay: whileLineLost }),
           map((done) => liveActions.commandDone({ done })),
           catchError((error: unknown) => {
-            line?.sync(); // what was foreseen did not happen: show again what is
+            line.sync(); // what was foreseen did not happen: show again what is
             return of(liveActions.commandFailed({ problem: sentenceOf(error) }));
           }),
         ),

@@ -1,18 +1,18 @@
 import type { TeacherMessage } from '@zeitpunkt/contract';
-import { responseOf, sessionDetail } from '../testing/session';
-import { latestByPupil, liveActions, liveFeature, type LiveState } from './live';
+import { responseOf, sessionDetail, stepOf, withRun } from '../testing/session';
+import { liveActions, liveFeature, type LiveState } from './live';
 
 const { reducer } = liveFeature;
 const loaded = reducer(undefined, liveActions.loaded({ detail: sessionDetail(), atMs: 500 }));
 const hear = (state: LiveState, ...messages: TeacherMessage[]) =>
   messages.reduce((now, message) => reducer(now, liveActions.message({ message, atMs: 1000 })), state);
-const go = (toStep: number) =>
-  liveActions.command({ sessionId: 'session', commandId: `c${toStep}`, command: { type: 'go', toStep }, atMs: 2000 });
-const roomAt = (step: number, seq: number): Extract<TeacherMessage, { type: 'room' }> => ({
+const go = (beat: number) =>
+  liveActions.command({ sessionId: 'session', commandId: `c${beat}`, command: { type: 'go', to: stepOf(beat) }, atMs: 2000 });
+const roomAt = (beat: number, seq: number): Extract<TeacherMessage, { type: 'room' }> => ({
   type: 'room',
   seq,
   nowMs: 900,
-  room: { ...sessionDetail().live.room, step },
+  room: withRun({ at: stepOf(beat) }).live.room,
 });
 const response = (seq: number, name: string): TeacherMessage => ({ type: 'response', seq, response: responseOf(name, 'q1') });
 
@@ -46,28 +46,36 @@ test('presence, joining and leaving show at once', () => {
 
 test('a command shows before the server has answered, in the server’s time', () => {
   const skewed = { ...loaded, clockSkewMs: 300 };
-  expect(reducer(skewed, go(2)).detail!.live.room).toMatchObject({ step: 2, stepStartedAtMs: 1700, questions: { q1: 'revealed' } });
+  expect(reducer(skewed, go(3)).detail!.live.room.run).toMatchObject({
+    at: stepOf(3),
+    enteredAtMs: 1700,
+    askings: [{ id: 'q1', phase: 'revealed' }],
+  });
 });
 
 test('two quick steps do not jump back when the answer to the first one comes', () => {
-  let state = reducer(reducer(loaded, go(2)), go(3));
-  state = hear(state, roomAt(2, 1));
-  expect(state.detail!.live).toMatchObject({ seq: 1, room: { step: 3 } });
-  state = reducer(state, liveActions.commandDone({ done: roomAt(2, 1) }));
-  state = hear(state, roomAt(3, 2));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 2) }));
-  expect(state).toMatchObject({ pending: 0, detail: { live: { seq: 2, room: { step: 3 } } } });
+  let state = reducer(reducer(loaded, go(3)), go(4));
+  state = hear(state, roomAt(3, 1));
+  expect(state.detail!.live).toMatchObject({ seq: 1, room: { run: { at: stepOf(4) } } });
+  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = hear(state, roomAt(4, 2));
+  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  expect(state).toMatchObject({ pending: 0, detail: { live: { seq: 2, room: { run: { at: stepOf(4) } } } } });
 });
 
 test('a command that the room refuses leaves the room as it is and keeps the sentence', () => {
   const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ problem: 'No such step.' }));
-  expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { step: 1 } } } });
+  expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { run: { at: stepOf(2) } } } } });
 });
 
-test('of several attempts the latest counts', () => {
-  const latest = latestByPupil(
-    [responseOf('Anouk', 'q1', [], 2), responseOf('Anouk', 'q1', ['coming-hour'], 1), responseOf('Bashir', 'q2')],
-    'q1',
-  );
-  expect([...latest].map(([pupilId, { attempt }]) => [pupilId, attempt])).toEqual([['pupil-Anouk', 2]]);
+test('a class that changes takes names and answers of those who left along', () => {
+  const before = hear(loaded, response(1, 'Anouk'), response(2, 'Bashir'));
+  const [anouk, , ceri] = before.detail!.live.participants;
+  const pupils = [
+    { id: 'pupil-Anouk', name: 'Anouk L' },
+    { id: 'pupil-Ceri', name: 'Ceri' },
+  ];
+  const participants = [{ ...anouk!, name: 'Anouk L' }, ceri!];
+  const { detail } = hear(before, { type: 'roster', seq: 3, pupils, participants });
+  expect(detail).toMatchObject({ pupils, live: { seq: 3, participants, responses: [{ pupilId: 'pupil-Anouk' }] } });
 });

@@ -1,6 +1,6 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { applyCommand, currentItemId, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand } from '@zeitpunkt/core';
-import type { CommandDone, MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
+import { applyCommand, askingOfRoom, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand } from '@zeitpunkt/core';
+import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 
 export type TeacherWindow = 'console' | 'audience';
 
@@ -14,6 +14,8 @@ export interface LiveState {
   readonly missed: boolean;
   /** Commands on their way. While more than one is, an answer to an earlier one is not shown: it would jump back. */
   readonly pending: number;
+  /** The server serves another build than this page is of. */
+  readonly outdated: boolean;
   readonly problem: string | null;
 }
 
@@ -24,6 +26,7 @@ export const liveActions = createActionGroup({
     Loaded: props<{ detail: SessionDetail; atMs: number }>(),
     Message: props<{ message: TeacherMessage; atMs: number }>(),
     Line: props<{ open: boolean }>(),
+    Outdated: emptyProps(),
     Command: props<{ sessionId: string; commandId: string; command: RoomCommand; atMs: number }>(),
     'Command done': props<{ done: CommandDone }>(),
     'Command failed': props<{ problem: string }>(),
@@ -33,7 +36,7 @@ export const liveActions = createActionGroup({
   },
 });
 
-const start: LiveState = { detail: null, clockSkewMs: 0, lineOpen: false, missed: false, pending: 0, problem: null };
+const start: LiveState = { detail: null, clockSkewMs: 0, lineOpen: false, missed: false, pending: 0, outdated: false, problem: null };
 
 function withLive(state: LiveState, change: Partial<SessionDetail['live']>): LiveState {
   return state.detail ? { ...state, detail: { ...state.detail, live: { ...state.detail.live, ...change } } } : state;
@@ -46,6 +49,7 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   if (message.type === 'state') {
     return { ...withLive(state, message.live), clockSkewMs: atMs - message.live.nowMs, missed: false };
   }
+  if (message.type === 'hello') return state; // the line's own
   if (message.type === 'problem') return { ...state, problem: message.detail };
   if (message.type === 'presence') {
     const participants = live.participants.map((one) => (one.id === message.participantId ? { ...one, online: message.online } : one));
@@ -63,6 +67,13 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
       return withLive(state, { seq: message.seq, participants: [...live.participants, message.participant] });
     case 'released':
       return withLive(state, { seq: message.seq, participants: live.participants.filter((one) => one.id !== message.participantId) });
+    case 'roster': {
+      const { seq, pupils, participants } = message;
+      const present = new Set(pupils.map(({ id }) => id));
+      const responses = live.responses.filter(({ pupilId }) => present.has(pupilId));
+      const renewed = withLive(state, { seq, participants, responses });
+      return { ...renewed, detail: renewed.detail && { ...renewed.detail, pupils } };
+    }
     case 'response':
       return withLive(state, { seq: message.seq, responses: [...live.responses, message.response] });
   }
@@ -82,7 +93,7 @@ function foresee(state: LiveState, command: RoomCommand, atMs: number): LiveStat
   if (!state.detail) return state;
   try {
     const room = applyCommand(state.detail.live.room, command, preparedOf(state.detail.lesson), atMs - state.clockSkewMs);
-    return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room: room as SessionDetail['live']['room'] });
+    return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room });
   } catch {
     return { ...state, pending: state.pending + 1 }; // not allowed here: the server's sentence will say why
   }
@@ -101,6 +112,7 @@ export const liveFeature = createFeature({
     })),
     on(liveActions.message, (state, { message, atMs }) => receive(state, message, atMs)),
     on(liveActions.line, (state, { open }): LiveState => ({ ...state, lineOpen: open })),
+    on(liveActions.outdated, (state): LiveState => ({ ...state, outdated: true })),
     on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
     on(liveActions.commandDone, (state, { done }) => {
       const settled = { ...state, pending: state.pending - 1 };
@@ -114,19 +126,9 @@ export const liveFeature = createFeature({
   extraSelectors: ({ selectDetail }) => {
     const selectLesson = createSelector(selectDetail, (detail) => detail?.lesson);
     const selectPrepared = createSelector(selectLesson, (lesson) => lesson && preparedOf(lesson));
-    const selectItemId = createSelector(selectDetail, selectPrepared, (detail, prepared) =>
-      detail && prepared ? currentItemId(detail.live.room, prepared) : null,
+    const selectAsking = createSelector(selectDetail, selectPrepared, (detail, prepared) =>
+      detail && prepared ? askingOfRoom(detail.live.room, prepared) : null,
     );
-    return { selectPrepared, selectItemId };
+    return { selectPrepared, selectAsking };
   },
 });
-
-/** The latest attempt of each pupil at an item, by pupil id. */
-export function latestByPupil(responses: readonly MarkedResponse[], itemId: string): Map<string, MarkedResponse> {
-  const latest = new Map<string, MarkedResponse>();
-  for (const response of responses) {
-    if (response.itemId === itemId && response.attempt > (latest.get(response.pupilId)?.attempt ?? 0))
-      latest.set(response.pupilId, response);
-  }
-  return latest;
-}

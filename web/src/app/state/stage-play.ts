@@ -1,6 +1,6 @@
 import { computed, type Signal } from '@angular/core';
 import type { Store } from '@ngrx/store';
-import { motionMs, stageAside, stageAt, type Aside } from '@zeitpunkt/core';
+import { motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
 import type { StagePlay } from '../ui/stage-view';
 import { liveFeature } from './live';
 
@@ -18,17 +18,15 @@ export function playOf(store: Store, ahead: Signal<Aside | null | undefined>): S
     if (!lesson || !now || now.phase === 'lobby') return null;
     const own = ahead();
     const aside = own === undefined ? now.aside : own;
-    const beganAtMs = now.stepStartedAtMs + skewMs();
+    const { run } = now;
+    const beganAtMs = run.enteredAtMs + skewMs();
     const { settings } = lesson.lesson;
-    if (!aside) return { stateAt: (elapsedMs) => stageAt(lesson, now.step, elapsedMs), motionMs: motionMs(lesson, now.step), beganAtMs };
+    const motionMs = motionOfRun(lesson, run);
+    if (!aside) return { stateAt: (elapsedMs) => stageOfRun(lesson, run, elapsedMs), motionMs, beganAtMs };
     // Hands that are turned by hand stand still for the script; marks alone go on top of what it plays.
     if (aside.timeSec === null)
-      return {
-        stateAt: (elapsedMs) => stageAside(stageAt(lesson, now.step, elapsedMs), aside, settings),
-        motionMs: motionMs(lesson, now.step),
-        beganAtMs,
-      };
-    const stage = stageAside(stageAt(lesson, now.step, Infinity), aside, settings);
+      return { stateAt: (elapsedMs) => stageAside(stageOfRun(lesson, run, elapsedMs), aside, settings), motionMs, beganAtMs };
+    const stage = stageAside(stageOfRun(lesson, run, Infinity), aside, settings);
     return { stateAt: () => stage, motionMs: 0, beganAtMs, glides: own === undefined };
   });
 }

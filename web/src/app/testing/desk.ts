@@ -10,6 +10,7 @@ export function deskView(change: Partial<DeskView> = {}): DeskView {
     pupilName: 'Wren',
     className: 'Terns',
     lessonTitle: 'The lamp at the harbour light',
+    kinds: ['read-dial'],
     stage: null,
     question: questionView(),
     ...change,
@@ -20,12 +21,13 @@ type Question = NonNullable<DeskView['question']>;
 
 export function questionView(change: Partial<Question> = {}): Question {
   return {
+    askingId: 'q1',
     view: {
       kind: 'read-dial',
       itemId: 'q1',
       stem: 'What time is it?',
       pose: { hourDeg: 225, minuteDeg: 180 },
-      layers: { ...PLAIN_LAYERS, numeralGaps: [] },
+      layers: PLAIN_LAYERS,
       separator: ':',
     },
     phase: 'open',

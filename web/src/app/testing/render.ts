@@ -30,6 +30,12 @@ export async function render(component: Type<unknown>, inputs: Record<string, un
   };
 }
 
+/** Waits for something that is loaded: a part of the page that comes when it is asked for. */
+export async function until(holds: () => boolean): Promise<void> {
+  for (let turn = 0; turn < 200 && !holds(); turn++) await new Promise((resolve) => setTimeout(resolve, 5));
+  expect(holds()).toBe(true);
+}
+
 /** What an output has said so far. */
 export function heard<T>(output: { subscribe(hear: (value: T) => void): unknown }): T[] {
   const all: T[] = [];

@@ -1,7 +1,56 @@
-import { kindOf, prepareLesson, seededRng, simulateResponse, type Item, type MisconceptionId } from '@zeitpunkt/core';
+import {
+  markOf,
+  ONLY_STEP,
+  prepareLesson,
+  seededRng,
+  simulateResponse,
+  type Asking,
+  type AskingPhase,
+  type Item,
+  type Lesson,
+  type MisconceptionId,
+  type StepRef,
+} from '@zeitpunkt/core';
 import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
 
-/** A session of one lesson with three pupils in the room and one who is not there, as the server would send it. */
+const LESSON: Lesson = {
+  format: 'zeitpunkt-lesson',
+  formatVersion: 2,
+  title: 'The lamp at the harbour light',
+  goal: 'Read half past.',
+  successCriteria: [],
+  targetMinutes: 5,
+  settings: {
+    readingOrder: 'hour-first',
+    betweenRule: 'passed',
+    pack: 'en-GB',
+    separator: ':',
+    strictness: 'right-side',
+    wordsPerMinute: 120,
+  },
+  items: [
+    { id: 'q1', kind: 'read-dial', timeSec: 27_000 },
+    { id: 'q2', kind: 'set-dial', timeSec: 34_200, from: 'display', hands: 'free' },
+  ],
+  beats: [
+    { id: 'b1', kind: 'say', text: 'Hello.' },
+    { id: 'b2', kind: 'ask', itemId: 'q1', text: '' },
+    { id: 'b3', kind: 'answer', itemId: 'q1' },
+    { id: 'b4', kind: 'ask', itemId: 'q2', text: '' },
+  ],
+};
+
+/** The step of a beat of that lesson, by its place from 1. */
+export const stepOf = (beat: number): StepRef => ({ beatId: `b${beat}`, step: ONLY_STEP });
+
+/** A question of that lesson as it was asked. */
+export const askingOf = (itemId: string, phase: AskingPhase): Asking => ({
+  id: itemId,
+  item: LESSON.items.find(({ id }) => id === itemId)!,
+  phase,
+});
+
+/** A session of that lesson at its first question, with three pupils in the room and one who is not there. */
 export function sessionDetail(): SessionDetail {
   const pupils = ['Anouk', 'Bashir', 'Ceri', 'Dov'].map((name) => ({ id: `pupil-${name}`, name }));
   return {
@@ -10,61 +59,43 @@ export function sessionDetail(): SessionDetail {
     roomKey: ['boat', 'lamp', 'shell', 'fish'],
     createdAtMs: 0,
     endedAtMs: null,
-    lesson: {
-      format: 'zeitpunkt-lesson',
-      formatVersion: 1,
-      title: 'The lamp at the harbour light',
-      goal: 'Read half past.',
-      successCriteria: [],
-      targetMinutes: 5,
-      settings: {
-        readingOrder: 'hour-first',
-        betweenRule: 'passed',
-        pack: 'en-GB',
-        separator: ':',
-        strictness: 'right-side',
-        wordsPerMinute: 120,
-      },
-      items: [
-        { id: 'q1', kind: 'read-dial', timeSec: 27_000 },
-        { id: 'q2', kind: 'set-dial', timeSec: 34_200, from: 'display', hands: 'free' },
-      ],
-      beats: [
-        { kind: 'say', text: 'Hello.' },
-        { kind: 'ask', itemId: 'q1', text: '' },
-        { kind: 'answer', itemId: 'q1' },
-        { kind: 'ask', itemId: 'q2', text: '' },
-      ],
-    },
+    lesson: LESSON,
     pupils,
     live: {
       seq: 0,
       nowMs: 0,
-      room: { phase: 'running', step: 1, stepStartedAtMs: 0, begunAtMs: 0, questions: { q1: 'open' }, aside: null },
+      room: {
+        phase: 'running',
+        begunAtMs: 0,
+        run: { at: stepOf(2), enteredAtMs: 0, askings: [askingOf('q1', 'open')], besideId: null },
+        aside: null,
+      },
       participants: pupils.slice(0, 3).map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true })),
       responses: [],
     },
+    unreadable: [],
   };
+}
+
+/** The same session with something else in its room. */
+export function withRun(change: Partial<SessionDetail['live']['room']['run']>, live: Partial<SessionDetail['live']> = {}): SessionDetail {
+  const detail = sessionDetail();
+  const { room } = detail.live;
+  return { ...detail, live: { ...detail.live, room: { ...room, run: { ...room.run, ...change } }, ...live } };
 }
 
 /** A marked response as a pupil with these misconceptions would give it. */
 export function responseOf(name: string, itemId: string, misconceptions: MisconceptionId[] = [], attempt = 1): MarkedResponse {
-  const { lesson } = sessionDetail();
-  const item: Item = prepareLesson(lesson).context.itemOf(itemId);
-  const { response, responseTimeMs } = simulateResponse(
-    { misconceptions, carelessness: 0, paceMs: 5000 },
-    item,
-    lesson.settings,
-    seededRng(1),
-  );
-  const mark = kindOf(item).mark(item, response, lesson.settings);
+  const item: Item = prepareLesson(LESSON).context.itemOf(itemId);
+  const profile = { misconceptions, carelessness: 0, paceMs: 5000 };
+  const { response, responseTimeMs } = simulateResponse(profile, item, LESSON.settings, seededRng(1));
   return {
     id: `${name}-${itemId}-${attempt}`,
     pupilId: `pupil-${name}`,
-    itemId,
+    askingId: itemId,
     attempt,
-    response: { ...response },
-    mark: { ...mark, misconceptions: [...mark.misconceptions] },
+    response,
+    mark: markOf(item, response, LESSON.settings),
     responseTimeMs,
     receivedAtMs: attempt,
   };

@@ -15,6 +15,7 @@ const POINTER_MS = 3000;
   selector: '[zpAudienceWindow]',
   exportAs: 'audienceWindow',
   host: {
+    class: 'stage-window',
     '(document:pointermove)': 'moved()',
     '(document:visibilitychange)': 'keepAwake()',
     '[style.cursor]': "still() ? 'none' : null",

@@ -8,7 +8,9 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     <span id="{{ id }}">{{ label() }}</span>
     <div role="group" [attr.aria-labelledby]="id">
       @for (option of options(); track option.value) {
-        <button type="button" [attr.aria-pressed]="option.value === value()" (click)="chosen.emit(option.value)">{{ option.text }}</button>
+        <button type="button" class="press" [attr.aria-pressed]="option.value === value()" (click)="chosen.emit(option.value)">
+          {{ option.text }}
+        </button>
       }
     </div>
   `,
@@ -27,17 +29,9 @@ import { ChangeDetectionStrategy, Component, input, output } from '@angular/core
     button {
       min-height: 28px;
       padding: 0 0.5rem;
-      border: 1px solid var(--line);
       margin-left: -1px;
-      background: none;
-      color: var(--ink);
-      font: inherit;
+      border-radius: 0;
       font-size: 0.9rem;
-      cursor: pointer;
-    }
-    button[aria-pressed='true'] {
-      background: var(--ink);
-      color: var(--sheet);
     }
   `,
 })

@@ -1,4 +1,5 @@
-import { turnDeg, turnFree, turnGeared, wrapDeg, gearedPose, type HandId, type Pose, type SecondOfDay } from '@zeitpunkt/core';
+import type { HandId, Pose, SecondOfDay } from '@zeitpunkt/core';
+import { turnDeg, turnFree, turnGeared, wrapDeg, gearedPose } from '@zeitpunkt/core/dial/pose';
 
 /** What a pupil or teacher turns: geared hands follow one time, free hands one pose. */
 export type Turning = { readonly hands: 'geared'; readonly at: SecondOfDay } | { readonly hands: 'free'; readonly pose: Pose };

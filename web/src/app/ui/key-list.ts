@@ -49,17 +49,6 @@ const WRITTEN: Readonly<Record<string, string>> = {
     </dialog>
   `,
   styles: `
-    dialog {
-      max-height: calc(100dvh - 2rem);
-      padding: 1.25rem 1.5rem;
-      border: 2px solid var(--ink);
-      border-radius: 6px;
-      background: var(--sheet);
-      color: var(--ink);
-    }
-    dialog::backdrop {
-      background: rgb(0 0 0 / 40%);
-    }
     .head {
       display: flex;
       align-items: center;
@@ -90,11 +79,6 @@ const WRITTEN: Readonly<Record<string, string>> = {
       gap: 0.5rem;
       align-items: center;
       min-height: 32px;
-    }
-    input {
-      width: 18px;
-      height: 18px;
-      accent-color: var(--ink);
     }
   `,
 })

@@ -24,7 +24,7 @@ const SINGLE: Partial<Record<PointerTool, { readonly label: string; readonly pla
       <form (submit)="arc($event)">
         <label>
           from minute
-          <select #from (change)="start.set(+from.value)">
+          <select class="field" #from (change)="start.set(+from.value)">
             @for (one of arcMinutes(); track one) {
               <option [selected]="one === start()">{{ one }}</option>
             }
@@ -32,25 +32,25 @@ const SINGLE: Partial<Record<PointerTool, { readonly label: string; readonly pla
         </label>
         <label>
           to
-          <select #to (change)="end.set(+to.value)">
+          <select class="field" #to (change)="end.set(+to.value)">
             @for (one of arcMinutes(); track one) {
               <option [selected]="one === end()">{{ one }}</option>
             }
           </select>
         </label>
-        <button type="submit" [disabled]="start() === end()">Draw it</button>
+        <button type="submit" class="press" [disabled]="start() === end()">Draw it</button>
       </form>
     } @else if (single(); as single) {
       <form (submit)="point($event, +place.value)">
         <label>
           {{ single.label }}
-          <select #place>
+          <select class="field" #place>
             @for (one of single.places; track one) {
               <option>{{ one }}</option>
             }
           </select>
         </label>
-        <button type="submit">{{ single.act }}</button>
+        <button type="submit" class="press">{{ single.act }}</button>
       </form>
     }
   `,
@@ -63,23 +63,9 @@ const SINGLE: Partial<Record<PointerTool, { readonly label: string; readonly pla
       gap: 0.4rem;
       align-items: center;
     }
-    select,
-    form button {
+    select {
       min-height: 32px;
-      padding: 0 0.5rem;
-      border: 1px solid var(--line);
-      border-radius: 4px;
-      background: var(--sheet);
-      color: var(--ink);
-      font: inherit;
       font-size: 0.95rem;
-    }
-    form button {
-      cursor: pointer;
-    }
-    form button:disabled {
-      color: var(--soft);
-      cursor: default;
     }
   `,
 })

@@ -1,5 +1,6 @@
 import { getStroke } from 'perfect-freehand';
-import { turnDeg, wrapDeg, type DialMark } from '@zeitpunkt/core';
+import type { DialMark } from '@zeitpunkt/core';
+import { turnDeg, wrapDeg } from '@zeitpunkt/core/dial/pose';
 
 /** A place on the dial in dial units about its centre, y downwards; the face has a radius of 100. */
 export interface DialPoint {

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
-import { stageScene, withMarks, type DialMark, type GroupNode, type StageState } from '@zeitpunkt/core';
+import type { DialMark, GroupNode, StageState } from '@zeitpunkt/core';
+import { withMarks } from '@zeitpunkt/core/scene/with-marks';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { v4 as uuid } from 'uuid';
 import { handUnder, type Hold, moveHold, poseOf, turnedBy, type Turning } from './dial-gesture';
 import { arcMark, degOf, inkMark, minuteAt, numeralAt, type ArcBy, type DialPoint, type PointerTool } from './pointer-tools';
@@ -78,7 +80,7 @@ export class PointingStage {
     const pressed = this.findDial(stage, event);
     if (pressed === null) return;
     event.preventDefault();
-    if (pressed !== (stage.dialPlace ?? 0)) return this.dialPressed.emit(pressed);
+    if (pressed !== stage.dialPlace) return this.dialPressed.emit(pressed);
     const point = this.pointOf(event);
     this.host.setPointerCapture(event.pointerId);
     if (this.tool() !== 'turn') return this.gesture.set({ type: 'draw', points: [point] });

@@ -9,7 +9,10 @@ import {
   input,
   viewChild,
 } from '@angular/core';
-import { describeStage, poseBetween, stageScene, turnDeg, type Pose, type StageLayout, type StageState } from '@zeitpunkt/core';
+import type { Pose, StageLayout, StageState } from '@zeitpunkt/core';
+import { poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { SvgOutlet } from './svg-outlet';
 
 /** A piece of stage to play: what is seen at each moment, how long it moves, and when it began. */

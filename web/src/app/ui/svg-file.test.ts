@@ -1,4 +1,4 @@
-import { dialScene, gearedPose, secondOfDay, stageOfBuild, stageScene, NEW_BUILD, TEACHING_LAYERS } from '@zeitpunkt/core';
+import { dialOf, dialScene, gearedPose, secondOfDay, stageOfBuild, stageScene, NEW_BUILD, TEACHING_LAYERS } from '@zeitpunkt/core';
 import type { Inks } from './inks';
 import { svgFile } from './svg-file';
 
@@ -15,7 +15,7 @@ test('a file is well-formed XML with the same elements as the scene, colours as 
 });
 
 test('a clear background has no sheet behind the dial', () => {
-  const file = svgFile(dialScene({ pose: gearedPose(secondOfDay(4, 30)), layers: TEACHING_LAYERS, marks: [] }), inks, 'Dial', null);
+  const file = svgFile(dialScene(dialOf(gearedPose(secondOfDay(4, 30)), TEACHING_LAYERS)), inks, 'Dial', null);
   expect(file).not.toContain('<rect');
   expect(file).toContain('rotate(135)');
 });

@@ -1,21 +1,19 @@
 import {
+  CLEAR_STAGE,
+  dialOf,
   dialScene,
+  displayOf,
   gearedPose,
   PLAIN_LAYERS,
   secondOfDay,
   stageScene,
   TEACHING_LAYERS,
   type DialMark,
-  type DialState,
   type Scene,
 } from '@zeitpunkt/core';
 import { SvgOutlet } from './svg-outlet';
 
-const dial = (hour: number, minute: number, marks: DialMark[] = []): DialState => ({
-  pose: gearedPose(secondOfDay(hour, minute)),
-  layers: PLAIN_LAYERS,
-  marks,
-});
+const dial = (hour: number, minute: number, marks: DialMark[] = []) => dialOf(gearedPose(secondOfDay(hour, minute)), PLAIN_LAYERS, marks);
 const newSvg = () => document.createElementNS('http://www.w3.org/2000/svg', 'svg');
 /** What an outlet draws from nothing. */
 function drawn(scene: Scene): string {
@@ -37,22 +35,8 @@ test('after any change the picture is the same as drawn from nothing, in the sam
       ]),
     ),
     dialScene({ ...dial(9, 0), layers: TEACHING_LAYERS }),
-    stageScene({
-      dial: dial(2, 45),
-      display: { hour: '2', minute: null, separator: ':' },
-      words: ['quarter to three'],
-      board: [],
-      stem: null,
-      countdown: null,
-    }),
-    stageScene({
-      dial: null,
-      display: null,
-      words: [],
-      board: ['One.', 'Two.'],
-      stem: 'What time is it?',
-      countdown: { totalMs: 9000, leftMs: 100 },
-    }),
+    stageScene({ ...CLEAR_STAGE, dial: dial(2, 45), display: displayOf('2', null, ':'), words: ['quarter to three'] }),
+    stageScene({ ...CLEAR_STAGE, board: ['One.', 'Two.'], stem: 'What time is it?', countdown: { totalMs: 9000, leftMs: 100 } }),
     dialScene(dial(4, 30)),
   ];
   for (const scene of scenes) {

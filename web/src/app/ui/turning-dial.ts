@@ -9,7 +9,13 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import { bestWording, describeHand, dialScene, WORD_PACKS, wrapDeg, type DialLayers, type HandId } from '@zeitpunkt/core';
+import type { DialLayers, HandId } from '@zeitpunkt/core';
+import { describeHand } from '@zeitpunkt/core/dial/describe-pose';
+import { wrapDeg } from '@zeitpunkt/core/dial/pose';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf } from '@zeitpunkt/core/scene/dial-state';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { bestWording } from '@zeitpunkt/core/words/say';
 import { handUnder, type Hold, moveHold, poseOf, turn, turnedBy, type Turning } from './dial-gesture';
 import { SvgOutlet } from './svg-outlet';
 
@@ -89,7 +95,7 @@ export class TurningDial {
 
   private readonly scene = computed(() => {
     const hand = this.hold()?.hand ?? this.focused();
-    return dialScene({ pose: poseOf(this.turning()), layers: this.layers(), marks: hand ? [{ type: 'hand', hand }] : [] });
+    return dialScene(dialOf(poseOf(this.turning()), this.layers(), hand ? [{ type: 'hand', hand }] : []));
   });
 
   constructor() {

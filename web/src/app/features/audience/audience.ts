@@ -38,29 +38,6 @@ import { KeyShow } from '../console/key-show';
       }
     </main>
   `,
-  styles: `
-    :host {
-      display: grid;
-      place-items: center;
-      width: 100vw;
-      height: 100dvh;
-      overflow: hidden;
-      background: var(--paper);
-    }
-    .stage {
-      width: min(100vw, calc(100dvh * 16 / 9));
-      aspect-ratio: 16 / 9;
-    }
-    .words {
-      padding: 2rem;
-      text-align: center;
-      font-size: clamp(1rem, 2.2vw, 2.4rem);
-    }
-    h1 {
-      margin-bottom: 1em;
-      font-size: 2em;
-    }
-  `,
 })
 export class Audience {
   readonly id = input.required<string>();

@@ -1,14 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, type ElementRef, inject, input, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { BEAT_KINDS, narrationAt, type Step } from '@zeitpunkt/core';
+import { BEAT_KINDS, kindOf, narrationAt, stepIndex, timesAsked, type Step } from '@zeitpunkt/core';
 import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
+import { Confirm } from '../../ui/confirm';
 import { KeyList } from '../../ui/key-list';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { KeyShow } from './key-show';
@@ -18,7 +19,7 @@ import { Wall } from './wall';
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
+  imports: [Confirm, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',
@@ -32,25 +33,49 @@ export class Console {
   protected readonly audienceKeys = AUDIENCE_KEYS;
   protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
   protected readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
-  protected readonly itemId = this.store.selectSignal(liveFeature.selectItemId);
+  protected readonly asking = this.store.selectSignal(liveFeature.selectAsking);
+  protected readonly outdated = this.store.selectSignal(liveFeature.selectOutdated);
   protected readonly lineOpen = this.store.selectSignal(liveFeature.selectLineOpen);
   protected readonly problem = this.store.selectSignal(liveFeature.selectProblem);
   protected readonly play = playOf(this.store, this.steering.ahead);
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
   private readonly stage = viewChild(ScriptStage);
-  private readonly ending = viewChild.required<ElementRef<HTMLDialogElement>>('ending');
 
   protected readonly room = computed(() => this.detail()?.live.room);
-  protected readonly step = computed(() => this.prepared()?.steps[this.room()?.step ?? 0]);
+  /** Where the script stands, as a number. */
+  protected readonly stepIndex = computed(() => {
+    const [prepared, room] = [this.prepared(), this.room()];
+    return prepared && room ? stepIndex(prepared, room.run.at) : 0;
+  });
+  protected readonly step = computed(() => this.prepared()?.steps[this.stepIndex()]);
   protected readonly narration = computed(() => {
     const [prepared, room] = [this.prepared(), this.room()];
-    return prepared && room ? narrationAt(prepared, room.step) : '';
+    return prepared && room ? narrationAt(prepared, room.run.at) : '';
   });
-  protected readonly nextStep = computed(() => this.prepared()?.steps[(this.room()?.step ?? 0) + 1]);
-  protected readonly openItemId = computed(() => {
-    const id = this.itemId();
-    return id !== null && this.room()?.questions[id] === 'open' ? id : null;
+  protected readonly nextStep = computed(() => this.prepared()?.steps[this.stepIndex() + 1]);
+  /** What the large button does next. */
+  protected readonly nextWords = computed(() => {
+    if (this.steering.handsAside()) return 'Back to the script';
+    const beside = this.steering.besideAsking();
+    if (beside && beside.phase !== 'revealed') return 'Show the answer';
+    const next = this.nextStep();
+    return next ? `Next: ${this.nameOf(next)}` : null;
+  });
+  /** What to read out for a question beside the script: its stem, and once it is answered why. */
+  protected readonly besideNotes = computed(() => {
+    const [beside, detail] = [this.steering.besideAsking(), this.detail()];
+    if (!beside || !detail) return '';
+    const kind = kindOf(beside.item);
+    const { settings } = detail.lesson;
+    if (beside.phase !== 'revealed') return kind.viewOf(beside.item, settings).stem;
+    return [...kind.reason(beside.item, settings), kind.keySentence(beside.item, settings)].join(' ');
+  });
+  /** What is put beside the script, for the line that names where the lesson stands. */
+  protected readonly besideWords = computed(() => {
+    const beside = this.steering.besideAsking();
+    if (!beside) return null;
+    return timesAsked(this.room()!.run.askings, beside) > 1 ? 'Asked again' : 'Another like it';
   });
   protected readonly elapsedSec = computed(() => {
     const begun = this.room()?.begunAtMs;
@@ -81,12 +106,15 @@ export class Console {
     this.store.dispatch(liveActions.release({ sessionId: this.id(), participantId }));
   }
 
-  protected closeAnswers(itemId: string): void {
-    this.steering.tell({ type: 'close', itemId });
+  protected closeAnswers(askingId: string): void {
+    this.steering.tell({ type: 'close', askingId });
+  }
+
+  protected reload(): void {
+    location.reload();
   }
 
   protected end(): void {
-    this.ending().nativeElement.close();
     this.steering.tell({ type: 'end' });
   }
 

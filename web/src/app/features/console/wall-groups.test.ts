@@ -1,10 +1,10 @@
 import type { MarkedResponse } from '@zeitpunkt/contract';
-import { responseOf, sessionDetail } from '../../testing/session';
+import { askingOf, responseOf, sessionDetail } from '../../testing/session';
 import { wallGroups } from './wall-groups';
 
 const groups = (phase: 'open' | 'revealed', ...responses: MarkedResponse[]) => {
   const detail = sessionDetail();
-  return wallGroups({ ...detail, live: { ...detail.live, responses } }, 'q1', phase).map(({ title, pupils }) => [
+  return wallGroups({ ...detail, live: { ...detail.live, responses } }, askingOf('q1', phase)).map(({ title, pupils }) => [
     title,
     ...pupils.map((one) => one.participant.name),
   ]);
@@ -36,7 +36,7 @@ test('an answer that fits two ideas names both, and a mind that was changed coun
     ),
   ).toEqual([
     ['No answer', 'Anouk'],
-    ['Nearest hour or coming hour', 'Bashir'],
+    ['Nearest hour or coming hour or half of the coming hour', 'Bashir'],
     ['Right', 'Ceri'],
   ]);
 });

@@ -1,7 +1,6 @@
-import { misconceptionOf, type QuestionPhase } from '@zeitpunkt/core';
+import { isRightVerdict, LatestAttempts, misconceptionOf, type Asking } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
-import { isRight, namesOfIdeas } from '../../shared/verdict-words';
-import { latestByPupil } from '../../state/live';
+import { namesOfIdeas } from '../../shared/verdict-words';
 
 /** A pupil on the wall with the latest response to the question, if there is one. */
 export interface WallPupil {
@@ -21,8 +20,8 @@ export interface WallGroup {
  * The wall in groups, most urgent first: who is still thinking; before the reveal simply who has answered; after it the
  * right ones last, the others by the misconceptions that explain them, the most frequent first.
  */
-export function wallGroups(detail: SessionDetail, itemId: string, phase: QuestionPhase | undefined): WallGroup[] {
-  const latest = latestByPupil(detail.live.responses, itemId);
+export function wallGroups(detail: SessionDetail, { id, phase }: Asking): WallGroup[] {
+  const latest = new LatestAttempts(detail.live.responses).at(id);
   const pupils = detail.live.participants.map((participant) => ({ participant, response: latest.get(participant.pupilId) ?? null }));
   const silent = pupils.filter((pupil) => !pupil.response);
   const answered = pupils.filter((pupil) => pupil.response);
@@ -40,7 +39,7 @@ function byIdea(answered: readonly WallPupil[]): WallGroup[] {
   const wrong = new Map<string, WallPupil[]>();
   for (const pupil of answered) {
     const { mark } = pupil.response!;
-    if (isRight(mark)) right.push(pupil);
+    if (isRightVerdict(mark.verdict)) right.push(pupil);
     else {
       const key = mark.misconceptions.join(' ');
       wrong.set(key, [...(wrong.get(key) ?? []), pupil]);

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
+import { kindOf, type Asking } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { wallGroups } from './wall-groups';
 
@@ -14,7 +15,8 @@ import { wallGroups } from './wall-groups';
 })
 export class Wall {
   readonly detail = input.required<SessionDetail>();
-  readonly itemId = input.required<string | null>();
+  /** The question on the stage; null where nothing is asked. */
+  readonly asking = input.required<Asking | null>();
   readonly release = output<string>();
 
   protected readonly participants = computed(() => this.detail().live.participants);
@@ -25,10 +27,14 @@ export class Wall {
       .map((pupil) => pupil.name)
       .join(', ');
   });
-  protected readonly phase = computed(() => this.detail().live.room.questions[this.itemId() ?? '']);
+  /** The question as pupils see it: responses are shown beside it. */
+  protected readonly view = computed(() => {
+    const item = this.asking()?.item;
+    return item ? kindOf(item).viewOf(item, this.detail().lesson.settings) : null;
+  });
   protected readonly groups = computed(() => {
-    const itemId = this.itemId();
-    return itemId === null ? [] : wallGroups(this.detail(), itemId, this.phase());
+    const asking = this.asking();
+    return asking ? wallGroups(this.detail(), asking) : [];
   });
   protected readonly answeredCount = computed(() =>
     this.groups().reduce((sum, group) => sum + group.pupils.filter((one) => one.response).length, 0),

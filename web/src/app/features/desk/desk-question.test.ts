@@ -1,8 +1,9 @@
 import { signal } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import { stageOfBuild, NEW_BUILD, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, NEW_BUILD, QUESTION_KINDS, stageOfBuild, type Response } from '@zeitpunkt/core';
 import { questionView } from '../../testing/desk';
 import { render } from '../../testing/render';
+import { loadKind } from '../../question-views/kind-views';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 
@@ -17,6 +18,7 @@ async function open(question = questionView(), safety: 'none' | 'waiting' | 'kep
     viewAtMs: signal(0),
     answer: jest.fn(async () => undefined),
   };
+  await loadKind(question.view.kind); // as the desk has done before it shows a question
   const screen = await render(DeskQuestion, { question }, [{ provide: DeskStore, useValue: store }]);
   return { ...screen, store, status: () => screen.find.getByRole('status').textContent?.replace(/\s+/g, ' ').trim() };
 }
@@ -54,15 +56,15 @@ test('the next question of the same kind starts with nothing given', async () =>
   store.given.set(null);
   store.safety.set('none');
   const { view } = questionView();
-  await setInputs({ question: questionView({ view: { ...view, itemId: 'q2', stem: 'And now?' } }) });
+  await setInputs({ question: questionView({ askingId: 'q2', view: { ...view, itemId: 'q2', stem: 'And now?' } }) });
   expect(find.getByRole('heading').textContent).toBe('And now?');
   expect(find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('');
 });
 
-const reveal = (own: NonNullable<NonNullable<DeskView['question']>['reveal']>['own']) =>
+const reveal = (own: NonNullable<NonNullable<DeskView['question']>['reveal']>['own'], stage = stageOfBuild(NEW_BUILD)) =>
   questionView({
     phase: 'revealed',
-    reveal: { key: { kind: 'read-dial', hour: '7', minute: '30' }, stage: JSON.parse(JSON.stringify(stageOfBuild(NEW_BUILD))), own },
+    reveal: { stage, own },
   });
 
 test('the reveal has one kind sentence, the pupil’s own answer and the dial; no verdict is named', async () => {
@@ -76,4 +78,21 @@ test('the reveal has one kind sentence, the pupil’s own answer and the dial; n
 test('who gave no answer is told so without blame', async () => {
   const { status } = await open(reveal(null));
   expect(status()).toBe('This one went by without your answer. Look at the clock now.');
+});
+
+test('the same question asked again starts with nothing given, also where it was being answered', async () => {
+  const { press, setInputs, find, store } = await open();
+  await press('8');
+  await setInputs({ question: questionView({ askingId: 'q1.2' }) });
+  expect(find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('');
+  expect(store.answer).not.toHaveBeenCalled();
+});
+
+test('an answer with several dials shows them all and says which are right', async () => {
+  const [item] = QUESTION_KINDS['choose-all'].samples;
+  const { find } = await open(reveal(null, QUESTION_KINDS['choose-all'].answered(item!, DEFAULT_SETTINGS)), 'none');
+  const label = find.getByRole('img').getAttribute('aria-label')!;
+  expect(label.match(/[A-E]: A clock dial/g)).toHaveLength(5);
+  expect(label.match(/This one is right\./g)).toHaveLength(2);
+  expect(find.getByText('A and D show half past seven.')).toBeTruthy();
 });

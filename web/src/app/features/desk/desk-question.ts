@@ -13,8 +13,12 @@ import {
   viewChild,
 } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import { describeDial, dialScene, type Response } from '@zeitpunkt/core';
-import { ANSWER_VIEWS } from '../../question-views/answer-views';
+import type { Response } from '@zeitpunkt/core';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
+import { kindViews } from '../../question-views/kind-views';
 import { ResponseView } from '../../question-views/response-view';
 import { SceneView } from '../../ui/scene-view';
 import { Countdown } from './countdown';
@@ -33,24 +37,29 @@ type Question = NonNullable<DeskView['question']>;
 export class DeskQuestion {
   readonly question = input.required<Question>();
   protected readonly store = inject(DeskStore);
-  private readonly itemId = computed(() => this.question().view.itemId);
+  protected readonly askingId = computed(() => this.question().askingId);
   /** Answering (the first time or again), or looking at what was given. */
   protected readonly answering = linkedSignal<string, boolean>({
-    source: this.itemId,
+    source: this.askingId,
     computation: () => untracked(() => this.store.safety() === 'none'),
   });
-  protected readonly answerView = computed(() => ANSWER_VIEWS[this.question().view.kind]);
+  protected readonly views = kindViews(() => this.question().view.kind);
   protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() }));
+  /** The dials of the answer, one or several with the right ones ticked; what is written about them stands beside. */
   protected readonly revealScene = computed(() => {
-    const dial = this.question().reveal?.stage.dial;
-    return dial ? { scene: dialScene(dial), label: describeDial(dial) } : null;
+    const stage = this.question().reveal?.stage;
+    if (!stage?.dial) return null;
+    const { dial, dials, dialPlace } = stage;
+    const pictures = { ...CLEAR_STAGE, dial, dials, dialPlace };
+    const several = dialsInOrder(stage).length > 1;
+    return { scene: several ? stageScene(pictures, 'wide') : dialScene(dial), label: describeStage(pictures), several };
   });
   private readonly outlet = viewChild(NgComponentOutlet);
   private readonly shownAt = signal(performance.now());
 
   constructor() {
     effect(() => {
-      this.itemId();
+      this.askingId();
       this.shownAt.set(performance.now());
     });
     // The views are chosen by kind, so their output is listened to here and not in the template.

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
-import { movingBeatOf, withMarks } from '@zeitpunkt/core';
+import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
+import { withMarks } from '@zeitpunkt/core/scene/with-marks';
+import { Confirm } from '../../ui/confirm';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
@@ -7,19 +9,24 @@ import { DeskStore } from './desk-store';
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [DeskQuestion, StageView],
+  imports: [Confirm, DeskQuestion, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
       <header>
         <strong>{{ view.pupilName }}</strong>
         <span class="class">{{ view.className }}</span>
-        @if (!store.lineOpen()) {
+        @if (!store.lineOpen() && view.phase !== 'ended') {
           <span class="line" role="status">Waiting for the line …</span>
         }
-        <button class="button quiet" type="button" (click)="leaving.showModal()">Leave</button>
+        <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
       </header>
       <main>
+        @if (store.outdated()) {
+          <p class="problem" role="status">
+            A new version is here. <button class="button outlined" type="button" (click)="reload()">Load the page again</button>
+          </p>
+        }
         @if (store.problem(); as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
@@ -39,14 +46,9 @@ import { DeskStore } from './desk-store';
           </div>
         }
       </main>
-      <dialog #leaving aria-labelledby="leave-title">
-        <h2 id="leave-title">Leave the room?</h2>
+      <zp-confirm #leaving heading="Leave the room?" yes="Leave" no="Stay" (confirmed)="store.leave()">
         <p>You can come in again with the four pictures.</p>
-        <div class="choice">
-          <button type="button" class="button outlined big" (click)="leaving.close()">Stay</button>
-          <button type="button" class="button filled big" (click)="leaving.close(); store.leave()">Leave</button>
-        </div>
-      </dialog>
+      </zp-confirm>
     }
   `,
   styles: `
@@ -100,17 +102,6 @@ import { DeskStore } from './desk-store';
       text-align: center;
       font-size: 1.2rem;
     }
-    dialog {
-      border: 2px solid var(--ink);
-      border-radius: 6px;
-      background: var(--sheet);
-      color: var(--ink);
-    }
-    .choice {
-      display: flex;
-      gap: 0.75rem;
-      margin-top: 1rem;
-    }
   `,
 })
 export class DeskRoom {
@@ -130,6 +121,10 @@ export class DeskRoom {
       glides,
     };
   });
+
+  protected reload(): void {
+    location.reload();
+  }
 
   constructor() {
     this.upright.addEventListener('change', (event) => this.tall.set(event.matches));

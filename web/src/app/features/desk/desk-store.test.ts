@@ -7,7 +7,7 @@ import { DeskStore } from './desk-store';
 
 const SEND = 'POST /api/desk/responses';
 const half = { kind: 'read-dial', hour: '7', minute: '30' } as const;
-const kept = (body: unknown) => ({ id: (body as { id: string }).id, itemId: 'q1', attempt: 1, receivedAtMs: 0 });
+const kept = (body: unknown) => ({ id: (body as { id: string }).id, askingId: 'q1', attempt: 1, receivedAtMs: 0 });
 
 let server: FakeServer;
 let store: InstanceType<typeof DeskStore>;
@@ -44,7 +44,7 @@ test('an answer is kept once the server has it', async () => {
   await wait();
   expect(store.safety()).toBe('kept');
   expect(store.given()).toEqual(half);
-  expect(server.sent(SEND)).toMatchObject([{ itemId: 'q1', response: half, responseTimeMs: 4201 }]);
+  expect(server.sent(SEND)).toMatchObject([{ askingId: 'q1', response: half, responseTimeMs: 4201 }]);
 });
 
 test('without a line an answer waits on the device, also through a reload, and goes out once when the line is back', async () => {
@@ -100,6 +100,7 @@ test('the desk follows what it is told, and goes back to the pictures when its n
   await load();
   FakeSocket.latest.accept();
   FakeSocket.latest.hear({ type: 'view', view: deskView({ question: questionView({ phase: 'closed' }) }) });
+  await wait();
   expect(store.view()?.question?.phase).toBe('closed');
   FakeSocket.latest.hear({ type: 'released' });
   expect([store.phase(), store.view(), store.problem()]).toEqual([
@@ -134,4 +135,63 @@ test('a device that keeps nothing still sends its answer, and says that the page
   server.on(SEND, kept);
   await wait(1500);
   expect(store.safety()).toBe('kept');
+});
+
+test('of two views that come close together the later one is shown, whatever has to be loaded for either', async () => {
+  await load();
+  FakeSocket.latest.accept();
+  const { view } = questionView();
+  FakeSocket.latest.hear({ type: 'view', view: deskView({ seq: 2, question: questionView({ view: { ...view, stem: 'Earlier?' } }) }) });
+  FakeSocket.latest.hear({ type: 'view', view: deskView({ seq: 3, question: null }) });
+  await wait();
+  expect(store.view()).toMatchObject({ seq: 3, question: null });
+});
+
+test.each([
+  ['that tells more than a view of its kind may', { ...questionView().view, key: '7:30' }],
+  ['of a kind that this page does not know', { ...questionView().view, kind: 'sundial' }],
+])('a question %s is not shown; the view is asked for again, ever more seldom', async (_, view) => {
+  await load();
+  FakeSocket.latest.accept();
+  const bad = deskView({ seq: 9, question: questionView({ view: view as never }) });
+  for (let second = 0; second < 60; second++) {
+    FakeSocket.latest.hear({ type: 'view', view: bad });
+    await wait(1000);
+  }
+  expect(store.view()?.seq).toBe(1);
+  const syncs = FakeSocket.latest.sent.filter((text) => text.includes('sync')).length;
+  expect(syncs).toBeGreaterThan(2);
+  expect(syncs).toBeLessThan(12);
+});
+
+test('an answer that an older version of this page kept on the device still goes out', async () => {
+  const { openDB } = await import('idb');
+  const db = await openDB('zeitpunkt-desk', 1, { upgrade: (opened) => void opened.createObjectStore('outbox', { keyPath: 'id' }) });
+  const id = '22222222-2222-4222-8222-222222222222';
+  const post = { id, itemId: 'q1', response: half, responseTimeMs: 4200 };
+  await db.put('outbox', { id, participantId: deskView().participantId, putAtMs: 1, post });
+  db.close();
+  await load();
+  expect(store.safety()).toBe('waiting');
+  FakeSocket.latest.accept();
+  await wait();
+  expect(server.sent(SEND)).toEqual([{ id, askingId: 'q1', response: half, responseTimeMs: 4200 }]);
+  expect(store.safety()).toBe('kept');
+});
+
+test('when the lesson has ended the line is closed and stays so', async () => {
+  await load();
+  FakeSocket.latest.accept();
+  FakeSocket.latest.hear({ type: 'view', view: deskView({ phase: 'ended', question: null }) });
+  await wait(10_000);
+  expect([FakeSocket.all.length, store.view()?.phase]).toEqual([1, 'ended']);
+});
+
+test('a page of another build than the server’s says so', async () => {
+  document.head.innerHTML = '<meta name="zeitpunkt-build" content="of-yesterday">';
+  await load();
+  FakeSocket.latest.accept();
+  expect(store.outdated()).toBe(false);
+  FakeSocket.latest.hear({ type: 'hello', build: 'of-today' });
+  expect(store.outdated()).toBe(true);
 });

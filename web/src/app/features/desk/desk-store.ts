@@ -1,12 +1,13 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import type { DeskMessage, DeskView, ResponseKept } from '@zeitpunkt/contract';
+import type { DeskMessage, DeskView, ResponseKept, Waiting } from '@zeitpunkt/contract';
 import type { Response } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
-import isDeskMessage from '../../../generated/desk-message';
+import isDeskMessage from '../../../generated/desk-message-shell';
+import { loadKind } from '../../question-views/kind-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { type Line, openLine } from '../../shared/line';
-import { Outbox, type Waiting } from './outbox';
+import { Outbox } from './outbox';
 
 interface DeskState {
   /** Asking whether this device is in a room, entering one, or in it. */
@@ -20,24 +21,35 @@ interface DeskState {
   /** Whether this device keeps what waits, should the page be closed. */
   readonly deviceKeeps: boolean;
   readonly problem: string | null;
+  /** The server serves another build than this page is of. */
+  readonly outdated: boolean;
 }
 
 const RETRY_MS = 1500;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
-  withState<DeskState>({ phase: 'asking', view: null, viewAtMs: 0, lineOpen: false, waiting: [], deviceKeeps: true, problem: null }),
+  withState<DeskState>({
+    phase: 'asking',
+    view: null,
+    viewAtMs: 0,
+    lineOpen: false,
+    waiting: [],
+    deviceKeeps: true,
+    problem: null,
+    outdated: false,
+  }),
   withComputed(({ view, waiting }) => ({
     /** The pupil's latest response to the current question, whether it has arrived or not. */
     given: computed<Response | null>(() => {
       const question = view()?.question;
-      const own = waiting().filter(({ post }) => post.itemId === question?.view.itemId);
+      const own = waiting().filter(({ post }) => post.askingId === question?.askingId);
       return own.at(-1)?.post.response ?? question?.given?.response ?? null;
     }),
     /** Whether that response is certain to be kept by the server, or still waits for the line. */
     safety: computed<'none' | 'waiting' | 'kept'>(() => {
       const question = view()?.question;
-      if (waiting().some(({ post }) => post.itemId === question?.view.itemId)) return 'waiting';
+      if (waiting().some(({ post }) => post.askingId === question?.askingId)) return 'waiting';
       return question?.given ? 'kept' : 'none';
     }),
   })),
@@ -47,18 +59,39 @@ export const DeskStore = signalStore(
     let sending = false;
     let timer = 0;
 
-    const show = (view: DeskView) => patchState(store, { phase: 'in', view, viewAtMs: Date.now(), problem: null });
+    let newest: DeskView | null = null;
+
+    const show = (view: DeskView, viewAtMs: number) => {
+      patchState(store, { phase: 'in', view, viewAtMs, problem: null });
+      if (view.phase === 'ended') line?.close(); // nothing more will be told
+      for (const kind of view.kinds) void loadKind(kind).catch(() => undefined); // ready before it is asked; tried again then
+    };
+    /** Shows a view once the part of the page is there that its question needs, unless a newer one has come meanwhile. */
+    const take = async (view: DeskView): Promise<void> => {
+      newest = view;
+      const viewAtMs = Date.now();
+      if (view.question) {
+        try {
+          const { isView } = await loadKind(view.question.view.kind);
+          if (!isView(view.question.view)) return line?.refuse();
+        } catch {
+          return line?.refuse(); // not to be fetched just now, or of a build that this page is not: asked for again
+        }
+      }
+      if (newest === view) show(view, viewAtMs);
+    };
 
     const goOut = (problem: string | null) => {
       line?.close();
       line = null;
+      newest = null;
       patchState(store, { phase: 'joining', view: null, waiting: [], problem });
     };
 
     const receive = (message: DeskMessage) => {
-      if (message.type === 'view') show(message.view);
+      if (message.type === 'view') void take(message.view);
       else if (message.type === 'released') goOut('Your teacher has freed your name. Please come in again.');
-      else patchState(store, { problem: message.detail });
+      else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 
     /** Sends what waits, oldest first; goes on trying while the line is lost. */
@@ -81,7 +114,7 @@ export const DeskStore = signalStore(
       try {
         const kept = await ask<ResponseKept>('POST', '/api/desk/responses', post);
         const view = store.view();
-        if (view?.question?.view.itemId === post.itemId) {
+        if (view?.question?.askingId === post.askingId) {
           patchState(store, {
             view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response } } },
           });
@@ -97,7 +130,7 @@ export const DeskStore = signalStore(
     const enter = async (view: DeskView) => {
       // What waits is known before the question is shown: an answer given before a reload is shown as given.
       patchState(store, { waiting: await outbox.waitingFor(view.participantId) });
-      show(view);
+      await take(view);
       line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
         message: receive,
         open: (lineOpen) => {
@@ -105,6 +138,7 @@ export const DeskStore = signalStore(
           if (lineOpen) void send();
           else void look(); // perhaps not the line but the place is gone
         },
+        outdated: () => patchState(store, { outdated: true }),
       });
     };
 
@@ -112,7 +146,7 @@ export const DeskStore = signalStore(
     const look = async (): Promise<void> => {
       try {
         const view = await ask<DeskView>('GET', '/api/desk');
-        if (store.phase() === 'in') show(view);
+        if (store.phase() === 'in') await take(view);
         else await enter(view);
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;
@@ -130,13 +164,9 @@ export const DeskStore = signalStore(
       async answer(response: Response, responseTimeMs: number): Promise<void> {
         const view = store.view();
         if (!view?.question) return;
-        const post = {
-          id: uuid(),
-          itemId: view.question.view.itemId,
-          response: { ...response },
-          responseTimeMs: Math.round(responseTimeMs),
-        };
-        const waiting: Waiting = { participantId: view.participantId, post };
+        const id = uuid();
+        const post = { id, askingId: view.question.askingId, response, responseTimeMs: Math.round(responseTimeMs) };
+        const waiting: Waiting = { id, participantId: view.participantId, putAtMs: Date.now(), post };
         const deviceKeeps = await outbox.put(waiting);
         patchState(store, (state) => ({ waiting: [...state.waiting, waiting], deviceKeeps, problem: null }));
         await send();

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
-import { KEY_LENGTH, KEY_PICTURES, readPictures, type KeyPicture as PictureName } from '@zeitpunkt/core';
+import type { KeyPicture as PictureName } from '@zeitpunkt/core';
+import { KEY_LENGTH, KEY_PICTURES, readPictures } from '@zeitpunkt/core/live/room-key';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { KeyPicture } from '../../ui/key-picture';

@@ -1,15 +1,21 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { ResponsePost } from '@zeitpunkt/contract';
-import isResponsePost from '../../../generated/response-post';
-
-/** A response that the server has not acknowledged yet, with the place in the room that it belongs to. */
-export interface Waiting {
-  readonly participantId: string;
-  readonly post: ResponsePost;
-}
+import type { Waiting } from '@zeitpunkt/contract';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { readWaiting, writeWaiting } from '@zeitpunkt/core/formats/stored';
+import isWaiting from '../../../generated/waiting';
 
 interface DeskDb extends DBSchema {
-  outbox: { key: string; value: Waiting & { id: string; putAtMs: number } };
+  outbox: { key: string; value: object };
+}
+
+/** An answer as a device kept it, of whatever version; null where it cannot be read any more. */
+function readKept(kept: object): Waiting | null {
+  try {
+    return readWaiting<Waiting>(kept, (data) => (isWaiting(data) ? null : 'is not as expected'));
+  } catch (error) {
+    if (error instanceof CoreError) return null;
+    throw error;
+  }
 }
 
 /**
@@ -22,7 +28,7 @@ export class Outbox {
   /** @returns whether the device keeps it */
   put(waiting: Waiting): Promise<boolean> {
     return this.whereKept(async (db) => {
-      await db.put('outbox', { ...waiting, id: waiting.post.id, putAtMs: Date.now() });
+      await db.put('outbox', writeWaiting(waiting));
       return true;
     }, false);
   }
@@ -30,10 +36,11 @@ export class Outbox {
   /** What waits for this place, oldest first. What belongs to another place, or cannot be read any more, is cleared away. */
   waitingFor(participantId: string): Promise<Waiting[]> {
     return this.whereKept(async (db) => {
-      const own: (Waiting & { putAtMs: number })[] = [];
-      for (const entry of await db.getAll('outbox')) {
-        if (entry.participantId === participantId && isResponsePost(entry.post)) own.push(entry);
-        else await db.delete('outbox', entry.id);
+      const own: Waiting[] = [];
+      for (const key of await db.getAllKeys('outbox')) {
+        const waiting = readKept((await db.get('outbox', key)) ?? {});
+        if (waiting?.participantId === participantId) own.push(waiting);
+        else await db.delete('outbox', key);
       }
       return own.sort((a, b) => a.putAtMs - b.putAtMs);
     }, []);

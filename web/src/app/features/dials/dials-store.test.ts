@@ -7,17 +7,20 @@ import { DialsStore } from './dials-store';
 const dial = (name: string, change: Partial<SavedDial> = {}): SavedDial => ({
   id: `id-${name}`,
   name,
-  build: NEW_BUILD as SavedDial['build'],
+  version: 1,
+  build: NEW_BUILD,
   problem: null,
   ...change,
 });
 const SAVE = 'POST /api/dials';
+/** What the server says to a save. */
+const saved = (body: unknown) => ({ version: (body as { version: number }).version + 1 });
 const at = (hour: number) => setTime(secondOfDay(hour, 0));
 
 let server: FakeServer;
 let store: InstanceType<typeof DialsStore>;
 async function start(dials: SavedDial[]): Promise<void> {
-  server = new FakeServer({ 'GET /api/dials': () => dials, 'GET /api/lessons': [], [SAVE]: undefined, 'POST /api/dials/order': undefined });
+  server = new FakeServer({ 'GET /api/dials': () => dials, 'GET /api/lessons': [], [SAVE]: saved, 'POST /api/dials/order': undefined });
   store = TestBed.configureTestingModule({ providers: [DialsStore] }).inject(DialsStore);
   await jest.advanceTimersByTimeAsync(0);
 }
@@ -60,17 +63,20 @@ test('changes are saved together after a pause, and a change made meanwhile is s
   await wait(699);
   expect(server.sent(SAVE)).toEqual([]);
   let arrive = (): void => undefined;
-  server.on(SAVE, () => new Promise<void>((resolve) => (arrive = resolve)));
+  server.on(SAVE, () => new Promise<object>((resolve) => (arrive = () => resolve({ version: 2 }))));
   await wait(1);
   expect(store.saving()).toBe('saving');
   store.change(at(5));
   arrive();
   await wait(0);
   expect(store.saving()).toBe('changed');
-  server.on(SAVE, undefined);
+  server.on(SAVE, saved);
   await wait(700);
   expect(store.saving()).toBe('saved');
-  expect(server.sent(SAVE)).toMatchObject([{ build: { timeSec: secondOfDay(4, 0) } }, { build: { timeSec: secondOfDay(5, 0) } }]);
+  expect(server.sent(SAVE)).toMatchObject([
+    { version: 1, build: { timeSec: secondOfDay(4, 0) } },
+    { version: 2, build: { timeSec: secondOfDay(5, 0) } },
+  ]);
 });
 
 test('a save that fails says so and is tried again by itself', async () => {
@@ -78,10 +84,10 @@ test('a save that fails says so and is tried again by itself', async () => {
   server.reachable = false;
   store.change(at(3));
   await wait(700);
-  expect([store.saving(), store.problem()]).toEqual(['failed', 'The server cannot be reached just now.']);
+  expect([store.saving(), store.saveProblem()]).toEqual(['failed', 'The server cannot be reached just now.']);
   server.reachable = true;
   await wait(4000);
-  expect([store.saving(), store.problem()]).toEqual(['saved', null]);
+  expect([store.saving(), store.saveProblem()]).toEqual(['saved', null]);
 });
 
 test('leaving saves at once what has not been saved', async () => {
@@ -112,7 +118,7 @@ test('a duplicate gets the next free name; an empty name is refused and the old 
   await start([dial('Lamp'), dial('Lamp 2')]);
   await store.duplicate();
   expect(store.dials().map(({ name }) => name)).toEqual(['Lamp', 'Lamp 2', 'Lamp 3']);
-  await store.rename('   ');
+  store.rename('   ');
   expect([store.current()?.name, store.problem()]).toEqual(['Lamp 3', 'A dial needs a name.']);
 });
 
@@ -131,9 +137,68 @@ test('the last dial deleted leaves a new one, and the deleted one can be brought
   await start([lamp]);
   server.on('POST /api/dials/id-Lamp/delete', undefined);
   server.on('POST /api/dials/id-Lamp/restore', undefined);
+  server.on('GET /api/dials', [lamp]);
   await store.remove(lamp);
   expect(store.current()?.name).toBe('New dial');
   expect(store.word()).toEqual({ text: '“Lamp” is deleted.', deleted: lamp });
   await store.bringBack(lamp);
   expect([store.current()?.name, store.word()]).toEqual(['Lamp', null]);
+});
+
+describe('a dial that was changed or deleted elsewhere', () => {
+  const refusal = new Refusal('DIAL_CHANGED', '“Lamp” was changed meanwhile, from another window.');
+  const theirs = { ...dial('Lamp', { version: 5 }), build: at(9)(NEW_BUILD) };
+  beforeEach(async () => {
+    await start([dial('Lamp'), dial('Tide')]);
+    store.change(at(3));
+    server.on(SAVE, refusal);
+    await wait(700);
+    server.on('GET /api/dials', [theirs, dial('Tide')]);
+  });
+
+  test('is told, and nothing more is sent over it', async () => {
+    expect([store.saving(), store.saveProblem()]).toEqual(['overtaken', refusal.detail]);
+    store.change(at(4));
+    await wait(60_000);
+    expect(server.sent(SAVE)).toHaveLength(1);
+    await store.open(store.dials()[1]!); // what is not saved is not left
+    expect([store.current()?.name, store.problem()]).toEqual(['Lamp', expect.stringContaining('“Lamp” is not saved yet')]);
+  });
+
+  test('is kept beside what was built here', async () => {
+    server.on(SAVE, saved);
+    await store.keepBoth();
+    expect(store.dials().map(({ name }) => name)).toEqual(['Lamp', 'Tide', 'Lamp 2']);
+    expect([store.current()?.name, store.build().timeSec, store.saving()]).toEqual(['Lamp 2', secondOfDay(3, 0), 'saved']);
+    expect(store.dials()[0]!.build!.timeSec).toBe(secondOfDay(9, 0));
+  });
+
+  test('can be gone on with instead', async () => {
+    await store.takeOther();
+    expect([store.current(), store.build().timeSec, store.saving()]).toEqual([theirs, secondOfDay(9, 0), 'saved']);
+    server.on(SAVE, saved);
+    store.change(at(10));
+    await wait(700);
+    expect(server.sent(SAVE).at(-1)).toMatchObject({ version: 5 });
+  });
+});
+
+test('one save is on its way at a time: what is changed meanwhile goes after it, on the version it made', async () => {
+  await start([dial('Lamp')]);
+  const arrivals: (() => void)[] = [];
+  let version = 1;
+  server.on(SAVE, () => new Promise<object>((resolve) => arrivals.push(() => resolve({ version: (version += 1) }))));
+  store.change(at(3));
+  await wait(700);
+  for (const hour of [4, 5]) {
+    store.change(at(hour));
+    await wait(2000); // the line is slow
+  }
+  expect(server.sent(SAVE)).toHaveLength(1);
+  arrivals[0]!();
+  await wait(0);
+  expect(server.sent(SAVE)).toMatchObject([{ version: 1 }, { version: 2, build: { timeSec: secondOfDay(5, 0) } }]);
+  arrivals[1]!();
+  await wait(0);
+  expect([store.saving(), store.current()?.version]).toEqual(['saved', 3]);
 });

@@ -1,13 +1,11 @@
-import { computed, DestroyRef, inject } from '@angular/core';
+import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import type { BeatKept, LessonSummary, SavedDial } from '@zeitpunkt/contract';
+import type { BeatKept, DialSave, DialSaved, LessonSummary, SavedDial } from '@zeitpunkt/contract';
 import { NEW_BUILD, stageOfBuild, type DialBuild } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
-import { begin, during, type History, redo, step, undo } from './history';
-
-/** How long after the last change a dial is saved. */
-const SAVE_AFTER_MS = 700;
+import { withAutosave } from '../../shared/with-autosave';
+import { withHistory } from '../../shared/with-history';
 
 interface DialsState {
   /** Nothing can be built before the saved dials are here: it would be lost, or take their place. */
@@ -15,41 +13,37 @@ interface DialsState {
   readonly dials: readonly SavedDial[];
   readonly lessons: readonly LessonSummary[];
   readonly currentId: string | null;
-  readonly history: History<DialBuild>;
-  /** Where a step began that is under way, a drag or a sweep; null between steps. */
-  readonly began: DialBuild | null;
-  readonly saving: 'saved' | 'changed' | 'saving' | 'failed';
   readonly problem: string | null;
   /** What was just done, with the dial that can be brought back. */
   readonly word: { readonly text: string; readonly deleted: SavedDial | null } | null;
 }
 
+const send = async (dial: DialSave): Promise<number> => (await ask<DialSaved>('POST', '/api/dials', dial)).version;
+
 /** The place where demonstration dials are built: the saved dials, the one at hand, and its steps. */
 export const DialsStore = signalStore(
-  withState<DialsState>({
-    loading: 'under way',
-    dials: [],
-    lessons: [],
-    currentId: null,
-    history: begin(NEW_BUILD),
-    began: null,
-    saving: 'saved',
-    problem: null,
-    word: null,
-  }),
+  withState<DialsState>({ loading: 'under way', dials: [], lessons: [], currentId: null, problem: null, word: null }),
+  withHistory<DialBuild>(NEW_BUILD),
   withComputed(({ history, dials, currentId }) => {
     const build = computed(() => history().now);
+    const current = computed(() => dials().find((dial) => dial.id === currentId()) ?? null);
     return {
       build,
+      current,
       stage: computed(() => stageOfBuild(build())),
-      current: computed(() => dials().find((dial) => dial.id === currentId()) ?? null),
-      canUndo: computed(() => history().past.length > 0),
-      canRedo: computed(() => history().future.length > 0),
+      toSave: computed((): DialSave | null => {
+        const dial = current();
+        return dial && { id: dial.id, name: dial.name, version: dial.version, build: build() };
+      }),
     };
   }),
+  withMethods((store) => ({
+    noteVersion({ id, build }: DialSave, version: number): void {
+      patchState(store, ({ dials }) => ({ dials: dials.map((dial) => (dial.id === id ? { ...dial, build, version } : dial)) }));
+    },
+  })),
+  withAutosave({ send, overtakenBy: ['DIAL_CHANGED', 'NOT_FOUND'] }),
   withMethods((store) => {
-    let timer = 0;
-
     /** Does something that may fail with a sentence; says whether it went well. */
     const tryTo = async (work: () => Promise<unknown>): Promise<boolean> => {
       try {
@@ -61,107 +55,81 @@ export const DialsStore = signalStore(
         return false;
       }
     };
-
-    const save = async (): Promise<void> => {
-      clearTimeout(timer);
-      const current = store.current();
-      const build = store.build();
-      if (!current || store.saving() === 'saved') return;
-      patchState(store, { saving: 'saving' });
-      const well = await tryTo(() => ask('POST', '/api/dials', { id: current.id, name: current.name, build }));
-      patchState(store, ({ dials, saving }) => ({
-        // Changed again while it was on its way: the next save has the newer one.
-        saving: saving !== 'saving' ? saving : well ? 'saved' : 'failed',
-        dials: well ? dials.map((dial) => (dial.id === current.id ? { ...dial, build: build as SavedDial['build'] } : dial)) : dials,
-      }));
-      if (!well) timer = window.setTimeout(() => void save(), 4000);
+    /** The dial at hand is left only when it is safe. */
+    const mayLeave = async (): Promise<boolean> => {
+      if (await store.save()) return true;
+      patchState(store, { problem: `“${store.current()?.name}” is not saved yet: ${store.saveProblem() ?? 'please try again.'}` });
+      return false;
     };
-
-    const changed = () => {
-      patchState(store, { saving: 'changed' });
-      clearTimeout(timer);
-      timer = window.setTimeout(() => void save(), SAVE_AFTER_MS);
-    };
-
-    const toHistory = (change: (history: History<DialBuild>) => History<DialBuild>) => {
-      patchState(store, ({ history }) => ({ history: change(history), word: null }));
-      changed();
-    };
-
     const open = (dial: SavedDial) => {
-      patchState(
-        store,
-        dial.build ? { currentId: dial.id, history: begin<DialBuild>(dial.build), began: null, problem: null } : { problem: dial.problem },
-      );
+      if (!dial.build) return patchState(store, { problem: dial.problem });
+      store.beginWith(dial.build);
+      store.startSaved();
+      patchState(store, { currentId: dial.id, problem: null });
     };
-
-    const add = async (name: string, build: DialBuild): Promise<void> => {
-      await save();
-      const dial: SavedDial = { id: uuid(), name, build: build as SavedDial['build'], problem: null };
-      if (!(await tryTo(() => ask('POST', '/api/dials', { id: dial.id, name, build })))) return;
-      patchState(store, ({ dials }) => ({ dials: [...dials, dial] }));
-      open(dial);
+    const add = async (name: string, build: DialBuild): Promise<boolean> => {
+      const id = uuid();
+      return tryTo(async () => {
+        const version = await send({ id, name, build, version: 0 });
+        const dial: SavedDial = { id, name, version, build, problem: null };
+        patchState(store, ({ dials }) => ({ dials: [...dials, dial] }));
+        open(dial);
+      });
     };
-
     const reorder = async (dials: readonly SavedDial[]): Promise<void> => {
       const before = store.dials();
       patchState(store, { dials });
       if (!(await tryTo(() => ask('POST', '/api/dials/order', { ids: dials.map(({ id }) => id) })))) patchState(store, { dials: before });
+    };
+    const fetchDials = async () => patchState(store, { dials: await ask<readonly SavedDial[]>('GET', '/api/dials') });
+    const openFirst = async (): Promise<void> => {
+      const first = store.dials().find(({ build }) => build);
+      if (first) open(first);
+      else await add('My first dial', NEW_BUILD);
     };
 
     return {
       async load(): Promise<void> {
         patchState(store, { loading: 'under way' });
         const well = await tryTo(async () => {
-          const [dials, lessons] = await Promise.all([ask<SavedDial[]>('GET', '/api/dials'), ask<LessonSummary[]>('GET', '/api/lessons')]);
-          patchState(store, { dials, lessons });
+          const [lessons] = await Promise.all([ask<readonly LessonSummary[]>('GET', '/api/lessons'), fetchDials()]);
+          patchState(store, { lessons: lessons.filter(({ facts, archivedAtMs }) => facts !== null && archivedAtMs === null) });
         });
-        const first = store.dials().find(({ build }) => build);
-        if (first) open(first);
-        else if (well) await add('My first dial', NEW_BUILD);
+        if (well) await openFirst();
         patchState(store, { loading: well && store.current() ? 'done' : 'failed' });
       },
-
-      /** One step that can be undone. */
-      change: (change: (build: DialBuild) => DialBuild) => toHistory((history) => step(change(history.now))(history)),
-
-      /** Changes that are one step together: begin, any number of moves, then done or cancelled. */
-      beginStep: () => patchState(store, ({ history }) => ({ began: history.now })),
-      move: (change: (began: DialBuild) => DialBuild) => {
-        const began = store.began();
-        if (began) patchState(store, ({ history }) => ({ history: during(change(began))(history) }));
-      },
-      endStep(): void {
-        const { now, past, future } = store.history();
-        const began = store.began();
-        patchState(store, { began: null });
-        if (began && began !== now) {
-          patchState(store, { history: { past, now: began, future } });
-          toHistory(step(now));
-        }
-      },
-      cancelStep: () => patchState(store, ({ history, began }) => ({ began: null, history: began ? during(began)(history) : history })),
-
-      undo: () => toHistory(undo),
-      redo: () => toHistory(redo),
-      save,
-
       async open(dial: SavedDial): Promise<void> {
-        await save();
-        open(dial);
+        if (await mayLeave()) open(store.dials().find(({ id }) => id === dial.id) ?? dial);
       },
-      add: () => add(freeName('New dial', store.dials()), NEW_BUILD),
-      duplicate: () => add(freeName(store.current()?.name ?? 'Dial', store.dials()), store.build()),
-
-      async rename(name: string): Promise<void> {
+      async add(): Promise<void> {
+        if (await mayLeave()) await add(freeName('New dial', store.dials()), NEW_BUILD);
+      },
+      async duplicate(): Promise<void> {
+        if (await mayLeave()) await add(freeName(store.current()?.name ?? 'Dial', store.dials()), store.build());
+      },
+      /** The dial was changed or deleted elsewhere: what was built here is kept beside it, as a dial of its own. */
+      async keepBoth(): Promise<void> {
+        const [name, build] = [store.current()?.name ?? 'Dial', store.build()];
+        await tryTo(fetchDials);
+        await add(freeName(name, store.dials()), build);
+      },
+      /** The dial was changed or deleted elsewhere: what was built here is given up for what is there. */
+      async takeOther(): Promise<void> {
+        const id = store.currentId();
+        if (!(await tryTo(fetchDials))) return;
+        const other = store.dials().find((dial) => dial.id === id);
+        if (other) open(other);
+        else await openFirst();
+      },
+      rename(name: string): void {
         const kept = name.trim().slice(0, 80);
         if (!kept) return patchState(store, { problem: 'A dial needs a name.' });
         patchState(store, ({ dials, currentId }) => ({
           dials: dials.map((dial) => (dial.id === currentId ? { ...dial, name: kept } : dial)),
+          problem: null,
         }));
-        changed();
+        store.changed();
       },
-
       /** Moves a dial up (−1) or down (+1) in the list. */
       async shift(id: string, by: -1 | 1): Promise<void> {
         const dials = [...store.dials()];
@@ -171,52 +139,47 @@ export const DialsStore = signalStore(
         [dials[from], dials[to]] = [dials[to]!, dials[from]!];
         await reorder(dials);
       },
-
-      async remove(dial: SavedDial): Promise<void> {
-        await save();
-        if (!(await tryTo(() => ask('POST', `/api/dials/${dial.id}/delete`)))) return;
-        const dials = store.dials().filter((one) => one.id !== dial.id);
-        patchState(store, { dials, word: { text: `“${dial.name}” is deleted.`, deleted: dial } });
+      async remove({ id }: SavedDial): Promise<void> {
+        if (id === store.currentId() && !(await mayLeave())) return;
+        const dial = store.dials().find((one) => one.id === id);
+        if (!dial || !(await tryTo(() => ask('POST', `/api/dials/${id}/delete`)))) return;
+        const word = { text: `“${dial.name}” is deleted.`, deleted: dial };
+        const dials = store.dials().filter((one) => one.id !== id);
+        patchState(store, { dials, word });
+        if (id !== store.currentId()) return;
         const next = dials.find(({ build }) => build);
-        if (dial.id !== store.currentId()) return;
         if (next) open(next);
         else await add('New dial', NEW_BUILD);
-        patchState(store, { word: { text: `“${dial.name}” is deleted.`, deleted: dial } });
+        patchState(store, { word });
       },
-
       async bringBack(dial: SavedDial): Promise<void> {
-        if (!(await tryTo(() => ask('POST', `/api/dials/${dial.id}/restore`)))) return;
-        patchState(store, { dials: await ask<SavedDial[]>('GET', '/api/dials'), word: null });
-        open(dial);
+        if (!(await mayLeave())) return;
+        const well = await tryTo(async () => {
+          await ask('POST', `/api/dials/${dial.id}/restore`);
+          await fetchDials();
+        });
+        if (!well) return;
+        patchState(store, { word: null });
+        open(store.dials().find(({ id }) => id === dial.id) ?? dial);
       },
-
       /** Keeps the demonstration as the last beat of a lesson. */
       async keepIn(lesson: LessonSummary, text: string): Promise<void> {
+        const beatId = `kept-${uuid().slice(0, 8)}`;
         await tryTo(async () => {
-          const kept = await ask<BeatKept>('POST', `/api/lessons/${lesson.id}/beats`, {
-            version: lesson.version,
-            build: store.build(),
-            text,
-          });
-          patchState(store, ({ lessons }) => ({
-            lessons: lessons.map((one) => (one.id === lesson.id ? { ...one, version: kept.version, beatCount: kept.beatCount } : one)),
-            word: { text: `Kept as beat ${kept.beatCount} of “${lesson.title}”.`, deleted: null },
-          }));
+          const { beatCount } = await ask<BeatKept>('POST', `/api/lessons/${lesson.id}/beats`, { beatId, build: store.build(), text });
+          patchState(store, { word: { text: `Kept as beat ${beatCount} of “${lesson.title}”.`, deleted: null } });
         });
       },
-
       tell: (problem: string | null) => patchState(store, { problem }),
     };
   }),
   withHooks({
     onInit(store) {
-      void store.load();
-      const leaving = () => void store.save();
-      window.addEventListener('pagehide', leaving);
-      inject(DestroyRef).onDestroy(() => {
-        window.removeEventListener('pagehide', leaving);
-        leaving();
+      store.onStep(() => {
+        patchState(store, { word: null });
+        store.changed();
       });
+      void store.load();
     },
   }),
 );

@@ -1,4 +1,5 @@
-import { patchState, signalStore, withMethods, withState } from '@ngrx/signals';
+import { computed } from '@angular/core';
+import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { ClassSummary, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
@@ -11,12 +12,32 @@ interface LessonsState {
   readonly classes: readonly ClassSummary[];
   readonly lessons: readonly LessonSummary[];
   readonly sessions: readonly SessionSummary[];
+  /** The lesson that was just put away, to be brought back at once. */
+  readonly putAway: LessonSummary | null;
 }
 
 /** What the lessons place shows: classes, lessons, and the runs of lessons. */
 export const LessonsStore = signalStore(
-  withState<LessonsState>({ loading: true, opening: false, problem: null, classes: [], lessons: [], sessions: [] }),
+  withState<LessonsState>({ loading: true, opening: false, problem: null, classes: [], lessons: [], sessions: [], putAway: null }),
+  withComputed(({ lessons }) => ({
+    ready: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs === null)),
+    archived: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs !== null)),
+  })),
   withMethods((store) => ({
+    /** Puts a lesson away, or back among those ready to teach; what was taught of it stays. */
+    async archive(lesson: LessonSummary, away: boolean): Promise<void> {
+      patchState(store, { problem: null });
+      try {
+        await ask('POST', `/api/lessons/${lesson.id}/${away ? 'archive' : 'restore'}`);
+        const archivedAtMs = away ? Date.now() : null;
+        patchState(store, ({ lessons }) => ({
+          lessons: lessons.map((one) => (one.id === lesson.id ? { ...one, archivedAtMs } : one)),
+          putAway: away ? lesson : null,
+        }));
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
+    },
     async load(): Promise<void> {
       patchState(store, { loading: true, problem: null });
       try {

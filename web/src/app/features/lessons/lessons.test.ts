@@ -8,13 +8,11 @@ import { Lessons } from './lessons';
 
 const lesson = {
   id: 'l1',
-  version: 1,
+  revision: 1,
   title: 'Half past at the harbour',
-  goal: 'Read half past.',
-  targetMinutes: 20,
-  plannedSec: 292,
-  beatCount: 15,
-  questionCount: 3,
+  facts: { goal: 'Read half past.', targetMinutes: 20, plannedSec: 292, beatCount: 15, questionCount: 3 },
+  problem: null,
+  archivedAtMs: null,
 };
 const session = {
   lessonId: 'l1',
@@ -82,4 +80,36 @@ test('lessons that cannot be fetched can be asked for again', async () => {
   await settled();
   expect(find.queryByRole('alert')).toBeNull();
   expect(find.getByText('Nothing taught yet. When you end a lesson, its answers wait here.')).toBeTruthy();
+});
+
+test('a lesson that cannot be read says why and cannot be opened; the others can', async () => {
+  const broken = {
+    ...lesson,
+    id: 'l2',
+    title: 'Quarters',
+    facts: null,
+    problem: 'The lesson “Quarters” cannot be read: must be number at /beats/2.',
+  };
+  const { find } = await open([], [lesson, broken]);
+  expect(find.getByText(broken.problem)).toBeTruthy();
+  expect(find.getAllByRole('button', { name: /Open the room/ })).toHaveLength(1);
+});
+
+test('a lesson is put away and brought back at once, or later from those put away', async () => {
+  server.on('POST /api/lessons/l1/archive', undefined);
+  server.on('POST /api/lessons/l1/restore', undefined);
+  const { press, find, settled } = await open();
+  const pressAndWait = async (name: string | RegExp) => {
+    await press(name);
+    await new Promise((resolve) => setTimeout(resolve));
+    await settled();
+  };
+  await pressAndWait(/^Put away/);
+  expect(find.getByRole('status').textContent).toContain('“Half past at the harbour” is put away.');
+  expect(find.queryByRole('button', { name: /Open the room/ })).toBeNull();
+  await pressAndWait('Bring it back');
+  expect(find.getByRole('button', { name: /Open the room/ })).toBeTruthy();
+  await pressAndWait(/^Put away/);
+  await pressAndWait(/^Bring back/);
+  expect(server.asked.filter(({ route }) => route.endsWith('/restore'))).toHaveLength(2);
 });

@@ -27,7 +27,7 @@ export class Lessons {
   }
 
   protected minutes(lesson: LessonSummary): number {
-    return Math.round(lesson.plannedSec / 60);
+    return Math.round((lesson.facts?.plannedSec ?? 0) / 60);
   }
 
   protected async start(lesson: LessonSummary): Promise<void> {

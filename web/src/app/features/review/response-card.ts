@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf, misconceptionOf } from '@zeitpunkt/core';
+import { misconceptionOf } from '@zeitpunkt/core';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseView } from '../../question-views/response-view';
 import type { ReviewCell } from './review-table';
@@ -16,11 +16,11 @@ import type { ReviewCell } from './review-table';
       <p class="verdict">{{ verdicts[last.mark.verdict].sign }} {{ verdicts[last.mark.verdict].words }}</p>
       <div class="pair">
         <figure>
-          <zp-response [response]="last.response" />
+          <zp-response [response]="last.response" [view]="cell().question.view" />
           <figcaption>as given</figcaption>
         </figure>
         <figure>
-          <zp-response [response]="key()" />
+          <zp-response [response]="cell().question.key" [view]="cell().question.view" />
           <figcaption>right</figcaption>
         </figure>
       </div>
@@ -61,9 +61,6 @@ import type { ReviewCell } from './review-table';
     h3 {
       font-size: 1rem;
     }
-    .facts {
-      color: var(--soft);
-    }
     .verdict {
       font-weight: 700;
     }
@@ -73,7 +70,6 @@ export class ResponseCard {
   readonly cell = input.required<ReviewCell>();
   readonly closed = output();
   protected readonly verdicts = VERDICT_WORDS;
-  protected readonly key = computed(() => kindOf(this.cell().question.item).keyOf(this.cell().question.item));
   protected readonly changed = computed(() => {
     const times = this.cell().attempts.length - 1;
     return times > 0 ? `, changed ${times === 1 ? 'once' : `${times} times`}` : '';

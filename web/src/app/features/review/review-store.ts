@@ -7,8 +7,8 @@ import { reviewTable } from './review-table';
 interface ReviewState {
   readonly detail: SessionDetail | null;
   readonly problem: string | null;
-  /** The cell that is open, by pupil and item. */
-  readonly opened: { readonly pupilId: string; readonly itemId: string } | null;
+  /** The cell that is open, by pupil and question. */
+  readonly opened: { readonly pupilId: string; readonly askingId: string } | null;
 }
 
 /** One taught lesson under review. */
@@ -24,7 +24,7 @@ export const ReviewStore = signalStore(
     cell: computed(() => {
       const at = opened();
       const row = at && table()?.rows.find(({ pupil }) => pupil.id === at.pupilId);
-      return (row && row.cells.find(({ question }) => question.item.id === at.itemId)) ?? null;
+      return (row && row.cells.find(({ question }) => question.askingId === at.askingId)) ?? null;
     }),
   })),
   withMethods((store) => ({
@@ -36,8 +36,8 @@ export const ReviewStore = signalStore(
         patchState(store, { problem: sentenceOf(error) });
       }
     },
-    open(pupilId: string, itemId: string): void {
-      patchState(store, { opened: { pupilId, itemId } });
+    open(pupilId: string, askingId: string): void {
+      patchState(store, { opened: { pupilId, askingId } });
     },
     close(): void {
       patchState(store, { opened: null });

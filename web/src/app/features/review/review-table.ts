@@ -1,13 +1,29 @@
-import { kindOf, misconceptionOf, type Item, type MisconceptionId } from '@zeitpunkt/core';
+import {
+  isRightVerdict,
+  kindOf,
+  LatestAttempts,
+  misconceptionOf,
+  timesAsked,
+  type Asking,
+  type ItemView,
+  type LessonSettings,
+  type MisconceptionId,
+  type Response,
+} from '@zeitpunkt/core';
 import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
-import { isRight } from '../../shared/verdict-words';
 
-/** One question of the taught lesson with what the class made of it. */
+/** One question that was asked, with what the class made of it. */
 export interface ReviewQuestion {
-  readonly item: Item;
+  readonly askingId: string;
+  /** In the order asked, from 1. */
   readonly number: number;
-  /** Kind and key: "Read a dial, 7:30". */
+  /** Kind and key: "Read a dial, 7:30"; from the second time on "…, again". */
   readonly title: string;
+  readonly key: Response;
+  /** The question as pupils saw it. */
+  readonly view: ItemView;
+  /** A response in a few characters or words. */
+  readonly textOf: (response: Response) => string;
   readonly answered: number;
   readonly right: number;
   /** Misconceptions that responses are consistent with, the most frequent first. */
@@ -36,22 +52,15 @@ export interface ReviewTable {
 
 /** Questions by pupils, from a session's responses. */
 export function reviewTable(detail: SessionDetail): ReviewTable {
-  const attempts = new Map<string, MarkedResponse[]>();
-  for (const response of detail.live.responses) {
-    const place = `${response.pupilId} ${response.itemId}`;
-    attempts.set(
-      place,
-      [...(attempts.get(place) ?? []), response].sort((a, b) => a.attempt - b.attempt),
-    );
-  }
-  const lastOf = (pupilId: string, itemId: string) => attempts.get(`${pupilId} ${itemId}`)?.at(-1) ?? null;
-  const questions = detail.lesson.items.map((item, index) =>
-    question(
-      item,
-      index + 1,
-      detail.pupils.map((pupil) => lastOf(pupil.id, item.id)).filter((one) => one !== null),
-    ),
-  );
+  const { responses, room } = detail.live;
+  const { settings } = detail.lesson;
+  const latest = new LatestAttempts(responses);
+  const attemptsOf = (pupilId: string, askingId: string) =>
+    responses.filter((one) => one.pupilId === pupilId && one.askingId === askingId).sort((a, b) => a.attempt - b.attempt);
+  const questions = room.run.askings.map((asking, index) => {
+    const title = timesAsked(room.run.askings, asking) > 1 ? ', again' : '';
+    return question(asking, index + 1, title, [...latest.at(asking.id).values()], settings);
+  });
   const joined = new Set([...detail.live.participants.map((one) => one.pupilId), ...detail.live.responses.map((one) => one.pupilId)]);
   const rows = detail.pupils
     .filter((pupil) => joined.has(pupil.id))
@@ -60,25 +69,35 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
       cells: questions.map((one) => ({
         pupil,
         question: one,
-        attempts: attempts.get(`${pupil.id} ${one.item.id}`) ?? [],
-        last: lastOf(pupil.id, one.item.id),
+        attempts: attemptsOf(pupil.id, one.askingId),
+        last: latest.of(pupil.id, one.askingId) ?? null,
       })),
     }));
   return { questions, rows, absent: detail.pupils.filter((pupil) => !joined.has(pupil.id)) };
 }
 
-function question(item: Item, number: number, last: readonly MarkedResponse[]): ReviewQuestion {
+function question(
+  { id, item }: Asking,
+  number: number,
+  again: string,
+  last: readonly MarkedResponse[],
+  settings: LessonSettings,
+): ReviewQuestion {
   const kind = kindOf(item);
+  const key = kind.keyOf(item, settings);
   const counts = new Map<MisconceptionId, number>();
-  for (const { mark } of last) for (const id of mark.misconceptions) counts.set(id, (counts.get(id) ?? 0) + 1);
+  for (const { mark } of last) for (const idea of mark.misconceptions) counts.set(idea, (counts.get(idea) ?? 0) + 1);
   return {
-    item,
+    askingId: id,
     number,
-    title: `${kind.name}, ${kind.responseText(kind.keyOf(item))}`,
+    title: `${kind.name}, ${kind.responseText(item, key)}${again}`,
+    key,
+    view: kind.viewOf(item, settings),
+    textOf: (response) => kind.responseText(item, response),
     answered: last.length,
-    right: last.filter(({ mark }) => isRight(mark)).length,
+    right: last.filter(({ mark }) => isRightVerdict(mark.verdict)).length,
     ideas: [...counts]
       .sort(([, a], [, b]) => b - a)
-      .map(([id, count]) => ({ id, count, name: misconceptionOf(id).name, nextMove: misconceptionOf(id).nextMove })),
+      .map(([idea, count]) => ({ id: idea, count, name: misconceptionOf(idea).name, nextMove: misconceptionOf(idea).nextMove })),
   };
 }

@@ -1,11 +1,12 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf } from '@zeitpunkt/core';
+import { isRightVerdict } from '@zeitpunkt/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { isRight, misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseCard } from './response-card';
+import type { ReviewQuestion } from './review-table';
 import { ReviewStore } from './review-store';
 
 /** A taught lesson: questions by pupils, with verdict and misconception; every cell opens the answer it came from. */
@@ -24,8 +25,9 @@ export class Review {
   protected readonly namesOf = misconceptionNames;
 
   /** A cell whose answer no idea explains: right, or what was given instead. */
-  protected inShort({ mark, response }: MarkedResponse): string {
-    return isRight(mark) || mark.verdict === 'blank' ? VERDICT_WORDS[mark.verdict].words : kindOf(response).responseText(response);
+  protected inShort({ mark, response }: MarkedResponse, question: ReviewQuestion): string {
+    const { verdict } = mark;
+    return isRightVerdict(verdict) || verdict === 'blank' ? VERDICT_WORDS[verdict].words : question.textOf(response);
   }
 
   constructor() {

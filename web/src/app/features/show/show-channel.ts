@@ -1,4 +1,4 @@
-import type { StageState } from '@zeitpunkt/core';
+import { CoreError, readStage, writeStage, type StageState } from '@zeitpunkt/core';
 import type { Elsewhere } from '../../shared/next-frame';
 import isShownStage from '../../../generated/shown-stage';
 
@@ -45,7 +45,7 @@ export function showSender(): ShowSender {
       last = stage;
       if (shown) channel.postMessage(stage); // copying a stage costs a part of every frame
       clearTimeout(keep);
-      keep = window.setTimeout(() => localStorage.setItem(KEPT, JSON.stringify(stage)), KEEP_AFTER_MS);
+      keep = window.setTimeout(() => localStorage.setItem(KEPT, writeStage(stage)), KEEP_AFTER_MS);
     },
     frame(work) {
       if (document.hidden) {
@@ -64,8 +64,8 @@ export function listenToShow(heard: (stage: StageState) => void): () => void {
   const hear = (stage: unknown) => {
     if (isShownStage(stage)) heard(stage); // one of another version is not shown
   };
-  const kept = localStorage.getItem(KEPT);
-  if (kept) hear(JSON.parse(kept));
+  const kept = keptStage();
+  if (kept) heard(kept);
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
     if (data === CALL) channel.postMessage(ASK);
     else if (data === FRAME_WANTED) requestAnimationFrame(() => channel.postMessage(FRAME));
@@ -73,4 +73,15 @@ export function listenToShow(heard: (stage: StageState) => void): () => void {
   };
   channel.postMessage(ASK);
   return () => channel.close();
+}
+
+/** What was shown last, of whatever version; null where there is nothing that can be read. */
+function keptStage(): StageState | null {
+  const kept = localStorage.getItem(KEPT);
+  try {
+    return kept === null ? null : readStage(kept, (data) => (isShownStage(data) ? null : 'is not as expected'));
+  } catch (error) {
+    if (error instanceof CoreError) return null; // shown again as soon as something is built
+    throw error;
+  }
 }

@@ -16,27 +16,9 @@ import { listenToShow } from './show-channel';
       @if (scene(); as scene) {
         <zp-scene class="stage" [scene]="scene" [label]="label()" />
       } @else {
-        <p>The dial appears here as soon as it is built.</p>
+        <p class="words">The dial appears here as soon as it is built.</p>
       }
     </main>
-  `,
-  styles: `
-    :host {
-      display: grid;
-      place-items: center;
-      width: 100vw;
-      height: 100dvh;
-      overflow: hidden;
-      background: var(--paper);
-    }
-    .stage {
-      width: min(100vw, calc(100dvh * 16 / 9));
-      aspect-ratio: 16 / 9;
-    }
-    p {
-      padding: 2rem;
-      font-size: 1.5rem;
-    }
   `,
 })
 export class Show {

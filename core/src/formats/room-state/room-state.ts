@@ -1,0 +1,27 @@
+import type { Lesson } from '../../lesson/lesson.js';
+import { isStored, type Format, type Stored } from '../format.js';
+import { stepsOfVersion1 } from './steps-of-version-1.js';
+
+/**
+ * Version 1 stood at the number of a step and knew one phase for each item. The first versions of it had nothing beside
+ * the script.
+ */
+function toVersion2(data: Stored, lesson: Lesson): Stored {
+  const { step, stepStartedAtMs, questions, ...room } = data;
+  const steps = stepsOfVersion1(lesson);
+  const asked = isStored(questions) ? Object.entries(questions) : [];
+  const askings = asked.flatMap(([itemId, phase]) => {
+    const item = lesson.items.find(({ id }) => id === itemId);
+    return item ? [{ id: itemId, item, phase }] : [];
+  });
+  const at = typeof step === 'number' ? steps[Math.min(Math.max(0, step), steps.length - 1)] : undefined;
+  return { aside: null, ...room, run: { at, enteredAtMs: stepStartedAtMs, askings, besideId: null } };
+}
+
+/** A live room as it goes on after a restart; see RoomState. It is read with the lesson it was taught from. */
+export const roomStateFormat: Format<Lesson> = {
+  name: 'room of',
+  migrations: [toVersion2],
+  carriesVersion: false,
+  unreadable: 'ROOM_UNREADABLE',
+};

@@ -1,0 +1,22 @@
+import { dialOf, PLAIN_LAYERS } from '../../scene/dial-state.js';
+import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
+import { isStored, type Format, type Stored } from '../format.js';
+import { completeLayers } from '../dial-build/layers.js';
+
+const FULL_DIAL = dialOf({ hourDeg: 0, minuteDeg: 0 }, PLAIN_LAYERS);
+const FULL_DISPLAY = displayOf(null, null, ':');
+
+/** Version 1 left out what was not on the stage. */
+function toVersion2(data: Stored): Stored {
+  const full = { ...CLEAR_STAGE, ...data };
+  const dialOfVersion2 = (dial: unknown) => (isStored(dial) ? { ...FULL_DIAL, ...dial, layers: completeLayers(dial['layers']) } : dial);
+  return {
+    ...full,
+    dial: dialOfVersion2(full.dial),
+    dials: Array.isArray(full.dials) ? full.dials.map(dialOfVersion2) : full.dials,
+    display: isStored(full.display) ? { ...FULL_DISPLAY, ...full.display } : full.display,
+  };
+}
+
+/** The stage that the window for pupils showed last, as the browser keeps it; see StageState. */
+export const stageFormat: Format = { name: 'stage', migrations: [toVersion2], carriesVersion: false, unreadable: 'STAGE_UNREADABLE' };

@@ -1,0 +1,78 @@
+import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
+import { gearedPose, type Pose } from '../../dial/pose.js';
+import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import type { LessonSettings } from '../../lesson/settings.js';
+import { actsOf } from '../../misconceptions/distorted-acts.js';
+import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
+import type { Rng } from '../../rehearsal/rng.js';
+import { displayText } from '../../time/display.js';
+import { secondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
+import { WORD_PACKS } from '../../words/registry.js';
+import { bestWording, say } from '../../words/say.js';
+import { oneOf } from '../slips.js';
+import type { Choice, ChooseAllItem } from './choose-all.js';
+
+/** Distractors at the most: with the right ones, six choices fit a small screen. */
+const MOST_DISTRACTORS = 3;
+
+/**
+ * A new item. Each distractor is what one misconception would take for the time asked for; where fewer of them make a
+ * difference the item has fewer choices.
+ */
+export function makeChooseAll(id: string, rng: Rng, rung: Rung, settings: LessonSettings): ChooseAllItem {
+  for (;;) {
+    const at = timeOnRung(rung, rng);
+    const from = oneOf(['words', 'display', 'dial'], rng);
+    const choices = from === 'dial' ? texts(at, rng, settings) : dials(at, from, rng, rung, settings);
+    // A time at which no idea makes a difference has nothing to choose from: take another one.
+    if (choices.length > 2) return { id, kind: 'choose-all', timeSec: at, from, choices: shuffled(choices, rng) };
+  }
+}
+
+/** The time as a display and in each wording, and what ideas would read from the dial instead. */
+function texts(at: SecondOfDay, rng: Rng, settings: LessonSettings): Choice[] {
+  const { separator } = settings;
+  const right = [displayText(at, separator), ...say(at, WORD_PACKS[settings.pack]).slice(0, 2)];
+  const misread = shuffled(MISCONCEPTION_IDS, rng).flatMap((idea) => actsOf([idea], settings).read(gearedPose(at)).slice(0, 1));
+  const wrong = misread.filter((typed) => timeTyped(typed) !== null && typed.minute.length === 2 && !sameTyped(typed, typedTime(at)));
+  const distractors = new Set(wrong.map(({ hour, minute }) => `${hour}${separator}${minute}`));
+  return [...right, ...[...distractors].slice(0, MOST_DISTRACTORS)].map((text) => ({ text }));
+}
+
+/** The time on a clock with all numerals and on one with few, and dials that ideas would take for it. */
+function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: Rung, settings: LessonSettings): Choice[] {
+  const right = gearedPose(at);
+  const distractors = new Map<string, Pose>();
+  for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
+    const pose = takenFor(at, from, idea, rung, settings);
+    if (pose) distractors.set(`${pose.hourDeg} ${pose.minuteDeg}`, pose);
+  }
+  return [
+    { ...right, numerals: 'all' },
+    { ...right, numerals: 'quarters' },
+    ...[...distractors.values()].slice(0, MOST_DISTRACTORS).map((pose) => ({ ...pose, numerals: 'all' as const })),
+  ];
+}
+
+/** A dial that somebody with an idea takes for a time: as they would set it, or another time of the rung that they read so. */
+function takenFor(
+  at: SecondOfDay,
+  from: 'words' | 'display',
+  idea: (typeof MISCONCEPTION_IDS)[number],
+  rung: Rung,
+  settings: LessonSettings,
+): Pose | null {
+  const acts = actsOf([idea], settings);
+  const right = gearedPose(at);
+  const isOther = (pose: Pose) => Math.abs(pose.hourDeg - right.hourDeg) > 6 || Math.abs(pose.minuteDeg - right.minuteDeg) > 6;
+  const meant = from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[settings.pack])).map(timeTyped) : [at];
+  const set = meant.flatMap((time) => (time === null ? [] : acts.set(time))).find(isOther);
+  if (set) return set;
+  const others = Array.from({ length: 12 }, (_, hour) => rung.minutes.map((minute) => gearedPose(secondOfDay(hour, minute)))).flat();
+  return others.find((pose) => isOther(pose) && acts.read(pose).some((typed) => sameTyped(typed, typedTime(at)))) ?? null;
+}
+
+function shuffled<T>(list: readonly T[], rng: Rng): T[] {
+  const left = [...list];
+  return list.map(() => left.splice(Math.floor(rng() * left.length), 1)[0]!);
+}

@@ -1,0 +1,32 @@
+import {
+  readDialBuild,
+  readLesson,
+  readMark,
+  readResponse,
+  readRoomState,
+  prepareLesson,
+  type DialBuild,
+  type Lesson,
+  type Mark,
+  type Response,
+  type RoomState,
+} from '@zeitpunkt/core';
+import { DialBuildSchema, LessonSchema, MarkSchema, ResponseSchema, RoomStateSchema } from '@zeitpunkt/contract';
+import { checkOf } from '../http/fits.js';
+
+/** The door to everything that the database holds as JSON, with the schemas of this version; see formats/ in the core. */
+export const stored = {
+  /**
+   * A lesson from the database or from a file, checked by its schema and by what a schema cannot tell.
+   * @throws CoreError LESSON_UNREADABLE with the path, FORMAT_NEWER, or what prepareLesson throws
+   */
+  lesson(text: unknown, title = ''): Lesson {
+    const lesson = readLesson(text, title && `“${title}”`, checkOf(LessonSchema));
+    prepareLesson(lesson);
+    return lesson;
+  },
+  dialBuild: (text: string, name: string): DialBuild => readDialBuild(text, `“${name}”`, checkOf(DialBuildSchema)),
+  room: (text: string, lesson: Lesson): RoomState => readRoomState(text, lesson, checkOf(RoomStateSchema)),
+  response: (text: string, pupil: string): Response => readResponse(text, pupil, checkOf(ResponseSchema)),
+  mark: (text: string, pupil: string): Mark => readMark(text, pupil, checkOf(MarkSchema)),
+};

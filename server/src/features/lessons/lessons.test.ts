@@ -1,0 +1,78 @@
+import type { Lesson } from '@zeitpunkt/core';
+import { NEW_BUILD } from '@zeitpunkt/core';
+import { School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let lessonId: string;
+let lesson: Lesson;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  lessonId = (await list())[0].id;
+  lesson = (await teacher.send('GET', `/api/lessons/${lessonId}`)).json().lesson;
+});
+afterEach(() => school.remove());
+
+const list = async () => (await teacher.send('GET', '/api/lessons')).json();
+const save = async (revision: number, draft: unknown) =>
+  (await teacher.send('POST', `/api/lessons/${lessonId}/draft`, { revision, lesson: draft })).json();
+const versions = () => school.store.sqlite.prepare('SELECT version FROM lesson_version WHERE lesson_id = ?').pluck().all(lessonId);
+
+test('a draft is saved in revisions; a save that comes late or from another window overwrites nothing', async () => {
+  const mine = { ...lesson, title: 'At the harbour light' };
+  expect(await save(1, mine)).toEqual({ revision: 2 });
+  expect(await save(1, mine)).toEqual({ revision: 2 }); // its answer was lost, and it was sent again
+  expect(await save(1, { ...lesson, title: 'Theirs' })).toMatchObject({ code: 'LESSON_CHANGED', status: 409 });
+  expect((await list())[0]).toMatchObject({ title: 'At the harbour light', revision: 2 });
+});
+
+test('a lesson is pinned when a room opens, once for each change, and rooms keep what they teach', async () => {
+  expect(versions()).toEqual([]);
+  const first = await TestRoom.open(school, teacher);
+  await TestRoom.open(school, teacher);
+  expect(versions()).toEqual([1]);
+  await save(1, { ...lesson, title: 'Changed meanwhile' });
+  expect((await TestRoom.open(school, teacher)).detail.lesson.title).toBe('Changed meanwhile');
+  expect(versions()).toEqual([1, 2]);
+  expect((await teacher.send('GET', `/api/sessions/${first.detail.id}`)).json().lesson.title).toBe(lesson.title);
+});
+
+test('300 beats with demonstrations are taken; what cannot be played is refused with its place', async () => {
+  const ink = { type: 'ink', id: 'line', d: `M0 0 ${'L1 1 '.repeat(600)}` };
+  const build = {
+    ...NEW_BUILD,
+    marks: [ink],
+    beside: [NEW_BUILD, NEW_BUILD].map(({ freePose, layers }) => ({ pose: freePose, layers, marks: [] })),
+  };
+  const beats = Array.from({ length: 300 }, (_, index) => ({ id: `d${index}`, kind: 'show', build, text: 'Look.' }));
+  expect(await save(1, { ...lesson, beats })).toEqual({ revision: 2 });
+  expect(await save(2, { ...lesson, beats: [...beats, beats[0]] })).toMatchObject({ code: 'REQUEST_SHAPE' });
+  expect(await save(2, { ...lesson, beats: [{ id: 'a', kind: 'think', itemId: 'q1', seconds: 1, text: '' }] })).toMatchObject({
+    code: 'REQUEST_SHAPE',
+    detail: expect.stringMatching(/>= 3 at \/lesson\/beats\/0\/seconds/),
+  });
+  expect(await save(2, { ...lesson, beats: [{ id: 'a', kind: 'answer', itemId: 'q1' }] })).toMatchObject({ code: 'LESSON_BEAT_ORDER' });
+  expect((await list())[0]).toMatchObject({ revision: 2, facts: { beatCount: 300 } });
+});
+
+test('a lesson that cannot be read is listed with the reason, beside the others', async () => {
+  school.store.sqlite.prepare("UPDATE lesson SET draft = json_set(draft, '$.beats[2].turnSeconds', 'slow') WHERE id = ?").run(lessonId);
+  const [broken, ...others] = await list();
+  expect(broken).toMatchObject({
+    title: lesson.title,
+    facts: null,
+    problem: `The lesson “${lesson.title}” cannot be read: must be number at /beats/2/turnSeconds.`,
+  });
+  expect(others.map(({ problem }: { problem: null }) => problem)).toEqual([null, null]);
+  expect((await teacher.send('GET', `/api/lessons/${lessonId}`)).json()).toMatchObject({ code: 'LESSON_UNREADABLE' });
+});
+
+test('a lesson is put away and brought back, with what was taught of it', async () => {
+  const room = await TestRoom.open(school, teacher);
+  await teacher.send('POST', `/api/lessons/${lessonId}/archive`);
+  expect((await list())[0]).toMatchObject({ id: lessonId, archivedAtMs: school.clockMs });
+  expect((await teacher.send('GET', `/api/sessions/${room.detail.id}`)).statusCode).toBe(200);
+  await teacher.send('POST', `/api/lessons/${lessonId}/restore`);
+  expect((await list())[0].archivedAtMs).toBeNull();
+});

@@ -1,0 +1,60 @@
+import { applyCommand, writeRoomState, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
+import type { GroupCommit } from '../../db/group-commit.js';
+import type { LiveQueries } from './queries.js';
+
+export interface CommandsNeeds {
+  readonly queries: LiveQueries;
+  readonly commit: GroupCommit;
+  readonly nowMs: () => number;
+}
+
+/** The state of a room and what changes it: one command after the other, each written before anybody is told. */
+export class Commands {
+  /** How many commands have changed the room. */
+  private events: number;
+  /** The last command that was sent; each waits for the one before it. */
+  private carriedOut: Promise<unknown> = Promise.resolve();
+
+  constructor(
+    private readonly sessionId: string,
+    private now: RoomState,
+    private readonly lesson: PreparedLesson,
+    private readonly needs: CommandsNeeds,
+    private readonly onChange: (room: RoomState, atMs: number) => void,
+  ) {
+    this.events = needs.queries.eventCount(sessionId);
+  }
+
+  get room(): RoomState {
+    return this.now;
+  }
+
+  /** Carries out a command once, after those before it; sent again it changes nothing. */
+  carryOut(commandId: string, command: RoomCommand): Promise<void> {
+    const done = this.carriedOut.then(() => this.apply(commandId, command));
+    this.carriedOut = done.catch(() => undefined); // whoever sent it is told; the next one is carried out all the same
+    return done;
+  }
+
+  private async apply(commandId: string, command: RoomCommand): Promise<void> {
+    const { queries, commit, nowMs } = this.needs;
+    if (queries.commandKnown(this.sessionId, commandId)) return;
+    const atMs = nowMs();
+    const next = applyCommand(this.now, command, this.lesson, atMs);
+    if (next === this.now) return;
+    const event = { sessionId: this.sessionId, seq: this.events + 1, commandId, command: JSON.stringify(forTheRecord(command)), atMs };
+    await commit(() => {
+      queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
+      if (next.phase === 'ended') queries.end(this.sessionId, atMs);
+      queries.insertEvent(event);
+    });
+    this.events = event.seq;
+    this.now = next;
+    this.onChange(next, atMs);
+  }
+}
+
+/** Hands that are dragged make many commands: of the pointing beside the script only the time is recorded. */
+function forTheRecord(command: RoomCommand): unknown {
+  return command.type === 'aside' ? { type: 'aside', timeSec: command.aside?.timeSec ?? null } : command;
+}

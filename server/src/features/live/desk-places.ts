@@ -1,0 +1,55 @@
+import { CoreError } from '@zeitpunkt/core';
+import type { DeskView } from '@zeitpunkt/contract';
+import type { FastifyRequest } from 'fastify';
+import { tokenHash } from '../../http/tokens.js';
+import type { LiveRoom } from './live-room.js';
+import type { LiveQueries } from './queries.js';
+import type { RoomDirectory } from './room-directory.js';
+
+export const DESK_COOKIE = 'zp_desk';
+
+type EndedPlace = NonNullable<ReturnType<LiveQueries['placeByToken']>>;
+
+/** A pupil's device in an open room, or what is left of its place in one that has ended. */
+export type DeskPlace = { readonly room: LiveRoom; readonly participantId: string } | { readonly room: null; readonly ended: EndedPlace };
+
+/** Finds the place that a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
+export function deskFinder(rooms: RoomDirectory): (request: FastifyRequest) => DeskPlace {
+  return (request) => {
+    const token = request.cookies[DESK_COOKIE];
+    const hash = token ? tokenHash(token) : '';
+    // Every response needs this: the room remembers the tokens of its pupils for as long as it is open.
+    const known = rooms.tokens.find(hash);
+    if (known) return known;
+    const place = hash ? rooms.queries.placeByToken(hash) : undefined;
+    if (place?.phase === 'ended') return { room: null, ended: place };
+    const room = place && rooms.find(place.sessionId);
+    if (!room?.hasParticipant(place!.id)) {
+      throw new CoreError('DESK_NOT_JOINED', 'This device is not in a room. Please enter the four pictures again.');
+    }
+    return rooms.tokens.remember(hash, { room, participantId: place!.id });
+  };
+}
+
+/** What a desk shows whose room has ended. */
+export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace): DeskView {
+  return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, kinds: [], stage: null, question: null };
+}
+
+/** Which device belongs to which place of an open room. Tokens that were replaced, and rooms that are gone, are forgotten. */
+export class DeskTokens {
+  private readonly places = new Map<string, { readonly room: LiveRoom; readonly participantId: string }>();
+
+  find(hash: string): { readonly room: LiveRoom; readonly participantId: string } | undefined {
+    return this.places.get(hash);
+  }
+
+  remember<Place extends { readonly room: LiveRoom; readonly participantId: string }>(hash: string, place: Place): Place {
+    this.places.set(hash, place);
+    return place;
+  }
+
+  forget(isGone: (place: { readonly room: LiveRoom; readonly participantId: string }) => boolean): void {
+    for (const [hash, place] of this.places) if (isGone(place)) this.places.delete(hash);
+  }
+}

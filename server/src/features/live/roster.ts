@@ -1,0 +1,88 @@
+import { CoreError } from '@zeitpunkt/core';
+import type { Participant, Pupil } from '@zeitpunkt/contract';
+import type { LiveQueries } from './queries.js';
+
+/** Who is in a room: the pupils of its class, and those who have come in. The class may change while the room is open. */
+export class Roster {
+  private readonly participants: Map<string, Participant>;
+
+  constructor(
+    private readonly sessionId: string,
+    private pupilsOfClass: readonly Pupil[],
+    participants: readonly Participant[],
+    private readonly queries: LiveQueries,
+  ) {
+    this.participants = new Map(participants.map((one) => [one.id, one]));
+  }
+
+  get pupils(): readonly Pupil[] {
+    return this.pupilsOfClass;
+  }
+
+  get all(): readonly Participant[] {
+    return [...this.participants.values()];
+  }
+
+  has(participantId: string): boolean {
+    return this.participants.has(participantId);
+  }
+
+  /** @throws CoreError DESK_NOT_JOINED */
+  get(participantId: string): Participant {
+    const participant = this.participants.get(participantId);
+    if (!participant)
+      throw new CoreError('DESK_NOT_JOINED', 'This device is not in the room any more. Please enter the four pictures again.');
+    return participant;
+  }
+
+  notIn(): Pupil[] {
+    const taken = new Set(this.all.map(({ pupilId }) => pupilId));
+    return this.pupilsOfClass.filter(({ id }) => !taken.has(id));
+  }
+
+  /**
+   * Lets a pupil in. The same join sent again gives the device a new token, not a second place.
+   * @returns the new participant; null where it was in already
+   * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN
+   */
+  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number): Participant | null {
+    if (this.participants.get(participantId)?.pupilId === pupilId) {
+      this.queries.setToken(participantId, tokenHash);
+      return null;
+    }
+    const pupil = this.pupilsOfClass.find(({ id }) => id === pupilId);
+    if (!pupil) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil. Please choose a name from the list.');
+    if (!this.notIn().includes(pupil)) {
+      throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or ask your teacher to free it.`);
+    }
+    this.queries.insertParticipant({ id: participantId, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, releasedAtMs: null });
+    const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false };
+    this.participants.set(participantId, joined);
+    return joined;
+  }
+
+  /** Frees a pupil's name for another device. @throws CoreError PUPIL_UNKNOWN */
+  release(participantId: string, atMs: number): void {
+    if (!this.participants.has(participantId)) throw new CoreError('PUPIL_UNKNOWN', 'This pupil is not in the room any more.');
+    this.queries.release(participantId, atMs);
+    this.participants.delete(participantId);
+  }
+
+  /** Whether a pupil's device has its line open. Returns whether that is news. */
+  setOnline(participantId: string, online: boolean): boolean {
+    const participant = this.participants.get(participantId);
+    if (!participant || participant.online === online) return false;
+    this.participants.set(participantId, { ...participant, online });
+    return true;
+  }
+
+  /** Takes the class as it is now: new names, and pupils who are no longer in it leave. Returns who left. */
+  renew(pupils: readonly Pupil[]): readonly Participant[] {
+    this.pupilsOfClass = pupils;
+    const names = new Map(pupils.map(({ id, name }) => [id, name]));
+    const gone = this.all.filter(({ pupilId }) => !names.has(pupilId));
+    for (const { id } of gone) this.participants.delete(id);
+    for (const participant of this.all) this.participants.set(participant.id, { ...participant, name: names.get(participant.pupilId)! });
+    return gone;
+  }
+}

@@ -1,0 +1,77 @@
+import { CoreError, prepareLesson, readPictures, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
+import { stored } from '../../db/stored.js';
+import type { LiveQueries } from './queries.js';
+
+/** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
+export interface SessionRecord {
+  readonly id: string;
+  readonly classId: string;
+  readonly teacherId: string;
+  readonly className: string;
+  readonly roomKey: NonNullable<SessionDetail['roomKey']>;
+  readonly createdAtMs: number;
+  readonly endedAtMs: number | null;
+  readonly lesson: PreparedLesson;
+  readonly room: RoomState;
+  readonly participants: readonly Participant[];
+  /** Every attempt that can be read, oldest first. */
+  readonly responses: readonly MarkedResponse[];
+  /** Why each of the others cannot be read. */
+  readonly unreadable: readonly string[];
+}
+
+/**
+ * Reads a session through the door of everything stored.
+ * @returns undefined where there is none
+ * @throws CoreError where its lesson or its room cannot be read; a response that cannot is left out and told
+ */
+export function readRecord(queries: LiveQueries, sessionId: string): SessionRecord | undefined {
+  const row = queries.session(sessionId);
+  if (!row) return undefined;
+  const { session, className } = row;
+  const lesson = prepareLesson(stored.lesson(row.file, session.title));
+  const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
+  const responses: MarkedResponse[] = [];
+  const unreadable: string[] = [];
+  for (const { given, mark, sessionId: _session, ...rest } of queries.responses(sessionId)) {
+    const name = participants.find(({ pupilId }) => pupilId === rest.pupilId)?.name ?? 'a pupil';
+    const whose = `${name} to question ${rest.askingId}`;
+    try {
+      responses.push({ ...rest, response: stored.response(given, whose), mark: stored.mark(mark, whose) });
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      unreadable.push(error.message);
+    }
+  }
+  return {
+    id: session.id,
+    classId: session.classId,
+    teacherId: session.teacherId,
+    className,
+    roomKey: readPictures(session.roomKey ?? '').pictures,
+    createdAtMs: session.createdAtMs,
+    endedAtMs: session.endedAtMs,
+    lesson,
+    room: stored.room(session.room, lesson.lesson),
+    participants,
+    responses,
+    unreadable,
+  };
+}
+
+/** A session as its teacher sees it, from the database alone. */
+export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
+  const { id, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
+  return {
+    id,
+    className,
+    roomKey: endedAtMs === null ? roomKey : null,
+    createdAtMs,
+    endedAtMs,
+    lesson: lesson.lesson,
+    pupils,
+    live: { seq: 0, nowMs, room, participants, responses },
+    unreadable,
+  };
+}

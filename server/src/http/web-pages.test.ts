@@ -1,0 +1,55 @@
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { School } from '../testing/school.js';
+
+const webDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
+mkdirSync(join(webDir, 'media'));
+writeFileSync(join(webDir, 'index.html'), '<meta content="BUILD_ID"><script src="main-1.js"></script><app-root ngCspNonce="CSP_NONCE">');
+writeFileSync(join(webDir, 'main-1.js'), 'start();');
+let school: School;
+beforeAll(async () => {
+  school = await new School().start({ webDir });
+});
+afterAll(async () => {
+  await school.remove();
+  rmSync(webDir, { recursive: true });
+});
+const get = (url: string) => school.browser().send('GET', url);
+
+test('every place of the application gets the page, whatever places there are, with a nonce of its own and the build', async () => {
+  const [one, two] = [await get('/'), await get('/review/some-id?tab=2')];
+  for (const reply of [one, two]) {
+    expect(reply.statusCode).toBe(200);
+    expect(reply.headers['content-type']).toContain('text/html');
+    expect(reply.body).toMatch(/content="[0-9a-f]{16}"/);
+    expect(reply.body).not.toContain('CSP_NONCE');
+  }
+  const nonce = (body: string) => /ngCspNonce="([^"]+)"/.exec(body)![1]!;
+  expect(nonce(one.body)).not.toBe(nonce(two.body));
+  expect(one.headers['content-security-policy']).toContain(nonce(one.body));
+});
+
+test('pages come under a strict policy with nothing inline allowed, data under a stricter one', async () => {
+  const page = await get('/console/some-room');
+  const policy = String(page.headers['content-security-policy']);
+  expect(policy).toContain("default-src 'none'");
+  expect(policy).toContain(`style-src 'self' 'nonce-${/ngCspNonce="(\w+)"/.exec(page.body)?.[1]}'`);
+  expect(policy).not.toMatch(/unsafe|https?:|\*/);
+  for (const [path, status] of [
+    ['/api/me', 200],
+    ['/api/lessons', 401],
+    ['/api/no-such-place', 404],
+  ] as const) {
+    const { statusCode, headers } = await get(path);
+    expect([path, statusCode]).toEqual([path, status]);
+    expect(headers['content-security-policy']).toMatch(/^default-src 'none';.*frame-ancestors 'none'/);
+    expect(headers['x-content-type-options']).toBe('nosniff');
+  }
+});
+
+test('files are served as they are; files, data and sockets that are not there are not found', async () => {
+  expect((await get('/main-1.js')).body).toBe('start();');
+  for (const url of ['/main-2.js', '/api/nothing', '/ws/nothing', '/../package.json'])
+    expect({ url, status: (await get(url)).statusCode }).toEqual({ url, status: 404 });
+});

@@ -1,0 +1,23 @@
+import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import type { ResponseOf, ViewOf } from '@zeitpunkt/core';
+import { setDialText } from '@zeitpunkt/core/question-kinds/set-dial/response-text';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import { SceneView } from '../../ui/scene-view';
+
+@Component({
+  selector: 'zp-set-dial-response',
+  imports: [SceneView],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: '<zp-scene [scene]="scene()" [label]="label()" />',
+  styles: ':host { display: block; }',
+})
+export class SetDialResponseView {
+  readonly response = input.required<ResponseOf<'set-dial'>>();
+  readonly view = input.required<ViewOf<'set-dial'>>();
+  protected readonly label = computed(() => `Dial set to ${setDialText(this.response())}`);
+  protected readonly scene = computed(() => {
+    const { hourDeg, minuteDeg } = this.response();
+    return dialScene(dialOf({ hourDeg, minuteDeg }, PLAIN_LAYERS));
+  });
+}

@@ -1,0 +1,90 @@
+import { DestroyRef, inject, type Signal } from '@angular/core';
+import { patchState, signalStoreFeature, type, withHooks, withMethods, withState } from '@ngrx/signals';
+import { ApiProblem, sentenceOf } from './api';
+
+/** How long after the last change a document is saved. */
+const SAVE_AFTER_MS = 700;
+const RETRY_AFTER_MS = 4000;
+
+/** Where saving stands; `overtaken` when the document was changed or deleted elsewhere: nothing is sent any more. */
+export type Saving = 'saved' | 'changed' | 'saving' | 'failed' | 'overtaken';
+
+export interface Autosave<Doc> {
+  /** Sends a document with the version it was made from; resolves with its next version. */
+  readonly send: (doc: Doc) => Promise<number>;
+  /** Codes of refusals that say it was overtaken. */
+  readonly overtakenBy: readonly string[];
+}
+
+/**
+ * Saves a document by itself: after a pause in the changes, at once when the page is left, again when it failed. One save is
+ * on its way at a time and carries the version it changes, so that an older one never lands on a newer one; one that was
+ * overtaken, by another window for one, is told and overwrites nothing.
+ */
+export function withAutosave<Doc>({ send, overtakenBy }: Autosave<Doc>) {
+  return signalStoreFeature(
+    type<{
+      props: { toSave: Signal<Doc | null> };
+      /** Takes note of the version that a document has got. */
+      methods: { noteVersion(doc: Doc, version: number): void };
+    }>(),
+    withState<{ saving: Saving; saveProblem: string | null }>({ saving: 'saved', saveProblem: null }),
+    withMethods((store) => {
+      let timer = 0;
+      let underWay: Promise<void> | null = null;
+
+      const saveOnce = async (): Promise<void> => {
+        const doc = store.toSave();
+        if (doc === null || store.saving() === 'saved' || store.saving() === 'overtaken') return;
+        patchState(store, { saving: 'saving' });
+        try {
+          store.noteVersion(doc, await send(doc));
+          // Changed again while it was on its way: the next save has the newer one.
+          patchState(store, ({ saving }) => ({ saving: saving === 'saving' ? 'saved' : saving, saveProblem: null }));
+        } catch (error) {
+          const overtaken = error instanceof ApiProblem && overtakenBy.includes(error.code);
+          patchState(store, { saving: overtaken ? 'overtaken' : 'failed', saveProblem: sentenceOf(error) });
+          if (!overtaken) later(RETRY_AFTER_MS);
+        }
+      };
+      /** Saves now, after the save that is on its way. Resolves with whether everything is saved. */
+      const save = async (): Promise<boolean> => {
+        clearTimeout(timer);
+        // Without another one on its way it is sent at once: a page that is being left has no next turn.
+        const own = underWay ? underWay.then(saveOnce) : saveOnce();
+        underWay = own;
+        await own;
+        if (underWay === own) underWay = null;
+        return store.saving() === 'saved';
+      };
+      const later = (ms: number) => {
+        clearTimeout(timer);
+        timer = window.setTimeout(() => void save(), ms);
+      };
+      return {
+        save,
+        /** The document has changed: it is saved after a pause. */
+        changed(): void {
+          if (store.saving() === 'overtaken') return;
+          patchState(store, { saving: 'changed' });
+          later(SAVE_AFTER_MS);
+        },
+        /** Another document is at hand, as it is saved: nothing of the one before goes out any more. */
+        startSaved(): void {
+          clearTimeout(timer);
+          patchState(store, { saving: 'saved', saveProblem: null });
+        },
+      };
+    }),
+    withHooks({
+      onInit(store) {
+        const leaving = () => void store.save();
+        window.addEventListener('pagehide', leaving);
+        inject(DestroyRef).onDestroy(() => {
+          window.removeEventListener('pagehide', leaving);
+          leaving();
+        });
+      },
+    }),
+  );
+}

@@ -1,0 +1,21 @@
+import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
+import { bootstrapApplication } from '@angular/platform-browser';
+import { provideRouter, RouterOutlet, withComponentInputBinding } from '@angular/router';
+import { provideStore } from '@ngrx/store';
+import { teacherRoutes } from './teacher.routes';
+
+/** The frame that holds whatever place of the teacher the address names. */
+@Component({ selector: 'app-root', imports: [RouterOutlet], template: '<router-outlet />' })
+class TeacherApp {}
+
+/** Starts the teacher's side. */
+export async function start(): Promise<void> {
+  await bootstrapApplication(TeacherApp, {
+    providers: [
+      provideBrowserGlobalErrorListeners(),
+      provideZonelessChangeDetection(),
+      provideRouter(teacherRoutes, withComponentInputBinding()),
+      provideStore({}),
+    ],
+  });
+}
