@@ -5,7 +5,7 @@ import { install } from './lib/install.mjs';
 import { must } from './lib/shell.mjs';
 
 // Every benchmark, or those named: npm run bench -- live-answers
-install();
+await install();
 await build();
 const OUT = 'node_modules/.cache/zeitpunkt/bench';
 const all = ['core-speed', 'page-weight', 'dial-frames', 'live-answers'];

@@ -1,5 +1,5 @@
 import { build } from './lib/build.mjs';
 import { install } from './lib/install.mjs';
 
-install();
+await install();
 await build();

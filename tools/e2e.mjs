@@ -3,7 +3,7 @@ import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { bin } from './lib/shell.mjs';
 
-install();
+await install();
 await build();
 process.exit(
   findChromium() && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'journeys', ...process.argv.slice(2)]) ? 0 : 1,

@@ -3,6 +3,6 @@ import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { bin } from './lib/shell.mjs';
 
-install();
+await install();
 await build();
 process.exit(findChromium() && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'screenshots']) ? 0 : 1);

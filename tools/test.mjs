@@ -7,7 +7,7 @@ import { bin, ROOT, say } from './lib/shell.mjs';
 import { typecheck } from './lib/typecheck.mjs';
 
 // Lint, type check, unit and end-to-end tests. The last line counts: "N passed, N failed".
-install();
+await install();
 await build();
 
 const reports = join(ROOT, 'test-results');

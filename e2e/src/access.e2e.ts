@@ -23,6 +23,15 @@ async function expectUsableByThumb(page: Page, place: string): Promise<void> {
   expect({ place, ...found }).toEqual({ place, sideways: false, small: [] });
 }
 
+/** A question that is in no lesson. */
+const THREE_CLOCKS = {
+  id: 'clocks',
+  kind: 'choose-all',
+  timeSec: 27_900,
+  from: 'words',
+  choices: [232.5, 202.5, 210].map((hourDeg) => ({ hourDeg, minuteDeg: 270, numerals: 'all' })),
+};
+
 test('every place of the teacher fits a width of 320 pixels', async ({ teacher, server }) => {
   const { page } = teacher;
   await page.setViewportSize({ width: 320, height: 640 });
@@ -34,6 +43,14 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await teacher.signIn();
   await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
   await expectToFit('lessons');
+  await page.getByRole('link', { name: 'Class list' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
+  await expectToFit('class');
+  await page.goBack();
+  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
+  await expectToFit('lesson');
+  await page.goBack();
   await page.getByRole('link', { name: 'Review' }).click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
   await expectToFit('review');
@@ -53,12 +70,22 @@ for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing on any place, ${colorScheme}`, async ({ teacher, newPupil, server }) => {
     const { page } = teacher;
     await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-    await teacher.signIn('wrong');
+    await teacher.signInByForm('wrong');
     await expect(page.getByRole('alert')).toBeVisible();
     await expectAccessible(page, 'sign-in');
     await teacher.signIn();
     await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
     await expectAccessible(page, 'lessons');
+    await page.getByRole('link', { name: 'Class list' }).click();
+    await page.getByRole('button', { name: 'Delete Anouk' }).click();
+    await expect(page.getByRole('dialog', { name: 'Delete Anouk?' })).toBeVisible();
+    await expectAccessible(page, 'class');
+    await page.getByRole('button', { name: 'Keep', exact: true }).click();
+    await page.goBack();
+    await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+    await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
+    await expectAccessible(page, 'lesson');
+    await page.goBack();
     const key = await teacher.openRoom();
     await expectAccessible(page, 'console, lobby');
     const audience = await teacher.openAudience();
@@ -114,6 +141,23 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectAccessible(quill.page, 'desk, set');
     await expectUsableByThumb(quill.page, 'desk, set');
     await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
+    await teacher.tell({ type: 'ask', item: THREE_CLOCKS });
+    await expect(quill.page.getByRole('button', { name: /A clock dial/ })).toHaveCount(3);
+    await expectAccessible(quill.page, 'desk, choose');
+    await expectUsableByThumb(quill.page, 'desk, choose');
+    await quill.page
+      .getByRole('button', { name: /A clock dial/ })
+      .first()
+      .tap();
+    await quill.send();
+    await quill.expectKept();
+    await teacher.page.getByRole('button', { name: 'Show the answer' }).click();
+    await expect(quill.sentence).toBeVisible();
+    for (const [at, place] of [
+      [page, 'console, question beside the script'],
+      [quill.page, 'desk, reveal of several dials'],
+    ] as const)
+      await expectAccessible(at, place);
     await teacher.end();
     await page.getByRole('button', { name: /Quill, question 1/ }).click();
     await expectAccessible(page, 'review');

@@ -8,7 +8,7 @@ const MAIN = join(import.meta.dirname, '../../server/dist/main.js');
 const startOn = (...args: string[]) => spawnSync(process.execPath, [MAIN, ...args], { encoding: 'utf8', timeout: 20_000 });
 
 test('a wrong password says so and keeps what was typed', async ({ teacher }) => {
-  await teacher.signIn('puffin');
+  await teacher.signInByForm('puffin');
   await expect(teacher.page.getByRole('alert')).toHaveText('The sign-in name and the password do not belong together. Please check both.');
   await expect(teacher.page.getByLabel('Sign-in name')).toHaveValue('odalys');
 });

@@ -15,7 +15,7 @@ async function shot(page: Page, name: string): Promise<void> {
 test('pictures of the main views from demo data', async ({ teacher, newPupil, server }) => {
   const { page } = teacher;
   await page.goto('about:blank');
-  await teacher.signIn('not-the-password');
+  await teacher.signInByForm('not-the-password');
   await expect(page.getByRole('alert')).toBeVisible();
   await shot(page, 'sign-in');
   await teacher.signIn();

@@ -2,7 +2,7 @@ import { expect, test } from './lib/classroom.js';
 import { Received } from './lib/received.js';
 
 test('from the lesson to the reviewed response', async ({ teacher, newPupil }) => {
-  await teacher.signIn();
+  await teacher.signInByForm();
   const key = await teacher.openRoom();
   const audience = await teacher.openAudience();
   await expect(audience.getByRole('list', { name: 'Room key' })).toBeVisible();

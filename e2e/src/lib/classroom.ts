@@ -2,6 +2,7 @@ import { test as base, type BrowserContextOptions } from '@playwright/test';
 import { PupilPage } from './pupil.js';
 import { TestServer } from './server.js';
 import { TeacherPage } from './teacher.js';
+import { TEMPLATE_DATABASE } from './template.js';
 
 interface Classroom {
   readonly server: TestServer;
@@ -13,7 +14,7 @@ interface Classroom {
 /** A running server with demo data, a teacher in one browser context and pupils in others. */
 export const test = base.extend<Classroom>({
   server: async ({}, use) => {
-    const server = new TestServer();
+    const server = new TestServer({ demo: true, database: TEMPLATE_DATABASE });
     await server.start();
     await use(server);
     await server.stop();

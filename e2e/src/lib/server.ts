@@ -1,17 +1,30 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { copyFileSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
 const MAIN = join(import.meta.dirname, '../../../server/dist/main.js');
 
-/** The real server in a process of its own, on demo data in a folder of its own. */
+export interface TestServerOptions {
+  /** Whether the demo school is there; otherwise it is a first start. */
+  readonly demo: boolean;
+  /** A database to begin with, copied. */
+  readonly database?: string;
+  /** A folder of one's own that stays; otherwise one that is removed in the end. */
+  readonly dataDir?: string;
+}
+
+/** The real server in a process of its own, on data in a folder of its own. */
 export class TestServer {
   private child: ChildProcess | null = null;
   private port = 0;
-  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-e2e-'));
+  readonly dataDir: string;
 
-  constructor(private readonly options: { readonly demo: boolean } = { demo: true }) {}
+  constructor(private readonly options: TestServerOptions) {
+    this.dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'zeitpunkt-e2e-'));
+    mkdirSync(this.dataDir, { recursive: true });
+    if (options.database) copyFileSync(options.database, join(this.dataDir, 'zeitpunkt.sqlite'));
+  }
 
   get url(): string {
     return `http://localhost:${this.port}`;
@@ -39,16 +52,25 @@ export class TestServer {
   }
 
   /** Ends the server at once, as a power cut would. */
-  async kill(): Promise<void> {
-    const child = this.child;
-    if (!child || child.exitCode !== null || child.signalCode !== null) return;
-    const gone = new Promise((resolve) => child.once('exit', resolve));
-    child.kill('SIGKILL');
-    await gone;
+  kill(): Promise<void> {
+    return this.signal('SIGKILL');
+  }
+
+  /** Ends the server in order. */
+  end(): Promise<void> {
+    return this.signal('SIGTERM');
   }
 
   async stop(): Promise<void> {
     await this.kill();
     rmSync(this.dataDir, { recursive: true, force: true });
+  }
+
+  private async signal(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
+    const child = this.child;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const gone = new Promise((resolve) => child.once('exit', resolve));
+    child.kill(signal);
+    await gone;
   }
 }

@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import type { TestServer } from './server.js';
+import { teacherCookie } from './template.js';
 
 /** A teacher at the console, acting through the screen alone. */
 export class TeacherPage {
@@ -8,7 +9,13 @@ export class TeacherPage {
     private readonly server: TestServer,
   ) {}
 
-  async signIn(password = 'tern-harbour-lamp'): Promise<void> {
+  /** Is signed in already, and goes to the lessons. */
+  async signIn(): Promise<void> {
+    await this.page.context().addCookies([{ ...teacherCookie(), url: this.server.url }]);
+    await this.page.goto(`${this.server.url}/lessons`);
+  }
+
+  async signInByForm(password = 'tern-harbour-lamp'): Promise<void> {
     await this.page.goto(`${this.server.url}/`);
     await this.page.getByLabel('Sign-in name').fill('odalys');
     await this.page.getByLabel('Password').fill(password);
@@ -46,6 +53,15 @@ export class TeacherPage {
     const before = await this.place.innerText();
     await this.page.keyboard.press('PageDown');
     await expect(this.place).not.toHaveText(before);
+  }
+
+  /** Tells the room something that no button of the console says, through the same route. */
+  async tell(command: object): Promise<void> {
+    const sessionId = this.page.url().split('/').at(-1);
+    const told = await this.page.request.post(`${this.server.url}/api/sessions/${sessionId}/commands`, {
+      data: { id: crypto.randomUUID(), command },
+    });
+    expect(told.status()).toBe(200);
   }
 
   async end(): Promise<void> {

@@ -40,6 +40,12 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons),
       },
       {
+        path: 'lessons/:id',
+        title: 'Lesson',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/lesson/lesson-sheet').then((file) => file.LessonSheet),
+      },
+      {
         path: 'classes/:id',
         title: 'Class',
         canActivate: [signedIn],

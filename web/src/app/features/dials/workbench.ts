@@ -50,6 +50,7 @@ import type { Turning } from '../../ui/dial-gesture';
 import { KeyList } from '../../ui/key-list';
 import { PointAt } from '../../ui/point-at';
 import { POINTER_TOOLS, toggled, toggledGap, toolAfter, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
+import { SavingWord } from '../../ui/saving-word';
 import { PointingStage } from '../../ui/pointing-stage';
 import { beginTyping, useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import type { StagePlay } from '../../ui/stage-view';
@@ -68,7 +69,7 @@ const MOST_MARKS = 60;
 /** Builds a demonstration dial on the dial itself, shows it at once, and keeps it by name or in a lesson. */
 @Component({
   selector: 'zp-workbench',
-  imports: [Choice, KeyList, MatButton, PointAt, PointingStage],
+  imports: [Choice, KeyList, MatButton, PointAt, PointingStage, SavingWord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workbench.html',
   styleUrl: './workbench.scss',

@@ -1,0 +1,50 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { QUESTION_KIND_IDS } from './question-kinds/registry.js';
+
+// docs/adding.md is kept true: what it names is there, and the example it gives of each list is complete.
+const ROOT = join(__dirname, '../..');
+const adding = readFileSync(join(ROOT, 'docs/adding.md'), 'utf8');
+const sections = new Map(
+  adding
+    .split(/^## /m)
+    .slice(1)
+    .map((text) => [text.slice(0, text.indexOf('\n')), text]),
+);
+/** Paths from the root of the repository that a text names, without those with a gap in them. */
+const pathsIn = (text: string) =>
+  [...text.matchAll(/`((?:core|contract|server|web|e2e|docs)\/[^`]+)`/g)].map(([, path]) => path!).filter((path) => !path.includes('…'));
+const isThere = (path: string) => existsSync(join(ROOT, path));
+
+test('every file that the lists name is there', () => {
+  const planned = 'core/src/checker-rules/registry.ts'; // named as what will be
+  const missing = pathsIn(adding).filter((path) => !isThere(path) && path !== planned);
+  expect(missing).toEqual([]);
+  expect(isThere(planned)).toBe(false);
+});
+
+test('there is a list for each thing that can be added, with as many files as it says', () => {
+  const counts = [...sections].map(([title, text]) => [title, pathsIn(text).length]);
+  expect(Object.fromEntries(counts)).toEqual({
+    'A question kind': 12,
+    'A misconception': 4,
+    'A kind of beat': 5,
+    'A checker rule': 2,
+    'A dial layer': 6,
+    'A word pack': 4,
+    'A place': 5,
+    'Something stored': 6,
+  });
+});
+
+test('every question kind has the files that the list asks for', () => {
+  const list = sections.get('A question kind')!;
+  const wanted = [...list.matchAll(/`((?:core|contract|web)\/[^`]*….*?)`/g)].map(([, path]) => path!);
+  expect(wanted.length).toBeGreaterThanOrEqual(4);
+  for (const id of QUESTION_KIND_IDS) {
+    // A test of its own may be shared where kinds are marked alike.
+    const own = wanted.filter((path) => !path.endsWith('.test.ts')).map((path) => path.replaceAll('…', id));
+    for (const path of own) expect([path, isThere(path)]).toEqual([path, true]);
+    for (const part of ['answer', 'response', 'views']) expect(isThere(`web/src/app/question-views/${id}/${part}.ts`)).toBe(true);
+  }
+});

@@ -1,0 +1,55 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { BEAT_KINDS, explain, prepareLesson, secondOfDay } from '@zeitpunkt/core';
+import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
+import { Choice } from '../../ui/choice';
+import { SavingWord } from '../../ui/saving-word';
+import { TeacherFrame } from '../frame/teacher-frame';
+import { LessonStore } from './lesson-store';
+import { SCHOOLS } from './schools';
+
+/** What a lesson says of itself and which school it follows: everything that is made for it, and every mark, obeys that. */
+@Component({
+  selector: 'zp-lesson-sheet',
+  imports: [Choice, MatButton, RouterLink, SavingWord, TeacherFrame],
+  providers: [LessonStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './lesson-sheet.html',
+  styleUrl: './lesson-sheet.scss',
+})
+export class LessonSheet {
+  readonly id = input.required<string>();
+  protected readonly store = inject(LessonStore);
+  protected readonly schools = SCHOOLS;
+  /** The beats in a few words, with how long they take. */
+  protected readonly beats = computed(() => {
+    const lesson = this.store.lesson();
+    if (!lesson) return [];
+    const { steps } = prepareLesson(lesson);
+    return lesson.beats.map((beat, index) => {
+      const own = steps.filter(({ beatIndex }) => beatIndex === index);
+      const seconds = Math.round(own.reduce((sum, step) => sum + step.durationMs, 0) / 1000);
+      const name = beat.kind === 'worked-example' ? 'Worked example' : BEAT_KINDS[beat.kind].name;
+      return { id: beat.id, name, seconds, text: 'text' in beat ? beat.text : '' };
+    });
+  });
+  protected readonly plannedMin = computed(() => Math.round(this.beats().reduce((sum, { seconds }) => sum + seconds, 0) / 60));
+  /** How a time is explained in this school: the one that beginners find hardest. */
+  protected readonly example = computed(() => {
+    const lesson = this.store.lesson();
+    return lesson ? explain(secondOfDay(12, 40), lesson.settings).map(({ beat }) => beat.text) : [];
+  });
+  protected readonly shortcuts: readonly Shortcut[] = [
+    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
+    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
+  ];
+
+  constructor() {
+    useShortcuts(this.shortcuts);
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.store.load(id));
+    });
+  }
+}

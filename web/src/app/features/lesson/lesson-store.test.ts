@@ -1,0 +1,58 @@
+import { TestBed } from '@angular/core/testing';
+import { FakeServer, Refusal } from '../../testing/fake-server';
+import { sessionDetail } from '../../testing/session';
+import { LessonStore } from './lesson-store';
+
+const { lesson } = sessionDetail();
+const SAVE = 'POST /api/lessons/l1/draft';
+const saved = (body: unknown) => ({ revision: (body as { revision: number }).revision + 1 });
+const wait = (ms: number) => jest.advanceTimersByTimeAsync(ms);
+let server: FakeServer;
+let store: InstanceType<typeof LessonStore>;
+
+beforeEach(async () => {
+  jest.useFakeTimers();
+  server = new FakeServer({ 'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson }, [SAVE]: saved });
+  store = TestBed.configureTestingModule({ providers: [LessonStore] }).inject(LessonStore);
+  await store.load('l1');
+});
+afterEach(() => {
+  TestBed.resetTestingModule();
+  jest.useRealTimers();
+});
+
+test('what is changed is saved on the revision it was made to, in steps that can be undone', async () => {
+  store.write('title', '  The lamp is lit ');
+  store.setSetting('readingOrder', 'minute-first');
+  await wait(700);
+  expect(server.sent(SAVE)).toMatchObject([
+    { revision: 3, lesson: { title: 'The lamp is lit', settings: { readingOrder: 'minute-first' }, beats: lesson.beats } },
+  ]);
+  store.undo();
+  await wait(700);
+  expect(server.sent(SAVE)[1]).toMatchObject({ revision: 4, lesson: { settings: { readingOrder: 'hour-first' } } });
+  expect([store.saving(), store.at()?.revision]).toEqual(['saved', 5]);
+});
+
+test('nothing is saved where nothing changed, and a lesson keeps a title', async () => {
+  store.write('title', lesson.title);
+  store.setMinutes(lesson.targetMinutes);
+  store.write('goal', '   ');
+  await wait(5000);
+  expect([server.sent(SAVE), store.problem()]).toEqual([[], 'A lesson needs a goal.']);
+});
+
+test('a lesson changed in another window is not overwritten unless that is wanted', async () => {
+  server.on(SAVE, new Refusal('LESSON_CHANGED', '“The lamp” was changed meanwhile, from another window. Nothing was overwritten.'));
+  store.setMinutes(30);
+  await wait(700);
+  expect(store.saving()).toBe('overtaken');
+  const theirs = { ...lesson, title: 'Theirs' };
+  server.on('GET /api/lessons/l1', { id: 'l1', revision: 9, lesson: theirs });
+  server.on(SAVE, saved);
+  await store.keepMine();
+  expect(server.sent(SAVE).at(-1)).toMatchObject({ revision: 9, lesson: { targetMinutes: 30, title: lesson.title } });
+  expect(store.saving()).toBe('saved');
+  await store.takeOther();
+  expect([store.lesson()?.title, store.canUndo()]).toEqual(['Theirs', false]);
+});

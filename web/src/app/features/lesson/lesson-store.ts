@@ -1,0 +1,99 @@
+import { computed } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
+import { DEFAULT_SETTINGS, type Lesson, type LessonSettings } from '@zeitpunkt/core';
+import { ask, sentenceOf } from '../../shared/api';
+import { withAutosave } from '../../shared/with-autosave';
+import { withHistory } from '../../shared/with-history';
+
+interface LessonState {
+  /** The lesson at hand with the revision it is saved in; null until it is here. */
+  readonly at: { readonly id: string; readonly revision: number } | null;
+  readonly problem: string | null;
+}
+
+/** Stands there until a lesson has come; it is never shown. */
+const NO_LESSON: Lesson = {
+  format: 'zeitpunkt-lesson',
+  formatVersion: 2,
+  title: '',
+  goal: '',
+  successCriteria: [],
+  targetMinutes: 1,
+  settings: DEFAULT_SETTINGS,
+  items: [],
+  beats: [],
+};
+
+const send = async ({ id, ...body }: LessonDetail): Promise<number> =>
+  (await ask<LessonSaved>('POST', `/api/lessons/${id}/draft`, body)).revision;
+
+/** The draft of a lesson: rooms that are open keep what they teach, the next one takes what is here. */
+export const LessonStore = signalStore(
+  withState<LessonState>({ at: null, problem: null }),
+  withHistory<Lesson>(NO_LESSON),
+  withComputed(({ at, history }) => ({
+    lesson: computed(() => (at() ? history().now : null)),
+    toSave: computed((): LessonDetail | null => {
+      const place = at();
+      return place && { ...place, lesson: history().now };
+    }),
+  })),
+  withMethods((store) => ({
+    noteVersion: ({ id }: LessonDetail, revision: number) => patchState(store, { at: { id, revision } }),
+  })),
+  withAutosave({ send, overtakenBy: ['LESSON_CHANGED', 'NOT_FOUND'] }),
+  withMethods((store) => {
+    const fetchLesson = (id: string) => ask<LessonDetail>('GET', `/api/lessons/${id}`);
+    const tryTo = async (work: () => Promise<unknown>): Promise<void> => {
+      try {
+        await work();
+        patchState(store, { problem: null });
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
+    };
+    const load = (id: string) =>
+      tryTo(async () => {
+        const { revision, lesson } = await fetchLesson(id);
+        store.beginWith(lesson);
+        store.startSaved();
+        patchState(store, { at: { id, revision } });
+      });
+    return {
+      load,
+      /** Changes something that must not be empty. */
+      write<Key extends 'title' | 'goal'>(key: Key, text: string): void {
+        const kept = text.trim();
+        if (!kept) return patchState(store, { problem: `A lesson needs a ${key}.` });
+        patchState(store, { problem: null });
+        store.change((lesson) => (lesson[key] === kept ? lesson : { ...lesson, [key]: kept }));
+      },
+      setMinutes(minutes: number): void {
+        const targetMinutes = Math.min(120, Math.max(1, Math.round(minutes) || 1));
+        store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
+      },
+      setSetting<Key extends keyof LessonSettings>(key: Key, value: LessonSettings[Key]): void {
+        store.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, [key]: value } }));
+      },
+      /** The lesson was changed elsewhere: what was written here takes its place, knowingly. */
+      keepMine: () =>
+        tryTo(async () => {
+          const at = store.at();
+          if (!at) return;
+          patchState(store, { at: { id: at.id, revision: (await fetchLesson(at.id)).revision } });
+          store.startSaved();
+          store.changed();
+          await store.save();
+        }),
+      /** The lesson was changed elsewhere: what was written here is given up for what is there. */
+      async takeOther(): Promise<void> {
+        const at = store.at();
+        if (at) await load(at.id);
+      },
+    };
+  }),
+  withHooks({
+    onInit: (store) => store.onStep(() => store.changed()),
+  }),
+);

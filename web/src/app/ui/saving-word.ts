@@ -1,0 +1,29 @@
+import { ChangeDetectionStrategy, Component, input } from '@angular/core';
+import type { Saving } from '../shared/with-autosave';
+
+/** Whether what is built or written here is safe. */
+@Component({
+  selector: 'zp-saving',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { role: 'status' },
+  template: `
+    @switch (saving()) {
+      @case ('saved') {
+        Saved
+      }
+      @case ('failed') {
+        Not saved, trying again …
+      }
+      @case ('overtaken') {
+        Not saved
+      }
+      @default {
+        Saving …
+      }
+    }
+  `,
+  styles: ':host { color: var(--soft); font-size: 0.92rem; }',
+})
+export class SavingWord {
+  readonly saving = input.required<Saving>();
+}
