@@ -17,9 +17,8 @@ export default defineConfig({
   timeout: 300_000,
   // Generous, for a machine that is busy with something else: no journey is about time.
   expect: { timeout: 40_000 },
-  fullyParallel: false,
-  // One at a time: each journey is a class of several browsers already, and two cores draw them all.
-  workers: 1,
+  fullyParallel: true,
+  workers: Number(process.env['E2E_WORKERS'] ?? 2),
   forbidOnly: true,
   reporter: process.env['ZEITPUNKT_E2E_REPORT'] ? [['list'], ['json', { outputFile: process.env['ZEITPUNKT_E2E_REPORT'] }]] : [['list']],
   use: {

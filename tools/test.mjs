@@ -3,48 +3,69 @@ import { join } from 'node:path';
 import { build } from './lib/build.mjs';
 import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
-import { bin, ROOT, say } from './lib/shell.mjs';
-import { typecheck } from './lib/typecheck.mjs';
+import { bin, binAside, ROOT, say } from './lib/shell.mjs';
+import { TYPE_CHECKED, typecheckArgs } from './lib/typecheck.mjs';
 
-// Lint, type check, unit and end-to-end tests. The last line counts: "N passed, N failed".
+// Lint, type check, unit and end-to-end tests. The last line counts: "N passed, N failed". What takes how long is said at
+// the end of each part; docs/decisions.md says why the parts stand as they do.
 await install();
 await build();
 
 const reports = join(ROOT, 'test-results');
 rmSync(reports, { recursive: true, force: true });
 mkdirSync(reports, { recursive: true });
+const CACHE = join(ROOT, 'node_modules/.cache/zeitpunkt');
 const total = { passed: 0, failed: 0 };
+const since = (began) => `${Math.round((performance.now() - began) / 1000)} s`;
 
-/** A check that either holds or does not. */
-function check(name, holds) {
-  say(`${name}: ${holds ? 'fine' : 'FAILED'}`);
+/** A check that either holds or does not; what it says is shown only where it fails. */
+async function check(name, command, args) {
+  const began = performance.now();
+  const { holds, said } = await binAside(command, args);
+  if (!holds) process.stdout.write(said);
+  say(`${name}: ${holds ? 'fine' : 'FAILED'} (${since(began)})`);
   total[holds ? 'passed' : 'failed'] += 1;
 }
 
+/** Static checks, one after the other, beside the unit tests: one process of the two cores' worth. */
+async function staticChecks() {
+  await check('ESLint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0', '--cache', '--cache-location', join(CACHE, 'eslint')]);
+  await check('Prettier', 'prettier/bin/prettier.cjs', [
+    ...['--check', '.', '--log-level', 'warn'],
+    ...['--cache', '--cache-location', join(CACHE, 'prettier')],
+  ]);
+  await check('knip', 'knip/bin/knip.js', []);
+  for (const name of TYPE_CHECKED) await check(`Types of ${name}`, 'typescript/bin/tsc', typecheckArgs(name));
+}
+
 /** Adds a test runner's own count; a runner that failed without counting a failure is one failure. */
-function add(name, succeeded, file, count) {
+function add(name, succeeded, file, began, count) {
   const { passed, failed } = existsSync(file) ? count(JSON.parse(readFileSync(file, 'utf8'))) : { passed: 0, failed: 0 };
   total.passed += passed;
   total.failed += failed || (succeeded && passed > 0 ? 0 : 1);
-  say(`${name}: ${passed} passed, ${failed} failed`);
+  say(`${name}: ${passed} passed, ${failed} failed (${since(began)})`);
 }
 
-check('ESLint', bin('eslint/bin/eslint.js', ['.', '--max-warnings', '0']));
-check('Prettier', bin('prettier/bin/prettier.cjs', ['--check', '.', '--log-level', 'warn']));
-check('knip', bin('knip/bin/knip.js', []));
-check('Type check', typecheck());
+async function unitTests() {
+  const began = performance.now();
+  const file = join(reports, 'unit.json');
+  const { holds, said } = await binAside('jest/bin/jest.js', ['--json', `--outputFile=${file}`, '--silent']);
+  if (!holds) process.stdout.write(said);
+  add('Unit tests', holds, file, began, (report) => ({
+    passed: report.numPassedTests,
+    failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
+  }));
+}
 
-const unit = join(reports, 'unit.json');
-add('Unit tests', bin('jest/bin/jest.js', ['--json', `--outputFile=${unit}`]), unit, (report) => ({
-  passed: report.numPassedTests,
-  failed: report.numFailedTests + report.numRuntimeErrorTestSuites,
-}));
+say('Unit tests, and beside them lint and types …');
+await Promise.all([unitTests(), staticChecks()]);
 
 const journeys = join(reports, 'journeys.json');
 const env = { ...process.env, ZEITPUNKT_E2E_REPORT: journeys };
+const began = performance.now();
 const ran =
   findChromium() && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'journeys', '--output', 'test-results/e2e'], { env });
-add('End-to-end tests', ran, journeys, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
+add('End-to-end tests', ran, journeys, began, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
 
 console.log(`${total.passed} passed, ${total.failed} failed`);
 process.exit(total.failed === 0 ? 0 : 1);

@@ -80,6 +80,7 @@ export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
 export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/question-kind.js';
 export { isRightVerdict } from './question-kinds/verdict.js';
+export { spokenAnswer } from './question-kinds/spoken-answer.js';
 export { markOf } from './question-kinds/marking.js';
 export {
   kindOf,

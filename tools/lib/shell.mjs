@@ -27,6 +27,18 @@ export function bin(name, args, options = {}) {
   return run(process.execPath, [`${ROOT}node_modules/${name}`, ...args], options);
 }
 
+/** Runs a command of an installed package beside others; resolves with whether it succeeded and what it said. */
+export function binAside(name, args, options = {}) {
+  const child = spawn(process.execPath, [`${ROOT}node_modules/${name}`, ...args], {
+    cwd: ROOT,
+    stdio: ['ignore', 'pipe', 'pipe'],
+    ...options,
+  });
+  let said = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (data) => (said += String(data)));
+  return new Promise((resolve) => child.on('close', (code) => resolve({ holds: code === 0, said })));
+}
+
 /** Starts a command that goes on until it is stopped; ends this process with it. */
 export function become(command, args, options = {}) {
   const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });

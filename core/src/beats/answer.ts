@@ -1,5 +1,6 @@
 import { narrationMs } from '../lesson/settings.js';
 import { kindOf } from '../question-kinds/registry.js';
+import { spokenAnswer } from '../question-kinds/spoken-answer.js';
 import type { BeatContext, BeatKind } from './beat-kind.js';
 
 /** Closes an item and shows its key with the reason. */
@@ -9,9 +10,7 @@ export interface AnswerBeat {
 }
 
 function narration(beat: AnswerBeat, { itemOf, settings }: BeatContext): string {
-  const item = itemOf(beat.itemId);
-  const kind = kindOf(item);
-  return [...kind.reason(item, settings), kind.keySentence(item, settings)].join(' ');
+  return spokenAnswer(itemOf(beat.itemId), settings);
 }
 
 export const answerBeat: BeatKind<AnswerBeat> = {

@@ -73,13 +73,12 @@ export const chooseAll: QuestionKind<ChooseAllItem, ChooseAllResponse, ChooseAll
   hint,
   reason(item, settings) {
     const key = keyPlaces(item, settings);
-    const right = `${lettersOf(key)} ${key.length === 1 ? 'shows' : 'show'} ${askedText(item, settings)}.`;
     const others = item.choices.flatMap((choice, place) => (key.includes(place) ? [] : [whatShows(choice, dialLetter(place), settings)]));
-    return [right, ...others];
+    return [chooseAll.keySentence(item, settings), ...others];
   },
   keySentence(item, settings) {
     const key = keyPlaces(item, settings);
-    return key.length === 1 ? `${lettersOf(key)} is right.` : `${lettersOf(key)} are right.`;
+    return `${lettersOf(key)} ${key.length === 1 ? 'shows' : 'show'} ${askedText(item, settings)}.`;
   },
   responseText: (_item, response) => chooseAllText(response),
   asked: (item, settings) => ({ ...choicesOnStage(item, []), stem: stemOf(item, settings) }),

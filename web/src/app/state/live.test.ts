@@ -63,6 +63,17 @@ test('two quick steps do not jump back when the answer to the first one comes', 
   expect(state).toMatchObject({ pending: 0, detail: { live: { seq: 2, room: { run: { at: stepOf(4) } } } } });
 });
 
+test('what is heard late of an earlier step does not jump back either, nor hide what another window did', () => {
+  let state = reducer(reducer(loaded, go(3)), go(4));
+  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = hear(state, roomAt(3, 1)); // the answer was quicker than the event
+  expect(state.detail!.live.room.run.at).toEqual(stepOf(4));
+  state = hear(state, roomAt(4, 2), roomAt(1, 3)); // the audience window has gone back meanwhile
+  expect(state.detail!.live.room.run.at).toEqual(stepOf(4));
+  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  expect(state.detail!.live.room.run.at).toEqual(stepOf(1));
+});
+
 test('a command that the room refuses leaves the room as it is and keeps the sentence', () => {
   const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ problem: 'No such step.' }));
   expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { run: { at: stepOf(2) } } } } });

@@ -1,5 +1,13 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { applyCommand, askingOfRoom, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand } from '@zeitpunkt/core';
+import {
+  applyCommand,
+  askingOfRoom,
+  prepareLesson,
+  type Lesson,
+  type PreparedLesson,
+  type RoomCommand,
+  type RoomState,
+} from '@zeitpunkt/core';
 import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 
 export type TeacherWindow = 'console' | 'audience';
@@ -12,8 +20,10 @@ export interface LiveState {
   readonly lineOpen: boolean;
   /** Set when an event was missed, until the whole state has come. */
   readonly missed: boolean;
-  /** Commands on their way. While more than one is, an answer to an earlier one is not shown: it would jump back. */
+  /** Commands on their way. While one is, what is foreseen is shown and no older room: that would jump back. */
   readonly pending: number;
+  /** The newest room that was heard of, with its number; shown once no command is on its way. */
+  readonly heard: { readonly seq: number; readonly room: RoomState } | null;
   /** The server serves another build than this page is of. */
   readonly outdated: boolean;
   readonly problem: string | null;
@@ -36,7 +46,16 @@ export const liveActions = createActionGroup({
   },
 });
 
-const start: LiveState = { detail: null, clockSkewMs: 0, lineOpen: false, missed: false, pending: 0, outdated: false, problem: null };
+const start: LiveState = {
+  detail: null,
+  clockSkewMs: 0,
+  lineOpen: false,
+  missed: false,
+  pending: 0,
+  heard: null,
+  outdated: false,
+  problem: null,
+};
 
 function withLive(state: LiveState, change: Partial<SessionDetail['live']>): LiveState {
   return state.detail ? { ...state, detail: { ...state.detail, live: { ...state.detail.live, ...change } } } : state;
@@ -60,7 +79,8 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   switch (message.type) {
     case 'room':
       return {
-        ...withLive(state, { seq: message.seq, ...(state.pending > 1 ? {} : { room: message.room }) }),
+        ...withLive(state, { seq: message.seq, ...(state.pending > 0 ? {} : { room: message.room }) }),
+        heard: { seq: message.seq, room: message.room },
         clockSkewMs: atMs - message.nowMs,
       };
     case 'joined':
@@ -116,8 +136,9 @@ export const liveFeature = createFeature({
     on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
     on(liveActions.commandDone, (state, { done }) => {
       const settled = { ...state, pending: state.pending - 1 };
-      // A newer event may have come first; then it is right and this is late.
-      return settled.pending === 0 && done.seq >= (state.detail?.live.seq ?? 0) ? withLive(settled, { room: done.room }) : settled;
+      // An event may have brought a newer room than the command's own answer.
+      const room = state.heard && state.heard.seq > done.seq ? state.heard.room : done.room;
+      return settled.pending === 0 ? withLive(settled, { room }) : settled;
     }),
     on(liveActions.commandFailed, (state, { problem }): LiveState => ({ ...state, pending: state.pending - 1, problem })),
     on(liveActions.failed, (state, { problem }): LiveState => ({ ...state, problem })),

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { BEAT_KINDS, kindOf, narrationAt, stepIndex, timesAsked, type Step } from '@zeitpunkt/core';
+import { BEAT_KINDS, kindOf, narrationAt, spokenAnswer, stepIndex, timesAsked, type Step } from '@zeitpunkt/core';
 import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
@@ -66,10 +66,9 @@ export class Console {
   protected readonly besideNotes = computed(() => {
     const [beside, detail] = [this.steering.besideAsking(), this.detail()];
     if (!beside || !detail) return '';
-    const kind = kindOf(beside.item);
+    const { item, phase } = beside;
     const { settings } = detail.lesson;
-    if (beside.phase !== 'revealed') return kind.viewOf(beside.item, settings).stem;
-    return [...kind.reason(beside.item, settings), kind.keySentence(beside.item, settings)].join(' ');
+    return phase === 'revealed' ? spokenAnswer(item, settings) : kindOf(item).viewOf(item, settings).stem;
   });
   /** What is put beside the script, for the line that names where the lesson stands. */
   protected readonly besideWords = computed(() => {

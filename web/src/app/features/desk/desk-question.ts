@@ -13,7 +13,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import type { Response } from '@zeitpunkt/core';
+import type { Response, StageState } from '@zeitpunkt/core';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
@@ -21,6 +21,7 @@ import { CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
 import { kindViews } from '../../question-views/kind-views';
 import { ResponseView } from '../../question-views/response-view';
 import { SceneView } from '../../ui/scene-view';
+import { heldUpright } from '../../ui/held-upright';
 import { Countdown } from './countdown';
 import { DeskStore } from './desk-store';
 
@@ -37,6 +38,7 @@ type Question = NonNullable<DeskView['question']>;
 export class DeskQuestion {
   readonly question = input.required<Question>();
   protected readonly store = inject(DeskStore);
+  private readonly tall = heldUpright();
   protected readonly askingId = computed(() => this.question().askingId);
   /** Answering (the first time or again), or looking at what was given. */
   protected readonly answering = linkedSignal<string, boolean>({
@@ -50,9 +52,13 @@ export class DeskQuestion {
     const stage = this.question().reveal?.stage;
     if (!stage?.dial) return null;
     const { dial, dials, dialPlace } = stage;
-    const pictures = { ...CLEAR_STAGE, dial, dials, dialPlace };
+    const pictures: StageState = { ...CLEAR_STAGE, dial, dials, dialPlace };
     const several = dialsInOrder(stage).length > 1;
-    return { scene: several ? stageScene(pictures, 'wide') : dialScene(dial), label: describeStage(pictures), several };
+    return {
+      scene: several ? stageScene(pictures, this.tall() ? 'tall' : 'wide') : dialScene(dial),
+      label: describeStage(pictures),
+      several,
+    };
   });
   private readonly outlet = viewChild(NgComponentOutlet);
   private readonly shownAt = signal(performance.now());

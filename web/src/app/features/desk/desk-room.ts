@@ -1,7 +1,8 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { Confirm } from '../../ui/confirm';
+import { heldUpright } from '../../ui/held-upright';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
@@ -106,8 +107,7 @@ import { DeskStore } from './desk-store';
 })
 export class DeskRoom {
   protected readonly store = inject(DeskStore);
-  private readonly upright = matchMedia('(max-aspect-ratio: 4/5)');
-  protected readonly tall = linkedSignal(() => this.upright.matches);
+  protected readonly tall = heldUpright();
 
   protected readonly play = computed<StagePlay | null>(() => {
     const stage = this.store.view()?.stage;
@@ -124,10 +124,6 @@ export class DeskRoom {
 
   protected reload(): void {
     location.reload();
-  }
-
-  constructor() {
-    this.upright.addEventListener('change', (event) => this.tall.set(event.matches));
   }
 }
 

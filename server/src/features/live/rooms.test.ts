@@ -1,0 +1,62 @@
+import { randomUUID } from 'node:crypto';
+import { School } from '../../testing/school.js';
+import { pupilsOf } from '../classes/queries.js';
+import { pinLesson } from '../lessons/pin.js';
+import { RoomDirectory } from './room-directory.js';
+
+let school: School;
+let rooms: RoomDirectory;
+let open: () => string;
+beforeEach(async () => {
+  school = await new School().start();
+  await school.teacher();
+  const { db, sqlite } = school.store;
+  const idIn = (table: string) => sqlite.prepare(`SELECT id FROM ${table}`).pluck().get() as string;
+  const [teacherId, classId, lessonId] = [idIn('teacher'), idIn('class'), idIn('lesson')];
+  rooms = new RoomDirectory({ store: school.store, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id) });
+  open = () => {
+    const id = randomUUID();
+    rooms.open({ id, classId, lessonId }, teacherId, pinLesson(db, teacherId, lessonId, 0)!);
+    return id;
+  };
+});
+afterEach(() => school.remove());
+
+test('a room leaves memory when it has ended, with the tokens of its devices; the others stay', async () => {
+  const [ending, staying] = [open(), open()];
+  const room = rooms.find(ending)!;
+  room.join(randomUUID(), room.pupilsNotIn()[0]!.id, 'token-hash');
+  rooms.tokens.remember('token-hash', { room, participantId: 'p' });
+  expect(rooms.size).toBe(2);
+  await room.command(randomUUID(), { type: 'end' });
+  expect([rooms.size, rooms.find(ending), rooms.tokens.find('token-hash')]).toEqual([1, undefined, undefined]);
+  expect(rooms.find(staying)).toBeDefined();
+});
+
+test('reading a session that has ended brings nothing back into memory', async () => {
+  const id = open();
+  const { teacherId } = rooms.find(id)!;
+  await rooms.find(id)!.command(randomUUID(), { type: 'end' });
+  expect(rooms.detail(id, teacherId)).toMatchObject({ roomKey: null, live: { room: { phase: 'ended' } } });
+  expect(rooms.size).toBe(0);
+});
+
+test('a class that is deleted takes its rooms out of memory, and their windows are told', () => {
+  const id = open();
+  const room = rooms.find(id)!;
+  const [participantId] = [randomUUID()];
+  room.join(participantId, room.pupilsNotIn()[0]!.id, 'token-hash');
+  const said: string[] = [];
+  const listener = (name: string) => ({ send: (text: string) => said.push(`${name} ${text}`), close: () => said.push(`${name} closed`) });
+  room.listen('console', listener('console'));
+  room.listenDesk(participantId, listener('desk'));
+  said.length = 0;
+  rooms.classDeleted(room.classId);
+  expect(rooms.size).toBe(0);
+  expect(said.map((text) => text.slice(0, 30))).toEqual([
+    'desk {"type":"released"}',
+    'desk closed',
+    expect.stringMatching(/^console \{"type":"problem"/),
+    'console closed',
+  ]);
+});
