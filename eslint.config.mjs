@@ -127,6 +127,8 @@ export default tseslint.config(
         URL: 'readonly',
         performance: 'readonly',
         setTimeout: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
         fetch: 'readonly',
       },
     },

@@ -12,7 +12,7 @@ const CHROMIUM_ARGS = [
 
 export default defineConfig({
   testDir: './src',
-  globalSetup: './src/lib/template.ts',
+  globalSetup: './setup.config.ts',
   outputDir: '../test-results',
   timeout: 300_000,
   // Generous, for a machine that is busy with something else: no journey is about time.

@@ -15,7 +15,7 @@ export function teacherCookie(): { name: string; value: string } {
 }
 
 /** Seeds the demo school once and signs its teacher in: journeys copy what is there then. */
-export default async function makeTemplate(): Promise<void> {
+export async function makeTemplate(): Promise<void> {
   rmSync(FOLDER, { recursive: true, force: true });
   const server = new TestServer({ demo: true, dataDir: FOLDER });
   await server.start();
