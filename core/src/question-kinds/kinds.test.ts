@@ -111,9 +111,8 @@ describe.each(QUESTION_KIND_IDS)('questions of the kind %s', (id) => {
       // A pose that is shown is the picture: the key of such a question is its reading, in other members.
       for (const [name, value] of membersOf(view)) {
         expect(name).not.toMatch(/timeSec|key|right|correct|answer|mark|verdict/i);
-        if (telling.has(name) && id !== 'choose-all') expect(value).not.toEqual(telling.get(name));
+        if (telling.has(name)) expect(value).not.toEqual(telling.get(name));
       }
-      expect(Object.keys(view)).not.toEqual(expect.arrayContaining(['chosen']));
     }
   });
 

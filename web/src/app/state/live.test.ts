@@ -74,6 +74,20 @@ test('what is heard late of an earlier step does not jump back either, nor hide 
   expect(state.detail!.live.room.run.at).toEqual(stepOf(1));
 });
 
+test('an event that is slower than the answers to two steps changes nothing', () => {
+  let state = reducer(loaded, go(3));
+  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = reducer(state, go(4));
+  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  for (const [beat, seq] of [
+    [3, 1],
+    [4, 2],
+  ] as const) {
+    state = hear(state, roomAt(beat, seq));
+    expect(state.detail!.live).toMatchObject({ seq, room: { run: { at: stepOf(4) } } });
+  }
+});
+
 test('a command that the room refuses leaves the room as it is and keeps the sentence', () => {
   const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ problem: 'No such step.' }));
   expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { run: { at: stepOf(2) } } } } });

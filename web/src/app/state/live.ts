@@ -61,6 +61,15 @@ function withLive(state: LiveState, change: Partial<SessionDetail['live']>): Liv
   return state.detail ? { ...state, detail: { ...state.detail, live: { ...state.detail.live, ...change } } } : state;
 }
 
+/**
+ * The state after a room was told, by an event or by the answer to a command: either may be the quicker one, so the newest
+ * counts, and none is shown over what is foreseen.
+ */
+function withNewestRoom(state: LiveState, { seq, room }: { readonly seq: number; readonly room: RoomState }): LiveState {
+  const heard = state.heard && state.heard.seq > seq ? state.heard : { seq, room };
+  return { ...(state.pending > 0 ? state : withLive(state, { room: heard.room })), heard };
+}
+
 /** The state after a message. An event that does not follow the last one says that some were missed. */
 function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveState {
   const live = state.detail?.live;
@@ -79,8 +88,7 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   switch (message.type) {
     case 'room':
       return {
-        ...withLive(state, { seq: message.seq, ...(state.pending > 0 ? {} : { room: message.room }) }),
-        heard: { seq: message.seq, room: message.room },
+        ...withNewestRoom(withLive(state, { seq: message.seq }), message),
         clockSkewMs: atMs - message.nowMs,
       };
     case 'joined':
@@ -135,10 +143,7 @@ export const liveFeature = createFeature({
     on(liveActions.outdated, (state): LiveState => ({ ...state, outdated: true })),
     on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
     on(liveActions.commandDone, (state, { done }) => {
-      const settled = { ...state, pending: state.pending - 1 };
-      // An event may have brought a newer room than the command's own answer.
-      const room = state.heard && state.heard.seq > done.seq ? state.heard.room : done.room;
-      return settled.pending === 0 ? withLive(settled, { room }) : settled;
+      return withNewestRoom({ ...state, pending: state.pending - 1 }, done);
     }),
     on(liveActions.commandFailed, (state, { problem }): LiveState => ({ ...state, pending: state.pending - 1, problem })),
     on(liveActions.failed, (state, { problem }): LiveState => ({ ...state, problem })),
