@@ -52,7 +52,7 @@ export class TeacherPage {
   async next(): Promise<void> {
     const before = await this.place.innerText();
     await this.page.keyboard.press('PageDown');
-    await expect(this.place).not.toHaveText(before);
+    await expect(this.place).not.toHaveText(before, { useInnerText: true });
   }
 
   /** Tells the room something that no button of the console says, through the same route. */

@@ -88,6 +88,26 @@ test('an event that is slower than the answers to two steps changes nothing', ()
   }
 });
 
+test('a server that was started again counts from 0: what it tells is shown, not what was heard before', () => {
+  const before = hear(loaded, roomAt(4, 1), roomAt(5, 2), roomAt(6, 3));
+  const { live } = loaded.detail!;
+  const again = hear(before, { type: 'state', live: { ...live, seq: 0, room: before.detail!.live.room } }, roomAt(7, 1));
+  expect(again.detail!.live).toMatchObject({ seq: 1, room: { run: { at: stepOf(7) } } });
+});
+
+test('the whole state does not jump back over a step on its way', () => {
+  const { live } = loaded.detail!;
+  const state = hear(reducer(loaded, go(3)), { type: 'state', live });
+  expect(state.detail!.live.room.run.at).toEqual(stepOf(3));
+  const refused = reducer(state, liveActions.commandFailed({ problem: 'No.' }));
+  expect(refused.detail!.live.room).toEqual(live.room);
+});
+
+test('a room is shown at once though an event before it was missed, which is then asked for', () => {
+  const state = hear(loaded, roomAt(5, 4));
+  expect(state).toMatchObject({ missed: true, detail: { live: { seq: 0, room: { run: { at: stepOf(5) } } } } });
+});
+
 test('a command that the room refuses leaves the room as it is and keeps the sentence', () => {
   const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ problem: 'No such step.' }));
   expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { run: { at: stepOf(2) } } } } });

@@ -75,7 +75,10 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
   const live = state.detail?.live;
   if (!live) return state;
   if (message.type === 'state') {
-    return { ...withLive(state, message.live), clockSkewMs: atMs - message.live.nowMs, missed: false };
+    const { room, seq, nowMs, ...rest } = message.live;
+    // The whole state starts the counting anew: a server that was started again counts from 0.
+    const anew = { ...withLive(state, { ...rest, seq, nowMs }), heard: null, clockSkewMs: atMs - nowMs, missed: false };
+    return withNewestRoom(anew, { seq, room });
   }
   if (message.type === 'hello') return state; // the line's own
   if (message.type === 'problem') return { ...state, problem: message.detail };
@@ -84,7 +87,10 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
     return withLive(state, { participants });
   }
   if (message.seq <= live.seq) return state;
-  if (message.seq > live.seq + 1) return { ...state, missed: true };
+  if (message.seq > live.seq + 1) {
+    // The audience window is told rooms only: it shows them at once, not after asking for what lies between.
+    return { ...(message.type === 'room' ? withNewestRoom(state, message) : state), missed: true };
+  }
   switch (message.type) {
     case 'room':
       return {
@@ -142,10 +148,11 @@ export const liveFeature = createFeature({
     on(liveActions.line, (state, { open }): LiveState => ({ ...state, lineOpen: open })),
     on(liveActions.outdated, (state): LiveState => ({ ...state, outdated: true })),
     on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
-    on(liveActions.commandDone, (state, { done }) => {
-      return withNewestRoom({ ...state, pending: state.pending - 1 }, done);
+    on(liveActions.commandDone, (state, { done }) => withNewestRoom({ ...state, pending: state.pending - 1 }, done)),
+    on(liveActions.commandFailed, (state, { problem }) => {
+      const settled = { ...state, pending: state.pending - 1, problem };
+      return state.heard ? withNewestRoom(settled, state.heard) : settled;
     }),
-    on(liveActions.commandFailed, (state, { problem }): LiveState => ({ ...state, pending: state.pending - 1, problem })),
     on(liveActions.failed, (state, { problem }): LiveState => ({ ...state, problem })),
     on(liveActions.close, (): LiveState => start),
   ),
