@@ -120,6 +120,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
     await expectAccessible(page, 'console, keys');
     await page.keyboard.press('Escape');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+    await page.keyboard.press('PageDown');
+    await expect(page.getByRole('button', { name: 'Back to the script' })).toHaveCount(0);
     await teacher.goTo('Ask');
     await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
     await expectAccessible(quill.page, 'desk, read');
