@@ -29,7 +29,6 @@ import { KeyPicture } from '../../ui/key-picture';
     }
     :host {
       display: grid;
-      justify-content: center;
     }
     li {
       display: grid;
