@@ -31,10 +31,13 @@ export function coherenceOf(pose: Pose): Coherence {
   };
 }
 
-/** How exactly the hour hand must stand for a set dial to count, most lenient first. Source: the lesson's school. */
+/**
+ * How many degrees the hour hand of a set dial may be off the place that belongs to its minutes, most lenient first; half
+ * the way between two numerals are 15. Source: the lesson's school.
+ */
 export const STRICTNESS = {
-  /** On the right hour's side: between its numeral and the next. */
-  'right-side': 15,
+  /** On the right hour's side: between its numeral and the next, and nearer to its place than to any other hour's. */
+  'right-side': 12,
   /** In proportion to the minutes. */
   proportion: 8,
   exact: 3,

@@ -1,7 +1,8 @@
 import { timeTyped } from '../acts/typed-time.js';
+import { nearestTime } from '../dial/nearest-time.js';
 import { wrapDeg, type Pose } from '../dial/pose.js';
 import { minuteDigits } from '../time/display.js';
-import { hour12, minuteOfHour, type SecondOfDay } from '../time/second-of-day.js';
+import { hour12, minuteOfHour, SECONDS_PER_HALF_DAY, type SecondOfDay } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const handsExchanged: Misconception = {
@@ -14,12 +15,24 @@ export const handsExchanged: Misconception = {
       const hour = String(Math.floor(minuteDeg / 30) || 12);
       // The short hand is read at the tick it has reached, or rounded to the nearest one, or to the numeral beside it.
       const minutes = [Math.floor(hourDeg / 6), Math.round(hourDeg / 6) % 60, Math.floor(hourDeg / 30) * 5];
+      const shown = nearestTime({ hourDeg, minuteDeg });
       const typed = [...new Set(minutes)].map((minute) => ({ hour, minute: minuteDigits(minute) }));
-      return typed.filter((one) => timeTyped(one) !== null);
+      return typed.filter((one) => {
+        const at = timeTyped(one);
+        return at !== null && !isBeside(at, shown);
+      });
     },
-    set: (at) => [...acts.set(at).map(exchanged), numeralsExchanged(at)],
+    set: (at) => [...acts.set(at).map(exchanged), numeralsExchanged(at)].filter((pose) => !isBeside(nearestTime(pose), at)),
   }),
 };
+
+/**
+ * Where the hands nearly coincide, exchanging them is a minute or two off, as a miscounted tick is; the slip is the likelier.
+ */
+function isBeside(one: SecondOfDay, other: SecondOfDay): boolean {
+  const apartSec = Math.abs(one - other) % SECONDS_PER_HALF_DAY;
+  return Math.min(apartSec, SECONDS_PER_HALF_DAY - apartSec) <= 120;
+}
 
 const exchanged = ({ hourDeg, minuteDeg }: Pose): Pose => ({ hourDeg: minuteDeg, minuteDeg: hourDeg });
 

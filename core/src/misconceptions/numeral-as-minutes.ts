@@ -1,9 +1,12 @@
+import { wrapDeg } from '../dial/pose.js';
 import { minuteDigits } from '../time/display.js';
+import { minuteOfHour } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const numeralAsMinutes: Misconception = {
   name: 'Numeral as minutes',
-  whatThePupilDoes: 'Reads the numeral at the long hand as the number of minutes: 2:45 becomes 2:09.',
+  whatThePupilDoes:
+    'Takes the numeral at the long hand for the number of minutes: 2:45 is read 2:09, 2:05 is set with the long hand on the 5.',
   sayToPupil: 'Count round in fives from the 12 to the long hand: each numeral is five minutes further.',
   nextMove: 'Count in fives round the dial with the minute ring on, then read with the ring hidden.',
   distorts: (acts) => ({
@@ -11,6 +14,10 @@ export const numeralAsMinutes: Misconception = {
       const numeral = pose.minuteDeg / 30 || 12;
       if (!Number.isInteger(numeral)) return acts.read(pose);
       return acts.read(pose).flatMap(({ hour }) => [minuteDigits(numeral), String(numeral)].map((minute) => ({ hour, minute })));
+    },
+    set(at) {
+      const minute = minuteOfHour(at);
+      return acts.set(at).map((pose) => (minute >= 1 && minute <= 12 ? { ...pose, minuteDeg: wrapDeg(minute * 30) } : pose));
     },
   }),
 };

@@ -1,5 +1,9 @@
+import fc from 'fast-check';
+import { coherenceOf, STRICTNESS } from '../dial/coherence.js';
+import { nearestTime } from '../dial/nearest-time.js';
+import { gearedPose, wrapDeg } from '../dial/pose.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
-import { secondOfDay } from '../time/second-of-day.js';
+import { hour12, secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
 import { markOf } from './marking.js';
 import { kindOf, type ItemOf } from './registry.js';
 
@@ -30,6 +34,19 @@ test.each([
   ['', '', 'blank', []],
 ])('19:30 on a dial, read as %s:%s, is %s', (hour, minute, verdict, misconceptions) => {
   expect(read(reading(19, 30), hour, minute)).toMatchObject({ verdict, misconceptions });
+});
+
+test.each([
+  [7, 30, '19', '30', 'right-other-form', []],
+  [0, 15, '12', '15', 'right', []],
+  [12, 15, '0', '15', 'right-other-form', []],
+  [13, 15, '1', '15', 'right', []],
+  [7, 30, '31', '30', 'partly', []],
+  [7, 30, '20', '30', 'partly', ['nearest-hour', 'coming-hour', 'half-of-coming-hour']],
+  [7, 30, '18', '37', 'not-yet', ['hands-exchanged']],
+  [15, 45, '15', '09', 'partly', ['numeral-as-minutes']],
+] as const)('a dial tells no half of the day: %d:%d read as %s:%s is %s', (hour, minute, typedHour, typedMinute, verdict, ideas) => {
+  expect(read(reading(hour, minute), typedHour, typedMinute)).toMatchObject({ verdict, misconceptions: ideas });
 });
 
 test('a one-digit minute is kept apart from the right form', () => {
@@ -74,6 +91,92 @@ test.each([
   ['exact', 281, 'partly'],
 ] as const)('9:30 set with strictness %s and the hour hand at %d degrees is %s', (strictness, hourDeg, verdict) => {
   expect(markOf(setting(9, 30), { kind: 'set-dial', hourDeg, minuteDeg: 180 }, { ...DEFAULT_SETTINGS, strictness }).verdict).toBe(verdict);
+});
+
+const poseOnTicks = fc.record({
+  hourDeg: fc.integer({ min: 0, max: 719 }).map((half) => half / 2),
+  minuteDeg: fc.integer({ min: 0, max: 359 }),
+});
+
+test('no pose is right that reads as another hour or that the strictness finds impossible; what is right stricter is right looser', () => {
+  // Poses near the time, so that many are right.
+  const near = fc.record({ hourBy: fc.integer({ min: -40, max: 40 }), minuteBy: fc.integer({ min: -4, max: 4 }) });
+  fc.assert(
+    fc.property(fc.integer({ min: 0, max: 1439 }), fc.oneof(near, poseOnTicks), (minuteOfDay, place) => {
+      const item = { ...setting(0, 0), timeSec: minuteOfDay * 60 };
+      const key = gearedPose(toSecondOfDay(item.timeSec));
+      const pose =
+        'hourBy' in place
+          ? { hourDeg: wrapDeg(key.hourDeg + place.hourBy / 2), minuteDeg: wrapDeg(key.minuteDeg + place.minuteBy) }
+          : place;
+      const isRight = (['exact', 'proportion', 'right-side'] as const).map((strictness) => {
+        const { verdict } = markOf(item, { kind: 'set-dial', ...pose }, { ...DEFAULT_SETTINGS, strictness });
+        if (verdict !== 'right') return false;
+        expect(hour12(nearestTime(pose))).toBe(hour12(toSecondOfDay(item.timeSec)));
+        expect(coherenceOf(pose).residualDeg).toBeLessThanOrEqual(STRICTNESS[strictness] + 1e-9);
+        return true;
+      });
+      expect([...isRight].sort()).toEqual(isRight); // false before true
+    }),
+    { numRuns: 3000 },
+  );
+});
+
+test.each([
+  [7, 5, 240, 'partly'], // on the 8
+  [7, 5, 214, 'right'],
+  [7, 0, 225, 'partly'], // half way to the 8
+  [7, 0, 218, 'right'],
+  [7, 30, 210, 'partly'],
+  [7, 30, 214, 'right'],
+] as const)('beginners set %d:%d with the short hand at %d degrees: %s', (hour, minute, hourDeg, verdict) => {
+  expect(set(setting(hour, minute), hourDeg, minute * 6).verdict).toBe(verdict);
+});
+
+test('a slip of a minute near an overlap is no exchange of hands', () => {
+  expect(read(reading(1, 6), '1', '05').misconceptions).toEqual([]);
+  expect(read(reading(2, 10), '2', '11').misconceptions).toEqual([]);
+  expect(set(setting(1, 6), 32.5, 30).misconceptions).toEqual([]);
+  expect(read(reading(1, 30), '6', '07').misconceptions).toEqual(['hands-exchanged']);
+  for (let minuteOfDay = 0; minuteOfDay < 720; minuteOfDay++) {
+    const [hour, minute] = [Math.floor(minuteOfDay / 60), minuteOfDay % 60];
+    for (const beside of [-2, -1, 1, 2].map((by) => minute + by).filter((one) => one >= 0 && one < 60)) {
+      const { misconceptions } = read(reading(hour, minute), String(hour || 12), String(beside).padStart(2, '0'));
+      expect(misconceptions).not.toContain('hands-exchanged');
+    }
+  }
+});
+
+test('nobody is blamed for a hand that is right', () => {
+  // 7:17 in proportion: an hour hand left on the 7 is just too far off, one a little on is accepted, and the minutes are another matter.
+  const settings = { ...DEFAULT_SETTINGS, strictness: 'proportion' } as const;
+  const mark = (hourDeg: number, minuteDeg: number) => markOf(setting(7, 17), { kind: 'set-dial', hourDeg, minuteDeg }, settings);
+  expect(mark(210, 102).misconceptions).toEqual(['hour-hand-on-numeral']);
+  expect(mark(213, 108)).toMatchObject({ verdict: 'partly', misconceptions: [] });
+});
+
+test('where several ideas lead to a response, the sentence holds for each of them', () => {
+  const mark = read(reading(10, 55), '11', '55');
+  expect(mark.misconceptions).toEqual(['hands-exchanged', 'nearest-hour', 'coming-hour']);
+  expect(mark.sayToPupil).toBe('Your minutes are right. Look at the short hand again: it has passed 10 and is not at 11 yet.');
+  expect(read(reading(10, 15), '11', '15').sayToPupil).toContain('on its way to the next numeral');
+});
+
+test('five past, set with the long hand on the 5, takes the numeral for the minutes, with either kind of hands', () => {
+  const pose = { hourDeg: 62.5, minuteDeg: 150 };
+  expect(set(setting(2, 5), pose.hourDeg, pose.minuteDeg).misconceptions).toEqual(['numeral-as-minutes']);
+  const geared = { ...setting(2, 5), hands: 'geared' } as const;
+  expect(markOf(geared, { kind: 'set-dial', ...gearedPose(secondOfDay(2, 25)) }, DEFAULT_SETTINGS).misconceptions).toEqual([
+    'numeral-as-minutes',
+  ]);
+});
+
+test('hands that move together can stand as gears have them only', () => {
+  const { isPossible } = kindOf(setting(2, 5));
+  const pose = { kind: 'set-dial', hourDeg: 60, minuteDeg: 180 } as const;
+  expect(isPossible(setting(2, 5), pose)).toBe(true);
+  expect(isPossible({ ...setting(2, 5), hands: 'geared' }, pose)).toBe(false);
+  expect(isPossible({ ...setting(2, 5), hands: 'geared' }, { kind: 'set-dial', ...gearedPose(toSecondOfDay(8999)) })).toBe(true);
 });
 
 test('an impossible pose is told as such', () => {

@@ -1,21 +1,32 @@
 import type { LessonSettings } from '../lesson/settings.js';
 import { sayToPupilWhile } from '../misconceptions/misconception.js';
-import { misconceptionOf } from '../misconceptions/registry.js';
+import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from './predictions.js';
-import type { Mark } from './question-kind.js';
+import type { Judgement, Mark } from './question-kind.js';
 import { kindOf, type Item, type Response } from './registry.js';
 import { isRightVerdict } from './verdict.js';
 
 /**
- * Marks a response: how right it is, every misconception that would have led to it, and one kind sentence.
+ * Marks a response: how right it is, every misconception that would have led to it, and one kind sentence. Where several
+ * ideas explain a response, the sentence is the one that holds whichever of them it was.
  * @param response of the item's own kind
  */
 export function markOf(item: Item, response: Response, settings: LessonSettings): Mark {
   const kind = kindOf(item);
   const judgement = kind.judge(item, response, settings);
-  const explained = isRightVerdict(judgement.verdict) || judgement.verdict === 'blank' ? [] : [...predictionsOf(item, settings)];
-  const misconceptions = explained.filter(([, predicted]) => predicted.some((one) => kind.isSame(item, one, response))).map(([id]) => id);
-  const [named] = misconceptions;
-  const sayToPupil = named ? sayToPupilWhile(misconceptionOf(named), kind.doing(item)) : kind.hint(item, judgement, settings);
+  const misconceptions = ideasBehind(item, response, judgement, settings);
+  const [named, ...others] = misconceptions;
+  const sayToPupil =
+    named && others.length === 0 ? sayToPupilWhile(misconceptionOf(named), kind.doing(item)) : kind.hint(item, judgement, settings);
   return { ...judgement, misconceptions, sayToPupil };
+}
+
+/** The misconceptions that explain a response. None is blamed for a part that is right. */
+function ideasBehind(item: Item, response: Response, { verdict, parts }: Judgement, settings: LessonSettings): MisconceptionId[] {
+  if (isRightVerdict(verdict) || verdict === 'blank') return [];
+  const kind = kindOf(item);
+  const right = new Set(parts.filter((one) => one.right).map(({ part }) => part));
+  const explains = (predicted: Response) =>
+    kind.isSame(item, predicted, response) && kind.judge(item, predicted, settings).parts.every((one) => one.right || !right.has(one.part));
+  return [...predictionsOf(item, settings)].flatMap(([id, predicted]) => (predicted.some(explains) ? [id] : []));
 }

@@ -64,6 +64,8 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   predict(item: Item, acts: Acts, settings: LessonSettings): readonly Response[];
   /** Whether a response is what was predicted, as far as a thumb on a screen can tell. */
   isSame(item: Item, predicted: Response, given: Response): boolean;
+  /** Whether a response of the right shape can be given to this very item: hands that move together agree. */
+  isPossible(item: Item, response: Response): boolean;
   /** Which act the pupil is about, so that what is said of a misconception fits. */
   doing(item: Item): ActId;
   /** One kind sentence that says what to look at, where no misconception explains the response. */

@@ -42,7 +42,12 @@ export function wrapSecondOfDay(seconds: number): SecondOfDay {
 
 /** The hour a 12-hour dial names at this moment, 1 to 12 (0:30 and 12:30 give 12). */
 export function hour12(at: SecondOfDay): number {
-  return Math.floor(at / 3600) % 12 || 12;
+  return onDial(hour24(at));
+}
+
+/** The numeral of an hour of 24, 1 to 12: 0, 12 and 24 give 12, 19 gives 7. */
+export function onDial(hour: number): number {
+  return hour % 12 || 12;
 }
 
 /** The hour on a 24-hour display, 0 to 23. */

@@ -99,5 +99,5 @@ async function answerAll(
 }
 
 function profileOf(name: string): PupilProfile {
-  return { misconceptions: HELD[name as (typeof TERNS)[number]] ?? [], carelessness: 0.06, paceMs: 9000 };
+  return { misconceptions: HELD[name as (typeof TERNS)[number]] ?? [], carelessness: 0.06, firmness: 0.85, paceMs: 9000 };
 }

@@ -69,6 +69,7 @@ export const chooseAll: QuestionKind<ChooseAllItem, ChooseAllResponse, ChooseAll
     return chosen.filter((places) => places.length > 0).map(responseOf);
   },
   isSame: (_item, predicted, given) => predicted.chosen.join() === sorted(given.chosen).join(),
+  isPossible: (item, { chosen }) => new Set(chosen).size === chosen.length && chosen.every((place) => place < item.choices.length),
   doing: (item) => (item.from === 'words' ? 'mean' : 'read'),
   hint,
   reason(item, settings) {

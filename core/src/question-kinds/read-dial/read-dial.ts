@@ -7,7 +7,7 @@ import { dialOf, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import type { DisplaySeparator } from '../../time/display.js';
 import { displayText } from '../../time/display.js';
-import { hour12, hour24, minuteOfHour, nextHour12, toSecondOfDay } from '../../time/second-of-day.js';
+import { hour12, minuteOfHour, nextHour12, onDial, toSecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { say } from '../../words/say.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
@@ -53,7 +53,9 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
   }),
   judge,
   predict: (item, acts) => acts.read(poseOf(item)).map((typed) => ({ kind: 'read-dial', ...typed })),
-  isSame: (_item, predicted, given) => Number(predicted.hour) === Number(given.hour) && predicted.minute === given.minute,
+  isSame: (_item, predicted, given) =>
+    given.hour !== '' && onDial(Number(predicted.hour)) === onDial(Number(given.hour)) && predicted.minute === given.minute,
+  isPossible: () => true,
   doing: () => 'read',
   hint,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
@@ -98,7 +100,7 @@ function judge(item: ReadDialItem, response: ReadDialResponse): Judgement {
   const at = toSecondOfDay(item.timeSec);
   const hour = Number(response.hour || NaN);
   const right = {
-    hour: hour === hour12(at) || hour === hour24(at),
+    hour: hour <= 23 && onDial(hour) === hour12(at), // a dial does not tell the halves of a day apart
     minute: Number(response.minute || NaN) === minuteOfHour(at),
     form: response.minute.length === 2,
   };

@@ -1,5 +1,5 @@
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
-import { STRICTNESS } from '../../dial/coherence.js';
+import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
 import { nearestTime } from '../../dial/nearest-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, wrapDeg } from '../../dial/pose.js';
@@ -39,10 +39,18 @@ export interface SetDialView extends ViewBase {
   readonly layers: DialLayers;
 }
 
-/** Degrees a hand may be off the place that a misconception predicts: half a tick, and as much again for a thumb. */
+/** Degrees a hand may be off the place that a misconception predicts: a tick, and for the hour hand less. */
 const HIT_DEG = { hour: 4, minute: 6 } as const;
-/** The minute hand of a response snaps to whole minutes; half a tick more is still that minute. */
+/** The minute hand of a response snaps to whole minutes; less than half a tick more is still that minute. */
 const MINUTE_TOLERANCE_DEG = 3;
+
+/** Hands that move together agree but for what rounding on the way does to an angle. */
+const GEAR_PLAY_DEG = 0.1;
+
+/** Degrees between the hands of two poses, each by the shorter way. */
+function offOf(one: Pose, other: Pose): { readonly hour: number; readonly minute: number } {
+  return { hour: Math.abs(turnDeg(one.hourDeg, other.hourDeg)), minute: Math.abs(turnDeg(one.minuteDeg, other.minuteDeg)) };
+}
 
 const responseOf = (pose: Pose): SetDialResponse => ({ kind: 'set-dial', ...pose });
 
@@ -66,10 +74,13 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     return poses.map((pose) => responseOf(item.hands === 'geared' ? gearedPose(nearestTime(pose)) : pose));
   },
   isSame(item, predicted, given) {
-    const hourDeg = Math.abs(turnDeg(predicted.hourDeg, given.hourDeg));
-    const minuteDeg = Math.abs(turnDeg(predicted.minuteDeg, given.minuteDeg));
-    return hourDeg <= HIT_DEG.hour && minuteDeg <= (item.hands === 'geared' ? HIT_DEG.minute * 2 : HIT_DEG.minute);
+    const off = offOf(predicted, given);
+    if (off.hour > HIT_DEG.hour || off.minute > HIT_DEG.minute) return false;
+    // Never past what lies between: nearer to the right place than to the one predicted, it is a slip.
+    const offKey = offOf(gearedPose(toSecondOfDay(item.timeSec)), given);
+    return off.hour + off.minute <= offKey.hour + offKey.minute;
   },
+  isPossible: (item, response) => item.hands === 'free' || coherenceOf(response).residualDeg <= GEAR_PLAY_DEG,
   doing: (item) => (item.from === 'words' ? 'mean' : 'set'),
   hint,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
@@ -130,8 +141,10 @@ function stemOf(item: SetDialItem, settings: LessonSettings): string {
 
 function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSettings): Judgement {
   const at = toSecondOfDay(item.timeSec);
-  const hour = hourHandFits(at, response.hourDeg, settings);
-  const minute = Math.abs(turnDeg(minuteHandDeg(at), response.minuteDeg)) <= MINUTE_TOLERANCE_DEG;
+  const minuteOffDeg = turnDeg(minuteHandDeg(at), response.minuteDeg);
+  const minute = Math.abs(minuteOffDeg) < MINUTE_TOLERANCE_DEG;
+  // The two hands are one time: a minute hand that is right but not quite in place takes the hour hand's place along.
+  const hour = hourHandFits(at, wrapDeg(response.hourDeg - (minute ? minuteOffDeg / 12 : 0)), settings);
   return {
     verdict: hour && minute ? 'right' : hour || minute ? 'partly' : 'not-yet',
     parts: [
@@ -141,15 +154,15 @@ function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSet
   };
 }
 
-/** Whether the hour hand stands where the lesson's strictness wants it. Beginners need only the right hour's side. */
-function hourHandFits(at: SecondOfDay, hourDeg: number, settings: LessonSettings): boolean {
-  const minute = minuteOfHour(at);
+/**
+ * Whether the hour hand stands where the lesson's strictness wants it. Beginners need only the right hour's side: more is
+ * allowed between the hour's numeral and the next, but no place from which another hour would be read.
+ */
+function hourHandFits(at: SecondOfDay, hourDeg: number, { strictness }: LessonSettings): boolean {
   const offDeg = Math.abs(turnDeg(hourHandDeg(at), hourDeg));
-  if (settings.strictness !== 'right-side' || minute === 0) return offDeg <= STRICTNESS[settings.strictness];
-  const sinceNumeralDeg = wrapDeg(hourDeg - hour12(at) * 30);
-  // A hand exactly on a numeral is not between two of them: from a quarter past to a quarter to that must show.
-  const marginDeg = minute >= 15 && minute <= 45 ? 2 : 0;
-  return sinceNumeralDeg >= marginDeg && sinceNumeralDeg <= 30 - marginDeg;
+  if (strictness !== 'right-side' || offDeg <= STRICTNESS.proportion) return offDeg <= STRICTNESS[strictness];
+  const isBetween = wrapDeg(hourDeg - hour12(at) * 30) <= 30;
+  return isBetween && minuteOfHour(at) > 0 && offDeg <= STRICTNESS['right-side'];
 }
 
 function hint(item: SetDialItem, { verdict, parts }: Judgement): string {

@@ -1,4 +1,4 @@
-import { CoreError, LatestAttempts, markOf, writeMark, writeResponse, type Asking, type LessonSettings } from '@zeitpunkt/core';
+import { CoreError, kindOf, LatestAttempts, markOf, writeMark, writeResponse, type Asking, type LessonSettings } from '@zeitpunkt/core';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
 import type { LiveQueries } from './queries.js';
@@ -77,6 +77,9 @@ export class Answers {
     const { item } = asking;
     if (item.kind !== post.response.kind) {
       throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${post.response.kind} came.`);
+    }
+    if (!kindOf(item).isPossible(item, post.response)) {
+      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${kindOf(item).responseText(item, post.response)}.`);
     }
     const place = `${pupilId} ${post.askingId}`;
     const attempt = (this.attempts.get(place) ?? 0) + 1;

@@ -146,6 +146,16 @@ describe('responses', () => {
     expect((await respond(anouk, reading('7', '30'))).statusCode).toBe(200);
   });
 
+  test('hands that move together cannot be sent as they never stand', async () => {
+    const anouk = await room.join('Anouk');
+    await room.tell({ type: 'begin' });
+    await room.tell({ type: 'ask', item: { id: 'geared', kind: 'set-dial', timeSec: 9000, from: 'display', hands: 'geared' } });
+    const set = (hourDeg: number) =>
+      respond(anouk, { ...reading('7', '30'), askingId: 'geared', response: { kind: 'set-dial', hourDeg, minuteDeg: 180 } });
+    expect((await set(60)).json()).toMatchObject({ code: 'RESPONSE_SHAPE', detail: expect.stringContaining('hands do not agree') });
+    expect((await set(75)).statusCode).toBe(200);
+  });
+
   test('a body that is too large or no JSON is refused with a sentence', async () => {
     const anouk = await room.join('Anouk');
     const large = await respond(anouk, { ...reading('7', '30'), note: 'x'.repeat(9000) });

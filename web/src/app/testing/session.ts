@@ -87,7 +87,7 @@ export function withRun(change: Partial<SessionDetail['live']['room']['run']>, l
 /** A marked response as a pupil with these misconceptions would give it. */
 export function responseOf(name: string, itemId: string, misconceptions: MisconceptionId[] = [], attempt = 1): MarkedResponse {
   const item: Item = prepareLesson(LESSON).context.itemOf(itemId);
-  const profile = { misconceptions, carelessness: 0, paceMs: 5000 };
+  const profile = { misconceptions, firmness: 1, carelessness: 0, paceMs: 5000 };
   const { response, responseTimeMs } = simulateResponse(profile, item, LESSON.settings, seededRng(1));
   return {
     id: `${name}-${itemId}-${attempt}`,

@@ -29,7 +29,7 @@ test('every cell opens the answer it came from, beside the right one, with what 
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
   expect(page.querySelector('zp-response-card')!.textContent).toContain('changed once');
   await until(() => textOf(page.querySelector('zp-response')!) !== '');
-  expect([...page.querySelectorAll('zp-response')].map(textOf)).toEqual(['7:06', '7:30']);
+  expect([...page.querySelectorAll('zp-response')].map(textOf)).toEqual(['7:6', '7:30']);
   await press('Close');
   expect(find.getByRole('heading', { name: 'What stood out' })).toBeTruthy();
 });
