@@ -5,6 +5,8 @@ export class ApiProblem extends Error {
   constructor(
     readonly code: string,
     message: string,
+    /** Status of the reply; 0 where none came. */
+    readonly status = 0,
   ) {
     super(message);
   }
@@ -12,6 +14,11 @@ export class ApiProblem extends Error {
   /** Whether the server was not reached at all, so that trying again later may help. */
   get lineLost(): boolean {
     return this.code === 'LINE_LOST';
+  }
+
+  /** Whether the same request may be taken later: nothing was reached, or the server has trouble or is asked too often. */
+  get mayPass(): boolean {
+    return this.lineLost || this.status >= 500 || this.status === 429 || this.status === 408;
   }
 }
 
@@ -42,10 +49,10 @@ export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unk
 async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
     const problem = (await reply.json()) as Problem;
-    return new ApiProblem(problem.code, problem.detail);
+    return new ApiProblem(problem.code, problem.detail, reply.status);
   }
   // Something between us and the server answered, a proxy while the server restarts for one.
-  return new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`);
+  return new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`, reply.status);
 }
 
 /** The sentence of an error for the screen. */

@@ -29,7 +29,7 @@ export class FakeServer {
     const answer = this.answers.get(route);
     const given: unknown = await (typeof answer === 'function' ? (answer as (body: unknown) => unknown)(body) : answer);
     const refused = given instanceof Refusal;
-    const status = refused ? 409 : given === undefined ? 204 : 200;
+    const status = refused ? given.status : given === undefined ? 204 : 200;
     const type = refused ? 'application/problem+json' : 'application/json';
     return { ok: !refused, status, headers: new Headers({ 'content-type': type }), json: async () => given } as Response;
   }
@@ -40,5 +40,6 @@ export class Refusal {
   constructor(
     readonly code: string,
     readonly detail: string,
+    readonly status = 409,
   ) {}
 }

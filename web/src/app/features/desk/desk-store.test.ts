@@ -82,6 +82,45 @@ test('an answer that is refused for good is told so and does not hold up the nex
   expect(server.sent(SEND)).toHaveLength(2);
 });
 
+test.each([
+  [500, 'INTERNAL'],
+  [429, 'REQUEST_RATE'],
+  [503, 'INTERNAL'],
+])('an answer outlives trouble at the server: status %i', async (status, code) => {
+  await load();
+  FakeSocket.latest.accept();
+  server.on(SEND, new Refusal(code, 'Not just now.', status));
+  void store.answer(half, 1);
+  await wait();
+  expect([store.safety(), store.given(), store.problem()]).toEqual(['waiting', half, null]);
+  await load();
+  expect([store.safety(), store.given()]).toEqual(['waiting', half]); // the device keeps it, too
+  server.on(SEND, kept);
+  FakeSocket.latest.accept();
+  await wait();
+  expect([store.safety(), store.waiting()]).toEqual(['kept', []]);
+});
+
+test('an answer that the server cannot take holds up no other question, and is tried again after pauses that grow', async () => {
+  await load();
+  FakeSocket.latest.accept();
+  server.on(SEND, (body: unknown) =>
+    (body as { askingId: string }).askingId === 'q1' ? new Refusal('INTERNAL', 'Not just now.', 500) : kept(body),
+  );
+  void store.answer(half, 1);
+  await wait();
+  FakeSocket.latest.hear({ type: 'view', view: deskView({ question: questionView({ askingId: 'q2' }) }) });
+  await wait();
+  void store.answer({ ...half, hour: '8' }, 1);
+  await wait();
+  expect(store.waiting().map(({ post }) => post.askingId)).toEqual(['q1']);
+  const triedBefore = server.sent(SEND).length;
+  await wait(100_000);
+  const tried = server.sent(SEND).length - triedBefore;
+  expect(tried).toBeGreaterThanOrEqual(4);
+  expect(tried).toBeLessThanOrEqual(9); // every 1.5 s it would be 66
+});
+
 test('what waits for another place in another room is neither shown nor sent', async () => {
   await load();
   server.reachable = false;

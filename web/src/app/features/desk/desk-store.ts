@@ -25,7 +25,9 @@ interface DeskState {
   readonly outdated: boolean;
 }
 
+/** Pause before what waits is sent again; it doubles while nothing arrives. */
 const RETRY_MS = 1500;
+const LONGEST_RETRY_MS = 24_000;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
@@ -58,6 +60,7 @@ export const DeskStore = signalStore(
     let line: Line | null = null;
     let sending = false;
     let timer = 0;
+    let pauseMs = RETRY_MS;
 
     let newest: DeskView | null = null;
 
@@ -94,22 +97,31 @@ export const DeskStore = signalStore(
       else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 
-    /** Sends what waits, oldest first; goes on trying while the line is lost. */
+    /**
+     * Sends what waits, oldest first, until the server has it or has refused it for good. Trouble at the server loses nothing:
+     * what it could not take waits, and so do later answers to the same question, but others go on.
+     */
     const send = async (): Promise<void> => {
       if (sending) return;
       sending = true;
       clearTimeout(timer);
+      const stuck = new Set<string>();
+      const isLeft = ({ post }: Waiting) => !stuck.has(post.askingId);
       try {
-        for (let next = store.waiting()[0]; next; next = store.waiting()[0]) await sendOne(next);
-      } catch {
-        timer = window.setTimeout(() => void send(), RETRY_MS);
+        for (let next = store.waiting().find(isLeft); next; next = store.waiting().find(isLeft)) {
+          if (await sendOne(next)) pauseMs = RETRY_MS;
+          else stuck.add(next.post.askingId);
+        }
       } finally {
         sending = false;
       }
+      if (stuck.size === 0) return;
+      timer = window.setTimeout(() => void send(), pauseMs);
+      pauseMs = Math.min(pauseMs * 2, LONGEST_RETRY_MS);
     };
 
-    /** @throws ApiProblem while the line is lost: the response stays in the outbox */
-    const sendOne = async ({ post }: Waiting): Promise<void> => {
+    /** @returns whether the response is settled: taken, or refused for good; otherwise it stays in the outbox */
+    const sendOne = async ({ post }: Waiting): Promise<boolean> => {
       let problem: string | null = null;
       try {
         const kept = await ask<ResponseKept>('POST', '/api/desk/responses', post);
@@ -120,11 +132,12 @@ export const DeskStore = signalStore(
           });
         }
       } catch (error) {
-        if (error instanceof ApiProblem && error.lineLost) throw error;
+        if (!(error instanceof ApiProblem) || error.mayPass) return false;
         problem = sentenceOf(error); // refused for good: keeping it would block what comes after
       }
       await outbox.remove(post.id);
       patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...(problem ? { problem } : {}) }));
+      return true;
     };
 
     const enter = async (view: DeskView) => {
@@ -135,6 +148,7 @@ export const DeskStore = signalStore(
         message: receive,
         open: (lineOpen) => {
           patchState(store, { lineOpen });
+          pauseMs = RETRY_MS;
           if (lineOpen) void send();
           else void look(); // perhaps not the line but the place is gone
         },

@@ -65,9 +65,9 @@ export class Join {
       try {
         this.joined.emit(await ask<DeskView>('POST', '/api/desk/join', body));
       } catch (error) {
-        // Refused: the name may just have been taken, so show who is still free. A lost line is no refusal: the join may
+        // Refused: the name may just have been taken, so show who is still free. A lost line, or trouble at the server, is no refusal: the join may
         // have arrived, and the next try is the same one.
-        if (!(error instanceof ApiProblem && error.lineLost)) {
+        if (!(error instanceof ApiProblem && error.mayPass)) {
           this.joinId = uuid();
           await this.lookUp(this.key());
         }
