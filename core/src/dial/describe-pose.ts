@@ -1,10 +1,17 @@
 import type { Pose } from './pose.js';
 import { turnDeg, wrapDeg } from './pose.js';
 
-/** Where one hand points, in words a screen reader can speak: "at 6", "between 4 and 5". */
+/** Degrees within which a hand is at its numeral: half a minute of the hour hand. */
+const AT_DEG = 0.25;
+/** Degrees from a numeral that are "just past" or "almost at" it: four minutes of the hour hand. */
+const CLOSE_DEG = 2.25;
+
+/** Where one hand points, in words a screen reader can speak: "at 6", "just past 6", "between 4 and 5", "almost at 5". */
 export function describeHand(deg: number): string {
-  const numeral = Math.round(wrapDeg(deg) / 30);
-  if (Math.abs(turnDeg(numeral * 30, deg)) < 1) return `at ${numeral % 12 || 12}`;
+  const nearest = Math.round(wrapDeg(deg) / 30) % 12 || 12;
+  const pastDeg = turnDeg(nearest * 30, deg);
+  if (Math.abs(pastDeg) < AT_DEG) return `at ${nearest}`;
+  if (Math.abs(pastDeg) < CLOSE_DEG) return `${pastDeg > 0 ? 'just past' : 'almost at'} ${nearest}`;
   const before = Math.floor(wrapDeg(deg) / 30);
   return `between ${before || 12} and ${before + 1}`;
 }

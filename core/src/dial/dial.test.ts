@@ -70,7 +70,7 @@ test('a dial is described by what is seen, not by what it means', () => {
     'The short hour hand points between 4 and 5. The long minute hand points at 6.',
   );
   expect(describePose(gearedPose(secondOfDay(12, 57)))).toBe(
-    'The short hour hand points between 12 and 1. The long minute hand points 2 ticks after 11.',
+    'The short hour hand points almost at 1. The long minute hand points 2 ticks after 11.',
   );
   expect(describePose(gearedPose((7 * 3600) as SecondOfDay))).toBe('The short hour hand points at 7. The long minute hand points at 12.');
 });

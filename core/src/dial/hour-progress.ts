@@ -25,6 +25,7 @@ export function hourProgress(hourDeg: number): HourProgress {
 function sentenceOf(passed: number, comesTo: number, part: number): string {
   if (part < NEAR_DEG / 30) return `The hour hand is at ${passed}.`;
   const how = part < 0.2 ? 'has just passed' : part > 0.8 ? 'has long passed' : 'has passed';
-  const way = Math.abs(part - 0.5) < 0.02 ? `is half way to ${comesTo}` : part > 0.8 ? `is almost at ${comesTo}` : `comes to ${comesTo}`;
+  const way =
+    Math.abs(part - 0.5) < NEAR_DEG / 30 ? `is half way to ${comesTo}` : part > 0.8 ? `is almost at ${comesTo}` : `comes to ${comesTo}`;
   return `The hour hand ${how} ${passed} and ${way}.`;
 }

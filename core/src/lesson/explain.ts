@@ -23,9 +23,10 @@ export interface ExplainStep {
  * to the minute hand, the display filling in, the wordings, and past the half how many minutes are left.
  */
 export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
-  const hourSteps = explainHour(at, settings);
-  const minuteSteps = explainMinutes(at);
-  const reading = settings.readingOrder === 'hour-first' ? [...hourSteps, ...minuteSteps] : [...minuteSteps, ...hourSteps];
+  const reading =
+    settings.readingOrder === 'hour-first'
+      ? [...explainHour(at, settings, 'Look at'), ...explainMinutes(at, 'Now')]
+      : [...explainMinutes(at, 'Look at'), ...explainHour(at, settings, 'Now')];
   const look = 'What does this clock say? Think with me, step by step.';
   return [
     { step: 'look', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, text: look } },
@@ -37,13 +38,16 @@ export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[
 
 const marked = (step: ExplainStepId, beat: Omit<MarkBeat, 'kind'>): ExplainStep => ({ step, beat: { kind: 'mark', ...beat } });
 
-function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
+/** How the talk comes to a hand: the first one is looked at, the other one is next. */
+type Opening = 'Look at' | 'Now';
+
+function explainHour(at: SecondOfDay, settings: LessonSettings, opening: Opening): ExplainStep[] {
   const hour = hour12(at);
   const where = describeHand(hourHandDeg(at));
   return [
     marked('hour-hand', {
       marks: [{ type: 'hand', hand: 'hour' }],
-      text: `Look at the short hand: it tells the hour. It is ${where}.`,
+      text: `${opening} the short hand: it tells the hour.${minuteOfHour(at) === 0 ? '' : ` It is ${where}.`}`,
       board: `Short hand: ${where}.`,
     }),
     marked('hour', {
@@ -58,17 +62,17 @@ function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   ];
 }
 
-function explainMinutes(at: SecondOfDay): ExplainStep[] {
+function explainMinutes(at: SecondOfDay, opening: Opening): ExplainStep[] {
   const minute = minuteOfHour(at);
   return [
     marked('minute-hand', {
       marks: [{ type: 'hand', hand: 'minute' }],
-      text: 'Now the long hand: it tells the minutes.',
+      text: `${opening} the long hand: it tells the minutes.`,
       board: 'Long hand: the minutes.',
     }),
     marked('minutes', {
       marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: 5 }],
-      text: minute === 0 ? minuteReason(at) : `Count round from the 12 in fives. ${minuteReason(at)}`,
+      text: minuteReason(at),
       board: minute === 0 ? 'No minutes yet: 00.' : minuteReason(at),
       write: { minute: minuteDigits(minute) },
     }),
@@ -87,7 +91,7 @@ function explainLeft(at: SecondOfDay): ExplainStep[] {
         { type: 'hand', hand: 'minute' },
         { type: 'numeral', numeral: next },
       ],
-      text: `From the long hand on to the 12 are ${left} ${left === 1 ? 'minute' : 'minutes'}. Then it will be ${next} o’clock.`,
+      text: `${left} ${left === 1 ? 'minute' : 'minutes'} to go to ${next} o’clock.`,
       board: `${left} left to ${next}.`,
     }),
   ];

@@ -124,7 +124,7 @@ test('explanations follow the school: which hand first, the wording of the rule,
   expect(minuteFirst.join(' ')).toContain(
     'Step back to the numeral before the short hand: the hour is 12. After 12 the hours begin again at 1.',
   );
-  expect(minuteFirst.join(' ')).toContain('25 minutes. Then it will be 1 o’clock.');
+  expect(minuteFirst.join(' ')).toContain('25 minutes to go to 1 o’clock.');
 });
 
 test('every minute of the day can be explained, and the explanation writes the right display', () => {
