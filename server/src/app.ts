@@ -21,7 +21,7 @@ import type { DataTypeProvider } from './http/feature.js';
 import { AJV_OPTIONS } from './http/fits.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
-import { installProblems } from './http/problems.js';
+import { answerFrameworkError, installProblems } from './http/problems.js';
 import { checkReplies } from './http/replies.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
 
@@ -42,6 +42,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const app = Fastify({
     logger: options.logger ?? false,
     bodyLimit: limits.teacherBodyBytes,
+    frameworkErrors: answerFrameworkError,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
     ajv: { customOptions: { ...AJV_OPTIONS, allErrors: false } },
   }).withTypeProvider<DataTypeProvider>();

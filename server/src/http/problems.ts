@@ -27,6 +27,7 @@ export const STATUS_OF: Record<ErrorCode, number> = {
   QUESTION_UNKNOWN: 404,
   RESPONSE_SHAPE: 400,
   RESPONSE_ID_TAKEN: 409,
+  JOIN_ID_TAKEN: 409,
   REQUEST_SHAPE: 400,
   REQUEST_TOO_LARGE: 413,
   REQUEST_MEDIA_TYPE: 415,
@@ -58,6 +59,12 @@ function sendProblem(reply: FastifyReply, code: ErrorCode, detail: string): Fast
     .send(JSON.stringify({ type: `urn:zeitpunkt:problem:${code}`, title: ERROR_CODES[code], status, code, detail }));
 }
 
+/** Answers what goes wrong before a route is found: a malformed address. */
+export function answerFrameworkError(error: FastifyError, _request: unknown, reply: FastifyReply): void {
+  const { code, detail } = problemOf(error, undefined);
+  void sendProblem(reply, code, detail);
+}
+
 /** Every error leaves the server as a problem with one plain sentence; what is not foreseen is logged and kept inside. */
 export function installProblems(app: FastifyInstance): void {
   app.setErrorHandler((error: FastifyError | CoreError, request, reply) => {
@@ -84,6 +91,12 @@ function problemOf(error: FastifyError | CoreError, bodyLimit: number | undefine
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
       return { code: 'REQUEST_SHAPE', detail: 'The request’s body is not readable JSON.' };
+    case 'FST_ERR_BAD_URL':
+      return { code: 'REQUEST_SHAPE', detail: 'The address of the request is not written as addresses are.' };
+    case 'FST_CP_ERR_INVALID_CONTENT':
+      return { code: 'REQUEST_SHAPE', detail: 'The request’s body cannot be unpacked in the content encoding that it names.' };
+    case 'FST_CP_ERR_INVALID_CONTENT_ENCODING':
+      return { code: 'REQUEST_MEDIA_TYPE', detail: 'The request’s body has a content encoding that is not taken here.' };
   }
   if (error.statusCode === 429) return { code: 'REQUEST_RATE', detail: 'Too many tries from here. Please wait a minute and try again.' };
   return {

@@ -1,6 +1,17 @@
-import { CoreError, kindOf, LatestAttempts, markOf, writeMark, writeResponse, type Asking, type LessonSettings } from '@zeitpunkt/core';
+import {
+  CoreError,
+  kindOf,
+  LatestAttempts,
+  markOf,
+  sameJson,
+  writeMark,
+  writeResponse,
+  type Asking,
+  type LessonSettings,
+} from '@zeitpunkt/core';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
+import { isKeyTaken } from '../../db/key-taken.js';
 import type { LiveQueries } from './queries.js';
 
 export interface AnswersNeeds {
@@ -13,7 +24,7 @@ export interface AnswersNeeds {
 export class Answers {
   private readonly byId = new Map<string, MarkedResponse>();
   private readonly latest = new LatestAttempts<MarkedResponse>();
-  private readonly onTheWay = new Map<string, Promise<ResponseKept>>();
+  private readonly onTheWay = new Map<string, OnTheWay>();
   /** Attempts given out, those on their way included. */
   private readonly attempts = new Map<string, number>();
 
@@ -46,7 +57,10 @@ export class Answers {
     const known = this.byId.get(post.id);
     if (known) return Promise.resolve(keptAgain(known, pupilId, post));
     const pending = this.onTheWay.get(post.id);
-    if (pending) return pending;
+    if (pending) {
+      const { post: first, pupilId: whose } = pending;
+      return whose === pupilId && isSamePost(first, post) ? pending.kept : Promise.reject(idTaken());
+    }
 
     const marked = this.mark(pupilId, post, asking);
     const { response, mark, ...row } = marked;
@@ -54,13 +68,16 @@ export class Answers {
       this.needs.queries.insertResponse({ ...row, sessionId: this.sessionId, given: writeResponse(response), mark: writeMark(mark) });
     const kept = this.needs
       .commit(write)
+      .catch((error: unknown) => {
+        throw isKeyTaken(error) ? idTaken() : error; // by a response of another room
+      })
       .then(() => {
         this.remember(marked);
         this.onKept(marked);
         return keptOf(marked);
       })
       .finally(() => this.onTheWay.delete(post.id));
-    this.onTheWay.set(post.id, kept);
+    this.onTheWay.set(post.id, { pupilId, post, kept });
     return kept;
   }
 
@@ -95,15 +112,25 @@ export class Answers {
   }
 }
 
-type Kept = Pick<MarkedResponse, 'id' | 'pupilId' | 'askingId' | 'attempt' | 'receivedAtMs'>;
+type Kept = Pick<MarkedResponse, 'id' | 'pupilId' | 'askingId' | 'attempt' | 'receivedAtMs' | 'response'>;
+
+/** A response that is being written. */
+interface OnTheWay {
+  readonly pupilId: string;
+  readonly post: ResponsePost;
+  readonly kept: Promise<ResponseKept>;
+}
 
 /** The acknowledgement of a response that was kept before. @throws CoreError RESPONSE_ID_TAKEN where it is another one */
 export function keptAgain(known: Kept, pupilId: string, post: ResponsePost): ResponseKept {
-  if (known.pupilId !== pupilId || known.askingId !== post.askingId) {
-    throw new CoreError('RESPONSE_ID_TAKEN', 'This response carries an id that another response has already.');
-  }
+  if (known.pupilId !== pupilId || !isSamePost(known, post)) throw idTaken();
   return keptOf(known);
 }
+
+const isSamePost = (one: Pick<Kept, 'askingId' | 'response'>, other: ResponsePost): boolean =>
+  one.askingId === other.askingId && sameJson(one.response, other.response);
+
+const idTaken = () => new CoreError('RESPONSE_ID_TAKEN', 'This response carries an id that another response has already.');
 
 function keptOf({ id, askingId, attempt, receivedAtMs }: Kept): ResponseKept {
   return { id, askingId, attempt, receivedAtMs };

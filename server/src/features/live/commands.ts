@@ -10,7 +10,7 @@ export interface CommandsNeeds {
 
 /** The state of a room and what changes it: one command after the other, each written before anybody is told. */
 export class Commands {
-  /** How many commands have changed the room. */
+  /** How many commands were carried out. */
   private events: number;
   /** The last command that was sent; each waits for the one before it. */
   private carriedOut: Promise<unknown> = Promise.resolve();
@@ -41,14 +41,14 @@ export class Commands {
     if (queries.commandKnown(this.sessionId, commandId)) return;
     const atMs = nowMs();
     const next = applyCommand(this.now, command, this.lesson, atMs);
-    if (next === this.now) return;
     const event = { sessionId: this.sessionId, seq: this.events + 1, commandId, command: JSON.stringify(forTheRecord(command)), atMs };
     await commit(() => {
-      queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
+      if (next !== this.now) queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
       if (next.phase === 'ended') queries.end(this.sessionId, atMs);
       queries.insertEvent(event);
     });
     this.events = event.seq;
+    if (next === this.now) return; // remembered all the same: sent again later it must not move the room
     this.now = next;
     this.onChange(next, atMs);
   }

@@ -4,6 +4,7 @@ import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
+import { stored } from '../../db/stored.js';
 import { COOKIE, newToken, tokenHash } from '../../http/tokens.js';
 import { keptAgain } from './answers.js';
 import { DESK_COOKIE, endedView, type DeskPlace } from './desk-places.js';
@@ -56,7 +57,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     if (place.room) return place.room.respond(place.participantId, request.body);
     // The room has ended meanwhile: what was kept is acknowledged again, nothing else is taken.
     const known = rooms.queries.response(request.body.id);
-    if (known) return keptAgain(known, place.ended.pupilId, request.body);
+    if (known) return keptAgain({ ...known, response: stored.response(known.given, 'this device') }, place.ended.pupilId, request.body);
     throw new CoreError('QUESTION_NOT_OPEN', 'The lesson has ended, so the answer was not taken.');
   });
 

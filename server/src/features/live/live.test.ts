@@ -17,8 +17,7 @@ describe('coming in', () => {
   const join = (body: object) => school.browser().send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: room.key, ...body });
 
   test('a wrong key, a taken name and a stranger each get their sentence', async () => {
-    const other = [...room.key].reverse();
-    const wrongKey = other.join() === room.key.join() ? ['boat', 'boat', 'boat', 'boat'] : other;
+    const wrongKey = [...room.key].reverse();
     expect(await school.browser().send('POST', '/api/desk/room', { roomKey: wrongKey })).toMatchObject({ statusCode: 404 });
     await room.join('Anouk');
     const taken = await join({ pupilId: room.pupilId('Anouk') });
@@ -218,7 +217,46 @@ describe('responses', () => {
     const body = reading('7', '30');
     await respond(anouk, body);
     expect(codeOf(await respond(bashir, body))).toBe('RESPONSE_ID_TAKEN');
+    // Other content under the same id is another answer, on its way or kept.
+    expect(codeOf(await respond(anouk, { ...body, response: { ...body.response, hour: '8' } }))).toBe('RESPONSE_ID_TAKEN');
+    expect((await respond(anouk, body)).statusCode).toBe(200);
   });
+});
+
+test('an id that another room has used is refused, for a join and for an answer', async () => {
+  const anouk = await room.join('Anouk');
+  await room.goTo('ask', 'q1');
+  const body = reading('7', '30');
+  await respond(anouk, body);
+  const joinId = (await room.live()).participants[0]!.id;
+  const next = await TestRoom.open(school, teacher);
+  const joined = await school.browser().send('POST', '/api/desk/join', { joinId, roomKey: next.key, pupilId: next.pupilId('Anouk') });
+  expect([joined.statusCode, codeOf(joined)]).toEqual([409, 'JOIN_ID_TAKEN']);
+  const bashir = await next.join('Bashir');
+  await next.goTo('ask', 'q1');
+  expect(codeOf(await respond(bashir, body))).toBe('RESPONSE_ID_TAKEN');
+  expect((await respond(bashir, reading('7', '30'))).statusCode).toBe(200);
+});
+
+test('a command that changed nothing is remembered: sent again late, it does not move the room back', async () => {
+  await room.goTo('ask', 'q1');
+  const at = (await room.live()).room.run.at;
+  const body = { id: randomUUID(), command: { type: 'go', to: at } };
+  const send = () => teacher.send('POST', `/api/sessions/${room.detail.id}/commands`, body);
+  await send();
+  await room.goTo('answer', 'q1');
+  expect((await send()).statusCode).toBe(200);
+  expect((await room.live()).room.run.at).not.toEqual(at);
+});
+
+test.each([
+  ['a malformed address', '/api/lessons/%zz', {}, 400],
+  ['an unknown content encoding', '/api/sign-in', { 'content-encoding': 'rot13' }, 415],
+  ['a broken content encoding', '/api/sign-in', { 'content-encoding': 'gzip' }, 400],
+])('%s is answered with a problem', async (_what, url, headers, status) => {
+  const reply = await school.browser().send('POST', url, '{}' as never, { 'content-type': 'application/json', ...headers });
+  expect([reply.statusCode, reply.headers['content-type']]).toEqual([status, expect.stringContaining('application/problem+json')]);
+  expect(reply.json().detail).toMatch(/^The .*\.$/);
 });
 
 describe('ownership', () => {

@@ -1,5 +1,6 @@
 import { CoreError } from '@zeitpunkt/core';
 import type { Participant, Pupil } from '@zeitpunkt/contract';
+import { isKeyTaken } from '../../db/key-taken.js';
 import type { LiveQueries } from './queries.js';
 
 /** Who is in a room: the pupils of its class, and those who have come in. The class may change while the room is open. */
@@ -43,7 +44,7 @@ export class Roster {
   /**
    * Lets a pupil in. The same join sent again gives the device a new token, not a second place.
    * @returns the new participant; null where it was in already
-   * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN
+   * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN, JOIN_ID_TAKEN
    */
   join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number): Participant | null {
     if (this.participants.get(participantId)?.pupilId === pupilId) {
@@ -55,7 +56,11 @@ export class Roster {
     if (!this.notIn().includes(pupil)) {
       throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or ask your teacher to free it.`);
     }
-    this.queries.insertParticipant({ id: participantId, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, releasedAtMs: null });
+    try {
+      this.queries.insertParticipant({ id: participantId, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, releasedAtMs: null });
+    } catch (error) {
+      throw isKeyTaken(error) ? new CoreError('JOIN_ID_TAKEN', 'This join carries an id that another join has already.') : error;
+    }
     const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false };
     this.participants.set(participantId, joined);
     return joined;
