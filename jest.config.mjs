@@ -10,4 +10,9 @@ const plain = (name) => ({
 });
 
 /** @type {import('jest').Config} */
-export default { maxWorkers: 2, projects: [plain('core'), plain('contract'), plain('server'), './web/jest.config.mjs'] };
+export default {
+  maxWorkers: 2,
+  // Generous, for a machine whose disk or processor is busy with something else: no test is about time.
+  testTimeout: 30_000,
+  projects: [plain('core'), plain('contract'), plain('server'), './web/jest.config.mjs'],
+};
