@@ -70,6 +70,13 @@ test('the sentence names what is right and where to look, with the hours of this
   expect(read(reading(4, 20), '4', '33').sayToPupil).toBe('Your hour is right. Count the minutes round from the 12 once more.');
 });
 
+test('times in the sentences are written as the lesson writes them', () => {
+  const settings = { ...DEFAULT_SETTINGS, separator: '.' } as const;
+  for (const item of [reading(7, 30), setting(7, 30)])
+    expect(markOf(item, kindOf(item).keyOf(item, settings), settings).sayToPupil).toContain('7.30');
+  expect(markOf(reading(7, 30), { kind: 'read-dial', hour: '19', minute: '30' }, settings).sayToPupil).toContain('7.30');
+});
+
 test('what is said of an idea fits what the pupil was doing', () => {
   expect(set(setting(4, 30, 'words'), 105, 180)).toMatchObject({
     misconceptions: ['half-of-coming-hour'],

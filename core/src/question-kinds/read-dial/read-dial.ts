@@ -3,6 +3,7 @@ import type { Pose } from '../../dial/pose.js';
 import { gearedPose } from '../../dial/pose.js';
 import { timeOnRung } from '../../ladder/rung.js';
 import { reasonFor } from '../../lesson/reason.js';
+import type { LessonSettings } from '../../lesson/settings.js';
 import { dialOf, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import type { DisplaySeparator } from '../../time/display.js';
@@ -110,12 +111,12 @@ function judge(item: ReadDialItem, response: ReadDialResponse): Judgement {
   return { verdict: right.hour || right.minute ? 'partly' : 'not-yet', parts };
 }
 
-function hint(item: ReadDialItem, { verdict, parts }: Judgement): string {
+function hint(item: ReadDialItem, { verdict, parts }: Judgement, { separator }: LessonSettings): string {
   const at = toSecondOfDay(item.timeSec);
   const isRight = (wanted: 'hour' | 'minute') => parts.some(({ part, right }) => part === wanted && right);
   if (verdict === 'blank') return 'Next time, have a go: a guess helps too.';
-  if (verdict === 'right') return `Yes, it is ${displayText(at)}. You read both hands.`;
-  if (verdict === 'right-other-form') return `That is the right time. Today we write it as ${displayText(at)}.`;
+  if (verdict === 'right') return `Yes, it is ${displayText(at, separator)}. You read both hands.`;
+  if (verdict === 'right-other-form') return `That is the right time. Today we write it as ${displayText(at, separator)}.`;
   if (isRight('hour') && isRight('minute')) return 'The time is right. The minutes always have two digits.';
   if (isRight('minute')) {
     const hour = hour12(at);

@@ -165,9 +165,9 @@ function hourHandFits(at: SecondOfDay, hourDeg: number, { strictness }: LessonSe
   return isBetween && minuteOfHour(at) > 0 && offDeg <= STRICTNESS['right-side'];
 }
 
-function hint(item: SetDialItem, { verdict, parts }: Judgement): string {
+function hint(item: SetDialItem, { verdict, parts }: Judgement, { separator }: LessonSettings): string {
   const right = parts.filter((one) => one.right).map(({ part }) => part);
-  if (verdict === 'right') return `Yes, that is ${displayText(toSecondOfDay(item.timeSec))}. Both hands are in place.`;
+  if (verdict === 'right') return `Yes, that is ${displayText(toSecondOfDay(item.timeSec), separator)}. Both hands are in place.`;
   if (right.includes('minute')) return 'Your long hand is right. Look at the short hand again: where is it when the hour has begun?';
   if (right.includes('hour')) return 'Your short hand is right. Count the minutes round from the 12 once more.';
   return 'Not yet. Start with the long hand: how many minutes round from the 12?';
