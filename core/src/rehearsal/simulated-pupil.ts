@@ -1,5 +1,5 @@
-import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
-import { isOnRung } from '../ladder/rung.js';
+import { RUNGS, rungOf } from '../ladder/registry.js';
+import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
@@ -38,9 +38,8 @@ export function simulateResponse(
 
 /** How much longer the times of an item take than whole hours and half past do. */
 function slownessAt(times: readonly SecondOfDay[]): number {
-  const rung = RUNG_IDS.findIndex((id) => isOnRung(RUNGS[id], times));
-  const highest = RUNG_IDS.length - 1;
-  return 1 + 0.2 * Math.max(0, (rung < 0 ? highest : rung) - 1);
+  const place = Object.values<Rung>(RUNGS).indexOf(rungOf(times));
+  return 1 + 0.2 * Math.max(0, place - 1);
 }
 
 /** Spread of the logarithm of response times: one in twenty takes more than twice the median. */

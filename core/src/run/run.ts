@@ -84,9 +84,9 @@ export function askBeside(run: Run, item: Item, prepared: PreparedLesson, nowMs:
     throw new CoreError('LESSON_ITEM_TWICE', `Another question of this lesson carries the id “${item.id}”.`);
   }
   const times = run.askings.filter((asking) => asking.item.id === item.id).length;
-  // The first asking of a lesson's own item is the script's; a dot stands in no item's id.
-  const isScripts = times === 0 && !prepared.lesson.items.some(({ id }) => id === item.id);
-  const id = isScripts ? item.id : `${item.id}.${times + 1}`;
+  // The plain id of a lesson's own item is kept for the script's asking; a dot stands in no item's id.
+  const isPlainIdFree = times === 0 && !prepared.lesson.items.some(({ id }) => id === item.id);
+  const id = isPlainIdFree ? item.id : `${item.id}.${times + 1}`;
   return {
     ...run,
     enteredAtMs: nowMs,

@@ -58,8 +58,8 @@ export class Answers {
     if (known) return Promise.resolve(keptAgain(known, pupilId, post));
     const pending = this.onTheWay.get(post.id);
     if (pending) {
-      const { post: first, pupilId: whose } = pending;
-      return whose === pupilId && isSamePost(first, post) ? pending.kept : Promise.reject(idTaken());
+      keptAgain(pending.marked, pupilId, post);
+      return pending.kept;
     }
 
     const marked = this.mark(pupilId, post, asking);
@@ -77,7 +77,7 @@ export class Answers {
         return keptOf(marked);
       })
       .finally(() => this.onTheWay.delete(post.id));
-    this.onTheWay.set(post.id, { pupilId, post, kept });
+    this.onTheWay.set(post.id, { marked, kept });
     return kept;
   }
 
@@ -116,19 +116,16 @@ type Kept = Pick<MarkedResponse, 'id' | 'pupilId' | 'askingId' | 'attempt' | 're
 
 /** A response that is being written. */
 interface OnTheWay {
-  readonly pupilId: string;
-  readonly post: ResponsePost;
+  readonly marked: MarkedResponse;
   readonly kept: Promise<ResponseKept>;
 }
 
 /** The acknowledgement of a response that was kept before. @throws CoreError RESPONSE_ID_TAKEN where it is another one */
 export function keptAgain(known: Kept, pupilId: string, post: ResponsePost): ResponseKept {
-  if (known.pupilId !== pupilId || !isSamePost(known, post)) throw idTaken();
+  const isSame = known.pupilId === pupilId && known.askingId === post.askingId && sameJson(known.response, post.response);
+  if (!isSame) throw idTaken();
   return keptOf(known);
 }
-
-const isSamePost = (one: Pick<Kept, 'askingId' | 'response'>, other: ResponsePost): boolean =>
-  one.askingId === other.askingId && sameJson(one.response, other.response);
 
 const idTaken = () => new CoreError('RESPONSE_ID_TAKEN', 'This response carries an id that another response has already.');
 

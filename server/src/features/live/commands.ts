@@ -43,9 +43,10 @@ export class Commands {
     const next = applyCommand(this.now, command, this.lesson, atMs);
     const event = { sessionId: this.sessionId, seq: this.events + 1, commandId, command: JSON.stringify(forTheRecord(command)), atMs };
     await commit(() => {
-      if (next !== this.now) queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
-      if (next.phase === 'ended') queries.end(this.sessionId, atMs);
       queries.insertEvent(event);
+      if (next === this.now) return;
+      queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
+      if (next.phase === 'ended') queries.end(this.sessionId, atMs);
     });
     this.events = event.seq;
     if (next === this.now) return; // remembered all the same: sent again later it must not move the room

@@ -10,8 +10,13 @@ export const DESK_COOKIE = 'zp_desk';
 
 type EndedPlace = NonNullable<ReturnType<LiveQueries['placeByToken']>>;
 
+interface OpenPlace {
+  readonly room: LiveRoom;
+  readonly participantId: string;
+}
+
 /** A pupil's device in an open room, or what is left of its place in one that has ended. */
-export type DeskPlace = { readonly room: LiveRoom; readonly participantId: string } | { readonly room: null; readonly ended: EndedPlace };
+export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: EndedPlace };
 
 /** Finds the place that a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
 export function deskFinder(rooms: RoomDirectory): (request: FastifyRequest) => DeskPlace {
@@ -38,18 +43,18 @@ export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace)
 
 /** Which device belongs to which place of an open room. Tokens that were replaced, and rooms that are gone, are forgotten. */
 export class DeskTokens {
-  private readonly places = new Map<string, { readonly room: LiveRoom; readonly participantId: string }>();
+  private readonly places = new Map<string, OpenPlace>();
 
-  find(hash: string): { readonly room: LiveRoom; readonly participantId: string } | undefined {
+  find(hash: string): OpenPlace | undefined {
     return this.places.get(hash);
   }
 
-  remember<Place extends { readonly room: LiveRoom; readonly participantId: string }>(hash: string, place: Place): Place {
+  remember(hash: string, place: OpenPlace): OpenPlace {
     this.places.set(hash, place);
     return place;
   }
 
-  forget(isGone: (place: { readonly room: LiveRoom; readonly participantId: string }) => boolean): void {
+  forget(isGone: (place: OpenPlace) => boolean): void {
     for (const [hash, place] of this.places) if (isGone(place)) this.places.delete(hash);
   }
 }
