@@ -90,7 +90,7 @@ test.each(QUESTION_KIND_IDS)('whatever a question of the kind %s makes fits its 
 
 test('what is wrong in one of many kinds is named in the kind that is meant', () => {
   const items = { type: 'array', items: LessonSchema.properties.items.items } as unknown as TSchema;
-  expect(wrongIn(items, [{ kind: 'set-dial', id: 'q1', timeSec: -1, from: 'display', hands: 'free' }])).toEqual([
+  expect(wrongIn(items, [{ kind: 'set-dial', id: 'q1', timeSec: -60, from: 'display', hands: 'free' }])).toEqual([
     expect.objectContaining({ instancePath: '/0/timeSec', keyword: 'minimum' }),
   ]);
   expect(wrongIn(items, [{ kind: 'no-such-kind', id: 'q1' }])).toEqual([expect.objectContaining({ keyword: 'discriminator' })]);

@@ -14,8 +14,22 @@ export type RoomLookup = Data<typeof RoomLookup>;
 export const RoomFound = Exact({ className: ShortText, pupils: Type.Array(Pupil) });
 export type RoomFound = Data<typeof RoomFound>;
 
-export const Join = Exact({ joinId: Uuid, roomKey: RoomKeySchema, pupilId: Uuid });
+export const Join = Exact({
+  joinId: Uuid,
+  roomKey: RoomKeySchema,
+  pupilId: Uuid,
+  /** Of a knock that was answered: the door is closed to others. */
+  knockId: Type.Optional(Uuid),
+});
 export type Join = Data<typeof Join>;
+
+/** Somebody knocks at the door that a key belongs to, or asks whether it has been opened. */
+export const Knock = Exact({ knockId: Uuid, roomKey: RoomKeySchema });
+export type Knock = Data<typeof Knock>;
+
+/** The room, once its teacher has opened. */
+export const KnockAnswer = Exact({ room: Nullable(RoomFound) });
+export type KnockAnswer = Data<typeof KnockAnswer>;
 
 /** What the reveal tells a pupil: the stage with the key and its reason, and one kind sentence on the pupil's own response. */
 export const RevealSchema = Exact({
@@ -27,7 +41,8 @@ export const RevealSchema = Exact({
 const deskView = <View extends TSchema, Given extends TSchema>(view: View, response: Given) =>
   Exact({
     seq: Type.Integer({ minimum: 0 }),
-    phase: OneOf(['lobby', 'running', 'ended']),
+    /** At the door the pupil waits to be let in. */
+    phase: OneOf(['door', 'lobby', 'running', 'ended']),
     /** This device's place in the room: answers waiting on the device belong to it and to no other. */
     participantId: Uuid,
     pupilName: ShortText,
@@ -57,7 +72,7 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
         phase: QuestionPhaseSchema,
         countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
         /** The pupil's own latest response, as the server has it. */
-        given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response })),
+        given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response, late: Type.Boolean() })),
         reveal: Nullable(RevealSchema),
       }),
     ),

@@ -1,19 +1,23 @@
 export { type Data, Problem } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { KIND_SCHEMAS, ItemSchema, ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
-export { MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
+export { LONGEST_WAIT_MS, MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
 export {
+  Addresses,
   ClassDetail,
   ClassList,
   ClassSummary,
   CommandDone,
   CommandPost,
+  CountLate,
   LessonDetail,
   LessonList,
   LessonSave,
   LessonSaved,
   LessonSummary,
+  LetIn,
   Me,
+  Outside,
   Participant,
   Pupil,
   PupilAdd,
@@ -30,5 +34,5 @@ export {
   Teacher,
 } from './teacher.js';
 export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, SavedDial, SavedDialList, ShownStage } from './dials.js';
-export { DeskView, Join, RoomFound, RoomLookup, Waiting } from './desk.js';
+export { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

@@ -1,6 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
-import { Exact, LongText, OneOf, SecondOfDaySchema, ShortText, TaggedUnion } from './shared.js';
+import { Exact, LongText, OneOf, SecondOfDaySchema, WholeMinuteSchema, ShortText, TaggedUnion } from './shared.js';
 import { ItemIdSchema } from './question-kinds/kind-schemas.js';
 import { ItemSchema } from './question-kinds/registry.js';
 
@@ -18,7 +18,7 @@ export const LessonSettingsSchema = Exact({
 const sayBeat = { kind: Type.Literal('say'), text: LongText };
 const setBeat = {
   kind: Type.Literal('set'),
-  timeSec: SecondOfDaySchema,
+  timeSec: WholeMinuteSchema,
   display: OneOf(['full', 'empty', 'none']),
   words: Type.Boolean(),
   layers: Type.Optional(SomeLayersSchema),
@@ -26,11 +26,11 @@ const setBeat = {
 };
 const sweepBeat = {
   kind: Type.Literal('sweep'),
-  fromSec: SecondOfDaySchema,
-  toSec: SecondOfDaySchema,
+  fromSec: WholeMinuteSchema,
+  toSec: WholeMinuteSchema,
   turnSeconds: Type.Number({ minimum: 5, maximum: 120 }),
   count: OneOf(['none', 'ones', 'fives', 'quarters']),
-  stops: Type.Array(Exact({ atSec: SecondOfDaySchema, prompt: ShortText }), { maxItems: 24 }),
+  stops: Type.Array(Exact({ atSec: WholeMinuteSchema, prompt: ShortText }), { maxItems: 24 }),
   text: LongText,
 };
 const markBeat = {
@@ -86,7 +86,7 @@ export const BeatSchema = TaggedUnion('kind', [
   Exact({ id, ...showBeat }),
   Exact({ id, ...sweepBeat }),
   Exact({ id, ...markBeat }),
-  Exact({ id, kind: Type.Literal('worked-example'), timeSec: SecondOfDaySchema }),
+  Exact({ id, kind: Type.Literal('worked-example'), timeSec: WholeMinuteSchema }),
   Exact({ id, kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText }),
   Exact({ id, kind: Type.Literal('think'), itemId: ItemIdSchema, seconds: Type.Integer({ minimum: 3, maximum: 300 }), text: LongText }),
   Exact({ id, kind: Type.Literal('answer'), itemId: ItemIdSchema }),
@@ -95,7 +95,7 @@ export const BeatSchema = TaggedUnion('kind', [
 /** A lesson file, format version 2. */
 export const LessonSchema = Exact({
   format: Type.Literal('zeitpunkt-lesson'),
-  formatVersion: Type.Literal(2),
+  formatVersion: Type.Literal(3),
   title: ShortText,
   goal: ShortText,
   successCriteria: Type.Array(ShortText, { maxItems: 8 }),

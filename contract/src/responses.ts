@@ -1,7 +1,7 @@
 import type { MisconceptionId, PartId } from '@zeitpunkt/core';
 import { Type, type TSchema } from '@sinclair/typebox';
 import { ResponseSchema } from './question-kinds/registry.js';
-import { AtMs, type Data, Exact, OneOf, Uuid } from './shared.js';
+import { AtMs, type Data, Exact, Nullable, OneOf, Uuid } from './shared.js';
 
 /** A question that was asked: the id of its item, and from the second time on a dot and how many times. */
 export const AskingIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}(\\.[0-9]{1,4})?$' });
@@ -16,12 +16,31 @@ export const responsePost = <Response extends TSchema>(response: Response) =>
     responseTimeMs: Type.Integer({ minimum: 0, maximum: 86_400_000 }),
   });
 
+/** Longest wait that a device may report, in milliseconds: a week. */
+export const LONGEST_WAIT_MS = 7 * 86_400_000;
+
 /** A response on its way: the id is made on the pupil's device, so that sending it twice keeps it once. */
-export const ResponsePost = responsePost(ResponseSchema);
+export const ResponsePost = Type.Composite(
+  [
+    responsePost(ResponseSchema),
+    Type.Object({
+      /** How long it waited on the device before it was sent, by the device's clock. A page of before says nothing. */
+      waitedMs: Type.Optional(Type.Integer({ minimum: 0, maximum: LONGEST_WAIT_MS })),
+    }),
+  ],
+  { additionalProperties: false },
+);
 export type ResponsePost = Data<typeof ResponsePost>;
 
 /** Sent once the response is committed to the disk. */
-export const ResponseKept = Exact({ id: Uuid, askingId: AskingIdSchema, attempt: Type.Integer({ minimum: 1 }), receivedAtMs: AtMs });
+export const ResponseKept = Exact({
+  id: Uuid,
+  askingId: AskingIdSchema,
+  attempt: Type.Integer({ minimum: 1 }),
+  receivedAtMs: AtMs,
+  /** It came after the question was closed: it is kept, and whether it counts is for the teacher to say. */
+  late: Type.Boolean(),
+});
 export type ResponseKept = Data<typeof ResponseKept>;
 
 export const VerdictSchema = OneOf(['right', 'right-other-form', 'partly', 'not-yet', 'blank']);
@@ -43,5 +62,16 @@ export const MarkedResponse = Exact({
   mark: MarkSchema,
   responseTimeMs: Type.Integer({ minimum: 0 }),
   receivedAtMs: AtMs,
+  /** Null for a response that came in time. */
+  late: Nullable(
+    Exact({
+      /** When it was given: the time it waited on the device, by the device's clock, before the server received it. */
+      givenAtMs: AtMs,
+      /** When its question was closed; null where the server does not know it any more. */
+      closedAtMs: Nullable(AtMs),
+      /** The teacher lets it count like one that came in time. */
+      counted: Type.Boolean(),
+    }),
+  ),
 });
 export type MarkedResponse = Data<typeof MarkedResponse>;

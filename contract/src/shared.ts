@@ -36,6 +36,9 @@ export const Uuid = Type.String({ pattern: '^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}
 /** Whole seconds since midnight. */
 export const SecondOfDaySchema = Type.Integer({ minimum: 0, maximum: 86_399 });
 
+/** The same on a whole minute: where a time is read and said in hours and minutes, seconds could not be shown. */
+export const WholeMinuteSchema = Type.Integer({ minimum: 0, maximum: 86_399, multipleOf: 60 });
+
 /** Milliseconds since 1970 by the server's clock. */
 export const AtMs = Type.Integer({ minimum: 0 });
 

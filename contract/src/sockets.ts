@@ -2,7 +2,7 @@ import { Type, type TSchema } from '@sinclair/typebox';
 import { DeskView, DeskViewShell } from './desk.js';
 import { MarkedResponse } from './responses.js';
 import { AtMs, type Data, Exact, TaggedUnion, Uuid } from './shared.js';
-import { Participant, Pupil, RoomStateSchema, SessionLive } from './teacher.js';
+import { Outside, Participant, Pupil, RoomStateSchema, SessionLive } from './teacher.js';
 
 const Seq = Type.Integer({ minimum: 0 });
 const ProblemMessage = Exact({ type: Type.Literal('problem'), code: Type.String(), detail: Type.String() });
@@ -17,6 +17,12 @@ export const TeacherMessage = TaggedUnion('type', [
   Exact({ type: Type.Literal('joined'), seq: Seq, participant: Participant }),
   Exact({ type: Type.Literal('released'), seq: Seq, participantId: Uuid }),
   Exact({ type: Type.Literal('response'), seq: Seq, response: MarkedResponse }),
+  /** Whether a late response counts was changed. */
+  Exact({ type: Type.Literal('counted'), seq: Seq, responseId: Uuid, counted: Type.Boolean() }),
+  /** A pupil who waited at the door was let in. */
+  Exact({ type: Type.Literal('let-in'), seq: Seq, participantId: Uuid }),
+  /** Not numbered: who knocks at the closed door, and how many wrong room keys were tried lately. */
+  Exact({ type: Type.Literal('outside'), outside: Outside }),
   /** The class list has changed: a pupil was renamed, added or deleted. */
   Exact({ type: Type.Literal('roster'), seq: Seq, pupils: Type.Array(Pupil), participants: Type.Array(Participant) }),
   /** Not numbered: whether a pupil's device has its line open. */

@@ -76,6 +76,8 @@ const BandSchema = TaggedUnion('type', [
     type: Type.Literal('day-line'),
     atSec: Nullable(SecondOfDaySchema),
     events: Type.Array(DayEventSchema, { maxItems: 12 }),
+    separator: Type.Optional(OneOf([':', '.'])),
+    tongue: Type.Optional(OneOf(['en', 'de'])),
   }),
   Exact({ type: Type.Literal('fraction-strip'), ...fraction }),
   Exact({ type: Type.Literal('fraction-circle'), ...fraction }),

@@ -2,7 +2,7 @@ import { Type } from '@sinclair/typebox';
 import { BeatIdSchema, LessonSchema } from './lesson-file.js';
 import { ItemSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
-import { type Data, AtMs, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText, TaggedUnion, Uuid } from './shared.js';
+import { type Data, AtMs, Exact, Nullable, OneOf, WholeMinuteSchema, ShortText, TaggedUnion, Uuid } from './shared.js';
 import { DialMarkSchema } from './stage.js';
 
 const SignInName = Type.String({ minLength: 1, maxLength: 100 });
@@ -14,6 +14,9 @@ export type SignIn = Data<typeof SignIn>;
 
 export const Teacher = Exact({ id: Uuid, name: ShortText });
 export type Teacher = Data<typeof Teacher>;
+
+/** Where pupils can reach the school from their own devices, without a path; the likeliest first. */
+export const Addresses = Type.Array(Type.String());
 
 /** Who is signed in, and whether the first teacher has still to be set up. */
 export const Me = Exact({ teacher: Nullable(Teacher), setUpNeeded: Type.Boolean() });
@@ -87,7 +90,7 @@ export const RoomKeySchema = Type.Array(
 export const QuestionPhaseSchema = OneOf(['open', 'closed', 'revealed']);
 
 /** What the teacher shows beside the script; see Aside in the core. */
-const AsideSchema = Nullable(Exact({ timeSec: Nullable(SecondOfDaySchema), marks: Type.Array(DialMarkSchema, { maxItems: 20 }) }));
+const AsideSchema = Nullable(Exact({ timeSec: Nullable(WholeMinuteSchema), marks: Type.Array(DialMarkSchema, { maxItems: 20 }) }));
 
 /** A place in a lesson, by name. */
 export const StepRefSchema = Exact({ beatId: BeatIdSchema, step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) });
@@ -95,7 +98,9 @@ export const StepRefSchema = Exact({ beatId: BeatIdSchema, step: Type.String({ p
 export const RunSchema = Exact({
   at: StepRefSchema,
   enteredAtMs: AtMs,
-  askings: Type.Array(Exact({ id: AskingIdSchema, item: ItemSchema, phase: QuestionPhaseSchema }), { maxItems: 1000 }),
+  askings: Type.Array(Exact({ id: AskingIdSchema, item: ItemSchema, phase: QuestionPhaseSchema, closedAtMs: Nullable(AtMs) }), {
+    maxItems: 1000,
+  }),
   besideId: Nullable(AskingIdSchema),
 });
 
@@ -104,9 +109,18 @@ export const RoomStateSchema = Exact({
   begunAtMs: Nullable(AtMs),
   run: RunSchema,
   aside: AsideSchema,
+  door: Exact({ open: Type.Boolean(), closesAtMs: Nullable(AtMs), asks: Type.Boolean() }),
 });
 
-export const Participant = Exact({ id: Uuid, pupilId: Uuid, name: ShortText, joinedAtMs: AtMs, online: Type.Boolean() });
+export const Participant = Exact({
+  id: Uuid,
+  pupilId: Uuid,
+  name: ShortText,
+  joinedAtMs: AtMs,
+  online: Type.Boolean(),
+  /** Waits at the door until the teacher lets this pupil in. */
+  waits: Type.Boolean(),
+});
 export type Participant = Data<typeof Participant>;
 
 export const SessionStart = Exact({ id: Uuid, lessonId: Uuid, classId: Uuid });
@@ -126,6 +140,15 @@ export const SessionSummary = Exact({
 export type SessionSummary = Data<typeof SessionSummary>;
 export const SessionList = Type.Array(SessionSummary);
 
+/** What goes on outside a room's door. */
+export const Outside = Exact({
+  /** Those who knock at the closed door, in the order they came. */
+  knocks: Type.Array(Exact({ id: Uuid, atMs: AtMs })),
+  /** How many wrong room keys were tried at this server lately. */
+  wrongKeys: Type.Integer({ minimum: 0 }),
+});
+export type Outside = Data<typeof Outside>;
+
 /** What changes while a session runs; the socket sends it whole whenever a window connects. */
 export const SessionLive = Exact({
   /** Number of the last event that this state includes. */
@@ -134,7 +157,11 @@ export const SessionLive = Exact({
   nowMs: AtMs,
   room: RoomStateSchema,
   participants: Type.Array(Participant),
-  /** Every attempt, oldest first. Empty for the audience window. */
+  outside: Outside,
+  /**
+   * While the room is open each pupil's latest response to each asking, and beside it the latest that counts; afterwards
+   * every attempt. Oldest first. Empty for the audience window.
+   */
   responses: Type.Array(MarkedResponse),
 });
 export type SessionLive = Data<typeof SessionLive>;
@@ -164,10 +191,20 @@ export const CommandPost = Exact({
     Exact({ type: Type.Literal('reveal'), askingId: AskingIdSchema }),
     Exact({ type: Type.Literal('ask'), item: ItemSchema }),
     Exact({ type: Type.Literal('aside'), aside: AsideSchema }),
+    Exact({ type: Type.Literal('door'), open: Type.Boolean() }),
+    Exact({ type: Type.Literal('door-asks'), asks: Type.Boolean() }),
     Exact({ type: Type.Literal('end') }),
   ]),
 });
 export type CommandPost = Data<typeof CommandPost>;
+
+/** Lets pupils in who wait at the door. */
+export const LetIn = Exact({ participantIds: Type.Array(Uuid, { minItems: 1, maxItems: 60 }) });
+export type LetIn = Data<typeof LetIn>;
+
+/** Whether a late response counts. */
+export const CountLate = Exact({ counted: Type.Boolean() });
+export type CountLate = Data<typeof CountLate>;
 
 /** The room after a command. */
 export const CommandDone = Exact({ seq: Type.Integer({ minimum: 0 }), nowMs: AtMs, room: RoomStateSchema });

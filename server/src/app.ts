@@ -1,10 +1,11 @@
 import fastifyCompress from '@fastify/compress';
 import fastifyCookie from '@fastify/cookie';
-import fastifyRateLimit from '@fastify/rate-limit';
 import fastifyWebsocket from '@fastify/websocket';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
 import type { Store } from './db/connection.js';
+import { addressesPlugin } from './features/addresses/plugin.js';
 import { teacherGuard } from './features/auth/guard.js';
+import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
 import { insertClass, ownClass, pupilsOf } from './features/classes/queries.js';
@@ -17,12 +18,15 @@ import { deskRoutes } from './features/live/desk-routes.js';
 import { RoomDirectory } from './features/live/room-directory.js';
 import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
+import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
 import { AJV_OPTIONS } from './http/fits.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
-import { answerFrameworkError, installProblems } from './http/problems.js';
+import { answerBrokenRequest, answerFrameworkError, installProblems } from './http/problems.js';
+import { retryWhileBusy } from './http/retry-while-busy.js';
 import { checkReplies } from './http/replies.js';
+import { cookiesOf } from './http/tokens.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
 
 export interface AppOptions {
@@ -31,9 +35,18 @@ export interface AppOptions {
   readonly setUpCode?: string | null;
   /** Folder of the built web application; without it only the API is served. */
   readonly webDir?: string;
+  /** Where pupils reach the school, if it was set: "https://zeit.school.test". */
+  readonly publicUrl?: string | null;
+  /** A proxy stands before the server and says from which address a request came. */
+  readonly behindProxy?: boolean;
+  /** Where pupils can reach the school from their own devices. */
+  readonly addresses?: () => readonly string[];
   readonly limits?: Partial<Limits>;
   readonly logger?: FastifyServerOptions['logger'];
 }
+
+/** A request has this long to arrive whole, in milliseconds; one that trickles in is cut off. */
+const REQUEST_MS = 20_000;
 
 /** Builds the server without listening, so that tests can inject requests. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
@@ -43,27 +56,38 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     logger: options.logger ?? false,
     bodyLimit: limits.teacherBodyBytes,
     frameworkErrors: answerFrameworkError,
+    clientErrorHandler: answerBrokenRequest,
+    requestTimeout: REQUEST_MS,
+    http: { headersTimeout: REQUEST_MS / 2, connectionsCheckingInterval: 2000 },
+    forceCloseConnections: true,
+    trustProxy: options.behindProxy ? (_address, hop) => hop < 1 : false,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
     ajv: { customOptions: { ...AJV_OPTIONS, allErrors: false } },
   }).withTypeProvider<DataTypeProvider>();
 
   installProblems(app);
   checkReplies(app);
+  retryWhileBusy(app);
   await securityHeaders(app);
   await app.register(fastifyCookie);
   await app.register(fastifyCompress, { threshold: 1024 });
-  await app.register(fastifyRateLimit, { global: false });
-  app.addHook('onRequest', async (request) => checkOrigin(request));
-  await app.register(fastifyWebsocket, { options: { maxPayload: 4096 } });
+  app.addHook('onRequest', checkOrigin);
+  await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });
 
   const guard = teacherGuard(store.db, nowMs);
-  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: (classId) => pupilsOf(store.db, classId) });
+  const cookies = cookiesOf(options.publicUrl?.startsWith('https:') ?? false);
+  const loginLines = new LoginLines();
+  const keyTries = new FailedTries(limits.roomKey, nowMs);
+  const pupils = (classId: string) => pupilsOf(store.db, classId);
+  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.lately });
   const findDesk = deskFinder(rooms);
 
   await app.register(authPlugin, {
     store,
     nowMs,
     limits,
+    cookies,
+    loginLines,
     findTeacher: guard.find,
     setUpCode: options.setUpCode ?? null,
     equip: (teacherId, first) => {
@@ -78,6 +102,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     onDeleted: (classId) => rooms.classDeleted(classId),
   });
   await app.register(lessonsPlugin, { store, requireTeacher: guard.require, nowMs, limits });
+  await app.register(addressesPlugin, { requireTeacher: guard.require, addresses: options.addresses ?? (() => []) });
   await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(teacherRoutes, {
     rooms,
@@ -85,9 +110,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     pinForTeaching: (teacherId, lessonId, classId) =>
       ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs()),
   });
-  await app.register(deskRoutes, { rooms, findDesk, limits });
+  await app.register(deskRoutes, { rooms, findDesk, limits, cookies, keyTries });
   const pages = options.webDir === undefined ? null : readPages(options.webDir);
-  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, buildId: pages?.buildId ?? '' });
+  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
   if (pages) await webPages(app, pages);
   return app;
 }

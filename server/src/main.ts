@@ -1,51 +1,60 @@
 import { CoreError } from '@zeitpunkt/core';
 import { randomInt } from 'node:crypto';
+import { networkInterfaces } from 'node:os';
 import { resolve } from 'node:path';
-import { parseArgs } from 'node:util';
 import { buildApp } from './app.js';
-import { openStore } from './db/connection.js';
+import { openStore, type Store } from './db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from './demo/seed.js';
+import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
+import { readOptions, type StartOptions } from './options.js';
+import { stopInOrder } from './stop.js';
 
-/** Starts the server from the command line. `--demo` fills an empty data directory with the demo class. */
+/** Starts the server from the command line. */
 async function main(): Promise<void> {
-  const { values } = parseArgs({
-    options: {
-      port: { type: 'string', default: process.env['PORT'] ?? '4780' },
-      host: { type: 'string', default: process.env['HOST'] ?? '0.0.0.0' },
-      data: { type: 'string', default: process.env['ZEITPUNKT_DATA'] ?? 'data' },
-      demo: { type: 'boolean', default: false },
-    },
-  });
-  const port = Number(values.port);
-  if (!Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new CoreError('START_PORT_IN_USE', `A port is a whole number from 0 to 65535, but “${values.port}” came.`);
-  }
+  process.umask(0o077); // whatever is written is for whoever runs the school
+  const options = readOptions(process.argv.slice(2), process.env);
   const here = import.meta.dirname;
-  const store = openStore({ dataDir: resolve(values.data), migrationsDir: resolve(here, '../drizzle') });
-  if (values.demo) await seedDemo(store, Date.now());
+  const store = openStore({ dataDir: options.dataDir, migrationsDir: resolve(here, '../drizzle') });
+  try {
+    await serve(options, store, here);
+  } catch (error) {
+    store.close();
+    throw error;
+  }
+}
+
+async function serve({ port, host, demo, publicUrl, behindProxy }: StartOptions, store: Store, here: string): Promise<void> {
+  if (demo) await seedDemo(store, Date.now());
   const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
+  let listensTo = port;
+  const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
   const app = await buildApp({
     store,
     nowMs: Date.now,
     setUpCode,
     webDir: resolve(here, '../../web/dist/browser'),
+    publicUrl,
+    behindProxy,
+    addresses,
     logger: { level: process.env['LOG_LEVEL'] ?? 'warn' },
   });
   try {
-    await app.listen({ port, host: values.host });
+    await app.listen({ port, host });
   } catch (error) {
-    if ((error as NodeJS.ErrnoException).code !== 'EADDRINUSE') throw error;
-    throw new CoreError('START_PORT_IN_USE', `Port ${port} is used by another program. Choose another one with --port.`);
+    const { code, message } = error as NodeJS.ErrnoException;
+    const why = code === 'EADDRINUSE' ? `Port ${port} is used by another program.` : `The server cannot listen there (${message}).`;
+    throw new CoreError('START_PORT_IN_USE', `${why} Choose another port with --port.`);
   }
-  const stop = () => void app.close().then(() => (store.sqlite.close(), process.exit(0)));
-  process.on('SIGINT', stop).on('SIGTERM', stop);
+  stopInOrder(app, store);
 
   const address = app.server.address();
-  const base = `http://localhost:${typeof address === 'object' && address ? address.port : port}`;
-  console.log(`\n  Teacher:  ${base}/\n  Pupils:   ${base}/desk`);
-  if (values.demo) console.log(`\n  Demo sign-in:  ${DEMO_SIGN_IN.signInName}   Password:  ${DEMO_SIGN_IN.password}`);
-  if (setUpCode) console.log(`\n  First start: open ${base}/set-up and enter the code  ${setUpCode}`);
+  if (typeof address === 'object' && address) listensTo = address.port;
+  const own = `http://localhost:${listensTo}`;
+  console.log(`\n  Teacher:  ${publicUrl ?? own}/`);
+  for (const url of addresses()) console.log(`  Pupils:   ${url}/desk`);
+  if (demo) console.log(`\n  Demo sign-in:  ${DEMO_SIGN_IN.signInName}   Password:  ${DEMO_SIGN_IN.password}`);
+  if (setUpCode) console.log(`\n  First start: open ${publicUrl ?? own}/set-up and enter the code  ${setUpCode}`);
   console.log('\n  Stop with Ctrl+C.\n');
 }
 

@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { Degrees, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText } from '../shared.js';
+import { Degrees, Exact, Nullable, OneOf, ShortText, WholeMinuteSchema } from '../shared.js';
 import { LayersSchema } from '../stage.js';
 import { ItemIdSchema, viewBase } from './kind-schemas.js';
 
@@ -9,7 +9,7 @@ const DialChoice = Exact({ hourDeg: Degrees, minuteDeg: Degrees, numerals: OneOf
 const choices = Type.Array(Type.Union([DialChoice, Exact({ text: ShortText })]), { minItems: 2, maxItems: MOST_CHOICES });
 
 export const chooseAllSchemas = {
-  item: Exact({ kind, id: ItemIdSchema, timeSec: SecondOfDaySchema, from: OneOf(['words', 'display', 'dial']), choices }),
+  item: Exact({ kind, id: ItemIdSchema, timeSec: WholeMinuteSchema, from: OneOf(['words', 'display', 'dial']), choices }),
   response: Exact({
     kind,
     chosen: Type.Array(Type.Integer({ minimum: 0, maximum: MOST_CHOICES - 1 }), { maxItems: MOST_CHOICES, uniqueItems: true }),

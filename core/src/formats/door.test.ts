@@ -49,7 +49,7 @@ test('a room of version 1 stands where it stood, whatever worked examples expand
   expect(room.aside?.timeSec).toBe(16_500);
   const ended = readRoomState(old('room-state/1-before-aside'), lesson, anything);
   expect(ended).toMatchObject({ aside: null, run: { at: { beatId: 'b15' }, besideId: null } });
-  expect(ended.run.askings).toEqual(lesson.items.map((item) => ({ id: item.id, item, phase: 'revealed' })));
+  expect(ended.run.askings).toEqual(lesson.items.map((item) => ({ id: item.id, item, phase: 'revealed', closedAtMs: null })));
 });
 
 test.each(['hour-first', 'minute-first'] as const)('every number of a step finds its name, %s', (readingOrder) => {

@@ -12,6 +12,17 @@ test('events are read with their times in digits or words, in a child’s day', 
 });
 
 test.each([
+  ['9:00 morning assembly', '09:00 morning assembly'],
+  ['7 ten pin bowling', '07:00 ten pin bowling'],
+  ['9 in the evening choir', '21:00 choir'],
+  ['seven ten bread', '07:10 bread'],
+  ['half past 4 night ferry', '16:30 night ferry'],
+])('the words of “%s” stay with what happens', (line, expected) => {
+  const entry = read(line);
+  expect('events' in entry && dayEventsText(entry.events)).toBe(expected);
+});
+
+test.each([
   ['7:30 ferry\nlamp lit', /^Line 2, “lamp lit”: write the time first/],
   ['16:30', /^Line 1/],
   [`9:00 ${'x'.repeat(41)}`, /40 letters/],

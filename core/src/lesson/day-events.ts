@@ -39,12 +39,23 @@ export function dayEventsText(events: readonly DayEvent[]): string {
   return events.map(({ atSec, text }) => `${displayText24(toSecondOfDay(atSec))} ${text}`).join('\n');
 }
 
+/**
+ * Whether a beginning of the line takes in a word of what happens: the evening of an "evening choir", the ten of "7 ten pin
+ * bowling". Parts of the day belong to a time behind "in the" and "at", number words behind number words.
+ */
+function takesWhatHappens(words: readonly string[], pack: WordPack): boolean {
+  const [before = '', last = ''] = words.slice(-2).map((word) => word.toLowerCase());
+  const isNoun = /^(morning|afternoon|evening|night|morgen|abend|nachmittag|vormittag|nacht)$/.test(last);
+  if (isNoun) return !pack.fillers.includes(before);
+  return words.length === 2 && /^\d+$/.test(before) && pack.numbers.includes(last);
+}
+
 /** The longest beginning of the line that is a time, and the rest as what happens. */
 function readLine(line: string, pack: WordPack): DayEvent | null {
   const words = line.split(/\s+/);
   for (let count = words.length - 1; count > 0; count--) {
     const heard = hear(words.slice(0, count).join(' '), pack);
-    if (heard.kind === 'unreadable' || heard.misconception) continue;
+    if (heard.kind === 'unreadable' || heard.misconception || takesWhatHappens(words.slice(0, count), pack)) continue;
     const open = !heard.halfKnown;
     const minute = open && heard.minuteOfDay < 360 ? heard.minuteOfDay + 720 : heard.minuteOfDay;
     return { atSec: minute * 60, text: words.slice(count).join(' ') };

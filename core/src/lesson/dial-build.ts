@@ -195,7 +195,7 @@ const BANDS: Readonly<Record<BandChoice, Band>> = {
   'circle-quarters': { type: 'fraction-circle', parts: 4, filled: 0 },
 };
 
-function bandOf(choice: BandChoice, { events }: DialBuild, at: SecondOfDay): Band {
+function bandOf(choice: BandChoice, { events, separator, pack }: DialBuild, at: SecondOfDay): Band {
   const band = bandKindOf(BANDS[choice]).at(BANDS[choice], at);
-  return band.type === 'day-line' ? { ...band, events } : band;
+  return band.type === 'day-line' ? { ...band, events, separator, tongue: WORD_PACKS[pack].tongue } : band;
 }

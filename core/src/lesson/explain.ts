@@ -1,4 +1,3 @@
-import { describeHand } from '../dial/describe-pose.js';
 import { hourHandDeg } from '../dial/pose.js';
 import type { MarkBeat } from '../beats/mark.js';
 import type { SetBeat } from '../beats/set.js';
@@ -7,8 +6,8 @@ import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import { say } from '../words/say.js';
 import { WORD_PACKS } from '../words/registry.js';
-import { hourReason, minuteReason } from './reason.js';
 import type { LessonSettings } from './settings.js';
+import { talkOf } from './talk/registry.js';
 
 /** The steps of an explanation by name. Names stand in stored places: add, never rename or reuse. */
 export type ExplainStepId = 'look' | 'hour-hand' | 'hour' | 'minute-hand' | 'minutes' | 'left' | 'words';
@@ -20,84 +19,85 @@ export interface ExplainStep {
 
 /**
  * The chain of thought that reads a time from the dial, as beats: which hand first, which hour and why, the count round
- * to the minute hand, the display filling in, the wordings, and past the half how many minutes are left.
+ * to the minute hand, the display filling in, past the half how many minutes are left, and the wordings. Short enough to
+ * be said while the dial moves.
  */
 export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const reading =
     settings.readingOrder === 'hour-first'
-      ? [...explainHour(at, settings, 'Look at'), ...explainMinutes(at, 'Now')]
-      : [...explainMinutes(at, 'Look at'), ...explainHour(at, settings, 'Now')];
-  const look = 'What does this clock say? Think with me, step by step.';
+      ? [...explainHour(at, settings), ...explainMinutes(at, settings)]
+      : [...explainMinutes(at, settings), ...explainHour(at, settings)];
+  // A rule that speaks of zones draws them.
+  const layers = settings.betweenRule === 'zone' ? { layers: ZONES } : {};
+  const text = talkOf(settings).look;
   return [
-    { step: 'look', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, text: look } },
+    { step: 'look', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, ...layers, text } },
     ...reading,
-    ...explainLeft(at),
+    ...explainLeft(at, settings),
     explainWords(at, settings),
   ];
 }
 
+const ZONES = { hourZones: true } as const;
+
 const marked = (step: ExplainStepId, beat: Omit<MarkBeat, 'kind'>): ExplainStep => ({ step, beat: { kind: 'mark', ...beat } });
 
-/** How the talk comes to a hand: the first one is looked at, the other one is next. */
-type Opening = 'Look at' | 'Now';
-
-function explainHour(at: SecondOfDay, settings: LessonSettings, opening: Opening): ExplainStep[] {
+function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const hour = hour12(at);
-  const where = describeHand(hourHandDeg(at));
+  const talk = talkOf(settings);
   return [
     marked('hour-hand', {
       marks: [{ type: 'hand', hand: 'hour' }],
-      text: `${opening} the short hand: it tells the hour.${minuteOfHour(at) === 0 ? '' : ` It is ${where}.`}`,
-      board: `Short hand: ${where}.`,
+      text: talk.tells.hour,
+      board: talk.board.hand(talk.where(hourHandDeg(at))),
     }),
     marked('hour', {
       marks: [
         { type: 'hand', hand: 'hour' },
         { type: 'numeral', numeral: hour },
       ],
-      text: hourReason(at, settings),
-      board: `The hour is ${hour}.`,
+      text: talk.shortHour(at, settings.betweenRule),
+      board: talk.board.hour(hour),
       write: { hour: String(hour) },
     }),
   ];
 }
 
-function explainMinutes(at: SecondOfDay, opening: Opening): ExplainStep[] {
+function explainMinutes(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const minute = minuteOfHour(at);
+  const talk = talkOf(settings);
   return [
     marked('minute-hand', {
       marks: [{ type: 'hand', hand: 'minute' }],
-      text: `${opening} the long hand: it tells the minutes.`,
-      board: 'Long hand: the minutes.',
+      text: talk.tells.minute,
+      board: talk.board.longHand,
     }),
     marked('minutes', {
-      marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: 5 }],
-      text: minuteReason(at),
-      board: minute === 0 ? 'No minutes yet: 00.' : minuteReason(at),
+      marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: minute < 5 ? 1 : 5 }],
+      text: talk.shortMinutes(at),
+      board: minute === 0 ? talk.board.noMinutes : talk.minuteReason(at),
       write: { minute: minuteDigits(minute) },
     }),
   ];
 }
 
 /** Past the half, how many minutes are left and which hour is coming. */
-function explainLeft(at: SecondOfDay): ExplainStep[] {
-  const minute = minuteOfHour(at);
-  if (minute <= 30) return [];
-  const left = 60 - minute;
-  const next = nextHour12(hour12(at));
+function explainLeft(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
+  if (minuteOfHour(at) <= 30) return [];
+  const talk = talkOf(settings);
   return [
     marked('left', {
       marks: [
         { type: 'hand', hand: 'minute' },
-        { type: 'numeral', numeral: next },
+        { type: 'numeral', numeral: nextHour12(hour12(at)) },
       ],
-      text: `${left} ${left === 1 ? 'minute' : 'minutes'} to go to ${next} o’clock.`,
-      board: `${left} left to ${next}.`,
+      text: talk.left(at),
+      board: talk.board.left(at),
     }),
   ];
 }
 
 function explainWords(at: SecondOfDay, settings: LessonSettings): ExplainStep {
-  const wordings = say(at, WORD_PACKS[settings.pack]);
-  return marked('words', { marks: [], text: `We say: ${wordings.join(', or ')}.`, write: { words: wordings } });
+  const pack = WORD_PACKS[settings.pack];
+  return marked('words', { marks: [], text: talkOf(settings).wordings(at, pack), write: { words: say(at, pack) } });
 }

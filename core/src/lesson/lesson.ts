@@ -6,7 +6,7 @@ import type { LessonSettings } from './settings.js';
 export interface Lesson {
   readonly format: 'zeitpunkt-lesson';
   /** Version of the file format. */
-  readonly formatVersion: 2;
+  readonly formatVersion: 3;
   readonly title: string;
   /** What pupils can do afterwards, in one sentence. */
   readonly goal: string;

@@ -2,14 +2,21 @@ import { describeHand } from '../dial/describe-pose.js';
 import { hourProgress } from '../dial/hour-progress.js';
 import { hourHandDeg } from '../dial/pose.js';
 import { hour12, minuteOfHour, nextHour12, secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
+import { WORD_PACK_IDS, WORD_PACKS } from '../words/registry.js';
 import { explain } from './explain.js';
-import { hourReason, minuteReason, reasonFor } from './reason.js';
+import { reasonFor } from './reason.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from './settings.js';
+import { talkOf } from './talk/registry.js';
 
-const SCHOOLS: readonly LessonSettings[] = (['passed', 'step-back', 'zone'] as const).flatMap((betweenRule) =>
-  (['hour-first', 'minute-first'] as const).map((readingOrder) => ({ ...DEFAULT_SETTINGS, betweenRule, readingOrder })),
+/** Every school of practice in every pack. */
+const SCHOOLS: readonly LessonSettings[] = WORD_PACK_IDS.flatMap((pack) =>
+  (['passed', 'step-back', 'zone'] as const).flatMap((betweenRule) =>
+    (['hour-first', 'minute-first'] as const).map((readingOrder) => ({ ...DEFAULT_SETTINGS, pack, betweenRule, readingOrder })),
+  ),
 );
 const EVERY_MINUTE = Array.from({ length: 720 }, (_, minute) => toSecondOfDay(minute * 60));
+const told = (at: ReturnType<typeof secondOfDay>, settings: LessonSettings) => explain(at, settings).map(({ beat }) => beat.text);
+const english = talkOf(DEFAULT_SETTINGS);
 
 test.each([
   [7, 0, 'The short hand points at 7: the hour is 7.'],
@@ -18,7 +25,7 @@ test.each([
   [11, 59, 'The short hand is almost at 12, but not there yet: the hour is still 11.'],
   [12, 58, 'The short hand is almost at 1, but not there yet: the hour is still 12. After 12 the hours begin again at 1.'],
 ])('the hour at %i:%i', (hour, minute, sentence) => {
-  expect(hourReason(secondOfDay(hour, minute), DEFAULT_SETTINGS)).toBe(sentence);
+  expect(english.hourReason(secondOfDay(hour, minute), 'passed')).toBe(sentence);
 });
 
 test.each([
@@ -30,7 +37,44 @@ test.each([
   [30, 'In fives from the 12: 5, 10, 15 … 30 minutes, half way round.'],
   [59, 'In fives from the 12: 5, 10, 15 … 55, and 56, 57, 58, 59 minutes.'],
 ])('%i minutes are counted as a class counts them', (minute, sentence) => {
-  expect(minuteReason(secondOfDay(7, minute))).toBe(sentence);
+  expect(english.minuteReason(secondOfDay(7, minute))).toBe(sentence);
+});
+
+test('a worked example is a short talk, the hand that is read first coming first', () => {
+  expect(told(secondOfDay(7, 35), DEFAULT_SETTINGS)).toEqual([
+    'What time is it?',
+    'The short hand tells the hour.',
+    'It has passed 7, not 8 yet: 7.',
+    'The long hand tells the minutes.',
+    '5, 10, 15 … 35.',
+    '25 minutes to go to 8 o’clock.',
+    'Twenty-five to eight. Or seven thirty-five.',
+  ]);
+  expect(told(secondOfDay(7, 45), { ...DEFAULT_SETTINGS, pack: 'en-US', readingOrder: 'minute-first', betweenRule: 'zone' })).toEqual([
+    'What time is it?',
+    'The long hand tells the minutes.',
+    '5, 10, 15 … 45.',
+    'The short hand tells the hour.',
+    'It is in the zone of 7: 7.',
+    'A quarter to go to 8 o’clock.',
+    'Quarter to eight. Others say quarter of eight.',
+  ]);
+  expect(told(secondOfDay(7, 30), { ...DEFAULT_SETTINGS, pack: 'de' })).toEqual([
+    'Wie spät ist es?',
+    'Der kurze Zeiger zeigt die Stunde.',
+    'Er ist an der 7 vorbei, noch nicht bei der 8: 7.',
+    'Der lange Zeiger zeigt die Minuten.',
+    '5, 10, 15 … 30: eine halbe Runde.',
+    'Halb acht: auf halbem Weg zur 8.',
+  ]);
+});
+
+test('the whole talk of any five-minute time is at most 45 words, in every school and pack', () => {
+  for (const at of EVERY_MINUTE.filter((one) => minuteOfHour(one) % 5 === 0))
+    for (const settings of SCHOOLS) {
+      for (const texts of [told(at, settings), reasonFor(at, settings)])
+        expect([texts.join(' '), texts.join(' ').split(/\s+/).length <= 45]).toEqual([texts.join(' '), true]);
+    }
 });
 
 test('no sentence has the short hand at a numeral but at the full hour, nor half way but at half past', () => {
@@ -42,26 +86,26 @@ test('no sentence has the short hand at a numeral but at the full hour, nor half
     if (minute >= 56) expect(where).toBe(`almost at ${nextHour12(hour12(at))}`);
     expect([at, hourProgress(hourHandDeg(at)).sentence.includes('half way')]).toEqual([at, minute === 30]);
     for (const settings of SCHOOLS) {
-      const told = explain(at, settings).map(({ beat }) => beat.text);
-      if (minute > 0) for (const text of told) expect(text).not.toMatch(/short hand (points at|is at)|It is at/);
+      const talk = [...told(at, settings), ...reasonFor(at, settings)].join(' ');
+      if (minute > 0) expect(talk).not.toMatch(/short hand (points at|is at)|It (points|is) at|kurze Zeiger steht auf|Er steht auf/);
+      expect([talk, /half way|halbem Weg|halbe Runde/.test(talk)]).toEqual([talk, minute === 30]);
     }
   }
 });
 
-test('the talk opens with the hand that the school reads first and then comes to the other', () => {
-  for (const settings of SCHOOLS) {
-    const told = explain(secondOfDay(7, 35), settings).map(({ beat }) => beat.text);
-    const [first, second] = settings.readingOrder === 'hour-first' ? ['short', 'long'] : ['long', 'short'];
-    const opens = told.findIndex((text) => text.startsWith(`Look at the ${first} hand`));
-    const goesOn = told.findIndex((text) => text.startsWith(`Now the ${second} hand`));
-    expect([opens, goesOn > opens]).toEqual([1, true]);
-  }
-});
-
-test('the reason for any five-minute time is at most 45 words, the count included', () => {
-  for (const at of EVERY_MINUTE.filter((one) => minuteOfHour(one) % 5 === 0))
-    for (const settings of SCHOOLS) {
-      const words = reasonFor(at, settings).join(' ').split(/\s+/);
-      expect(words.length).toBeLessThanOrEqual(45);
+test('a lesson talks in one language, and of zones only by their rule, which draws them', () => {
+  for (const settings of SCHOOLS)
+    for (const at of EVERY_MINUTE) {
+      const steps = explain(at, settings);
+      const talk = steps.map(({ beat }) => `${beat.text} ${beat.kind === 'mark' ? (beat.board ?? '') : ''}`).join(' ');
+      const foreign =
+        WORD_PACKS[settings.pack].tongue === 'de'
+          ? /\b(the|hand|hour|is|it|and|to|or|past)\b/i
+          : /\b(der|die|ist|und|bis|oder|nach|Zeiger)\b/i;
+      expect(talk).not.toMatch(foreign);
+      const isZone = settings.betweenRule === 'zone';
+      const [{ beat: look }] = steps as [(typeof steps)[number]];
+      expect(look.kind === 'set' && (look.layers?.hourZones ?? false)).toBe(isZone);
+      expect([talk, /zone|Feld/.test(talk)]).toEqual([talk, isZone && minuteOfHour(at) > 0]);
     }
 });

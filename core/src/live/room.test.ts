@@ -13,7 +13,7 @@ import { drawRoomKey, KEY_PICTURES, readPictures, roomKeyText } from './room-key
 
 const LESSON: Lesson = {
   format: 'zeitpunkt-lesson',
-  formatVersion: 2,
+  formatVersion: 3,
   title: 'The school ferry',
   goal: '',
   successCriteria: [],

@@ -6,6 +6,7 @@ import type { Item } from '../question-kinds/registry.js';
 import { askBeside, backToScript, closeRun, currentAsking, enterStep, newRun, setPhase, type Run } from '../run/run.js';
 import type { Asking } from '../run/asking.js';
 import { sameJson } from '../same-json.js';
+import { newDoor, turnDoor, type Door } from './door.js';
 
 /** A live room as it is stored: whether it runs, where its one run stands, and what is shown beside the script. */
 export interface RoomState {
@@ -15,6 +16,7 @@ export interface RoomState {
   readonly run: Run;
   /** What the teacher shows beside the script; null while the stage follows it. Every step of the script ends it. */
   readonly aside: Aside | null;
+  readonly door: Door;
 }
 
 /** What a teacher may tell a room. `go` names its goal, so that a repeated command changes nothing. */
@@ -28,10 +30,15 @@ export type RoomCommand =
   | { readonly type: 'ask'; readonly item: Item }
   /** Leaves the script, or with null comes back to it, also from a question beside it. */
   | { readonly type: 'aside'; readonly aside: Aside | null }
+  /** Opens or closes the door. */
+  | { readonly type: 'door'; readonly open: boolean }
+  /** Whether pupils wait to be let in. */
+  | { readonly type: 'door-asks'; readonly asks: boolean }
   | { readonly type: 'end' };
 
-export function newRoom(prepared: PreparedLesson): RoomState {
-  return { phase: 'lobby', begunAtMs: null, run: newRun(prepared), aside: null };
+/** @param asks whether pupils wait at the door to be let in */
+export function newRoom(prepared: PreparedLesson, asks = true): RoomState {
+  return { phase: 'lobby', begunAtMs: null, run: newRun(prepared), aside: null, door: newDoor(asks) };
 }
 
 /**
@@ -45,7 +52,7 @@ export function applyCommand(room: RoomState, command: RoomCommand, prepared: Pr
       if (room.phase === 'running') return room;
       if (room.phase === 'ended') throw new CoreError('ROOM_NOT_RUNNING', 'This lesson has ended; start it anew from the list of lessons.');
       const run = enterStep(room.run, prepared.steps[0]!.ref, prepared, nowMs);
-      return { ...room, phase: 'running', begunAtMs: nowMs, run };
+      return { ...room, phase: 'running', begunAtMs: nowMs, run, door: turnDoor(room.door, room.door.open, true, nowMs) };
     }
     case 'go': {
       mustRun(room, 'The lesson can only move on while it is running.');
@@ -54,19 +61,25 @@ export function applyCommand(room: RoomState, command: RoomCommand, prepared: Pr
       return stays ? room : { ...room, run, aside: null };
     }
     case 'close':
-      return withRun(room, setPhase(room.run, command.askingId, 'closed'));
+      return withRun(room, setPhase(room.run, command.askingId, 'closed', nowMs));
     case 'reveal':
-      return withRun(room, setPhase(room.run, command.askingId, 'revealed'));
+      return withRun(room, setPhase(room.run, command.askingId, 'revealed', nowMs));
     case 'ask':
       mustRun(room, 'A question can only be asked while the lesson is running.');
       return { ...room, run: askBeside(room.run, command.item, prepared, nowMs), aside: null };
     case 'aside': {
       mustRun(room, 'The hands can only be turned while the lesson is running.');
-      const run = command.aside === null && room.aside === null ? backToScript(room.run) : room.run;
+      const run = command.aside === null && room.aside === null ? backToScript(room.run, nowMs) : room.run;
       return run === room.run && sameJson(room.aside, command.aside) ? room : { ...room, run, aside: command.aside };
     }
+    case 'door': {
+      const door = turnDoor(room.door, command.open, room.phase === 'running', nowMs);
+      return sameJson(door, room.door) ? room : { ...room, door };
+    }
+    case 'door-asks':
+      return room.door.asks === command.asks ? room : { ...room, door: { ...room.door, asks: command.asks } };
     case 'end':
-      return room.phase === 'ended' ? room : { ...room, phase: 'ended', run: closeRun(room.run), aside: null };
+      return room.phase === 'ended' ? room : { ...room, phase: 'ended', run: closeRun(room.run, nowMs), aside: null };
   }
 }
 

@@ -1,3 +1,4 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import { later } from '../time/duration.js';
 import { minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
@@ -5,7 +6,10 @@ import type { Misconception } from './misconception.js';
 export const comingHour: Misconception = {
   name: 'Coming hour',
   whatThePupilDoes: 'Names the numeral the short hand is on its way to whenever it is between two: 2:15 becomes 3:15.',
-  sayToPupil: 'The short hand is on its way to the next numeral, but it is not there yet. Take the one it has passed.',
+  sayToPupil: inTongue({
+    en: 'The short hand is on its way to the next numeral, but it is not there yet: {which}',
+    de: 'Der kurze Zeiger ist auf dem Weg zur nächsten Zahl, aber noch nicht da. {which}',
+  }),
   nextMove: 'Show the zone each hour owns, from its numeral to the next, and ask for the hour of ten places in it.',
   distorts: (acts) => ({
     read: (pose) =>

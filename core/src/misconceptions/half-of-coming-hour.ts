@@ -1,3 +1,4 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import { timeTyped } from '../acts/typed-time.js';
 import { nextHour12, previousHour12 } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';
@@ -7,8 +8,16 @@ import type { Misconception } from './misconception.js';
 export const halfOfComingHour: Misconception = {
   name: 'Half of the coming hour',
   whatThePupilDoes: 'Counts the half towards the hour that is named, as several languages do: half past 4 is set as 3:30.',
-  sayToPupil: '“Half past” means half an hour after. The hour in the words has begun already.',
-  sayWhile: { read: 'At half past, the short hand is half way on from its hour. Which numeral has it passed?' },
+  sayToPupil: inTongue({
+    en: '“Half past” means half an hour after. The hour in the words has begun already.',
+    de: '„Half past“ heißt eine halbe Stunde danach. Die Stunde, die genannt wird, hat schon angefangen.',
+  }),
+  sayWhile: {
+    read: inTongue({
+      en: 'At half past, the short hand is half way on from its hour: {which}',
+      de: 'Wenn es halb ist, steht der kurze Zeiger auf halbem Weg. {which}',
+    }),
+  },
   nextMove: 'Say “half an hour after four o’clock” first, set 4:00, and let the hands run on half a turn.',
   distorts: (acts, { pack }) => ({
     read: (pose) =>

@@ -1,3 +1,4 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import { timeTyped } from '../acts/typed-time.js';
 import { nearestTime } from '../dial/nearest-time.js';
 import { wrapDeg, type Pose } from '../dial/pose.js';
@@ -8,7 +9,10 @@ import type { Misconception } from './misconception.js';
 export const handsExchanged: Misconception = {
   name: 'Hands exchanged',
   whatThePupilDoes: 'Takes the long hand for the hour and the short hand for the minutes.',
-  sayToPupil: 'Look which hand is the short one: the short hand tells the hour, the long one tells the minutes.',
+  sayToPupil: inTongue({
+    en: 'Look which hand is the short one: the short hand tells the hour, the long one tells the minutes.',
+    de: 'Schau, welcher Zeiger der kurze ist: Der kurze zeigt die Stunde, der lange die Minuten.',
+  }),
   nextMove: 'Hide one hand at a time: read the hour from the short hand alone, then add the long hand.',
   distorts: (acts) => ({
     read({ hourDeg, minuteDeg }) {

@@ -11,10 +11,10 @@ export interface Misconception {
   readonly name: string;
   /** For the teacher: what the pupil does. */
   readonly whatThePupilDoes: string;
-  /** For the pupil after the reveal: kind, and says what to look at. */
-  readonly sayToPupil: string;
+  /** For the pupil after the reveal, in the language of the lesson and by its rules: kind, and says what to look at. */
+  readonly sayToPupil: (settings: LessonSettings) => string;
   /** The same where another sentence fits what the pupil was doing. */
-  readonly sayWhile?: Partial<Record<ActId, string>>;
+  readonly sayWhile?: Partial<Record<ActId, (settings: LessonSettings) => string>>;
   /** For the teacher: what to do next. */
   readonly nextMove: string;
   /** The acts as somebody with this idea does them; acts that are not named stay as they are. */
@@ -22,6 +22,6 @@ export interface Misconception {
 }
 
 /** The sentence for a pupil with this idea who was doing something. */
-export function sayToPupilWhile(idea: Misconception, doing: ActId): string {
-  return idea.sayWhile?.[doing] ?? idea.sayToPupil;
+export function sayToPupilWhile(idea: Misconception, doing: ActId, settings: LessonSettings): string {
+  return (idea.sayWhile?.[doing] ?? idea.sayToPupil)(settings);
 }

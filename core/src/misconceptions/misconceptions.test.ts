@@ -64,8 +64,13 @@ test('every idea tells the pupil where to look and the teacher what to do, in wh
   for (const id of MISCONCEPTION_IDS) {
     const { name, whatThePupilDoes, sayToPupil, sayWhile, nextMove } = misconceptionOf(id);
     expect(name).toMatch(/^[A-Z]/);
-    const sentences = [whatThePupilDoes, sayToPupil, nextMove, ...Object.values(sayWhile ?? {})];
-    for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z“].*[.?]$/);
-    for (const sentence of [sayToPupil, ...Object.values(sayWhile ?? {})]) expect(sentence).not.toMatch(/wrong|mistake|misconception/i);
+    const told = (['en-GB', 'de'] as const).flatMap((pack) =>
+      (['passed', 'step-back', 'zone'] as const).flatMap((betweenRule) =>
+        [sayToPupil, ...Object.values(sayWhile ?? {})].map((says) => says({ ...DEFAULT_SETTINGS, pack, betweenRule })),
+      ),
+    );
+    const sentences = [whatThePupilDoes, nextMove, ...told];
+    for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z“„][^{}]*[.?]$/);
+    for (const sentence of told) expect(sentence).not.toMatch(/wrong|mistake|misconception|falsch|fehler/i);
   }
 });

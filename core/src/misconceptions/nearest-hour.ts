@@ -1,9 +1,13 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import type { Misconception } from './misconception.js';
 
 export const nearestHour: Misconception = {
   name: 'Nearest hour',
   whatThePupilDoes: 'Takes the numeral that the short hand is nearest to: 2:45 becomes 3:45.',
-  sayToPupil: 'Look at the short hand again: which numeral has it passed? It has not reached the next one yet.',
+  sayToPupil: inTongue({
+    en: 'Look at the short hand again: {which} It has not reached the next one yet.',
+    de: 'Schau noch einmal auf den kurzen Zeiger. {which} Bei der nächsten ist er noch nicht.',
+  }),
   nextMove: 'Sweep from quarter past to quarter to and stop where the nearest numeral changes: the hour does not.',
   distorts: (acts) => ({
     read: (pose) => acts.read(pose).map(({ minute }) => ({ hour: String(Math.round(pose.hourDeg / 30) % 12 || 12), minute })),

@@ -1,3 +1,4 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import { wrapDeg } from '../dial/pose.js';
 import { minuteDigits } from '../time/display.js';
 import { minuteOfHour } from '../time/second-of-day.js';
@@ -7,7 +8,10 @@ export const numeralAsMinutes: Misconception = {
   name: 'Numeral as minutes',
   whatThePupilDoes:
     'Takes the numeral at the long hand for the number of minutes: 2:45 is read 2:09, 2:05 is set with the long hand on the 5.',
-  sayToPupil: 'Count round in fives from the 12 to the long hand: each numeral is five minutes further.',
+  sayToPupil: inTongue({
+    en: 'Count round in fives from the 12 to the long hand: each numeral is five minutes further.',
+    de: 'Zähle in Fünfern von der 12 bis zum langen Zeiger: Jede Zahl ist fünf Minuten weiter.',
+  }),
   nextMove: 'Count in fives round the dial with the minute ring on, then read with the ring hidden.',
   distorts: (acts) => ({
     read(pose) {

@@ -1,10 +1,14 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import { previousHour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const sixtyAtTheTop: Misconception = {
   name: 'Sixty at the top',
   whatThePupilDoes: 'Counts the full turn as 60 minutes of the hour before: 4:00 becomes 3:60.',
-  sayToPupil: 'When the long hand comes back to 12, the next hour has begun: its minutes start at 00.',
+  sayToPupil: inTongue({
+    en: 'When the long hand comes back to 12, the next hour has begun: its minutes start at 00.',
+    de: 'Wenn der lange Zeiger wieder auf der 12 steht, fängt die nächste Stunde an: Ihre Minuten beginnen bei 00.',
+  }),
   nextMove: 'Count in fives round the dial and stop at the top: say the next o’clock instead of sixty.',
   distorts: (acts) => ({
     read: (pose) =>

@@ -1,10 +1,14 @@
+import { inTongue } from '../lesson/talk/registry.js';
 import type { TypedTime } from '../acts/typed-time.js';
 import type { Misconception } from './misconception.js';
 
 export const zeroDropped: Misconception = {
   name: 'Zero dropped',
   whatThePupilDoes: 'Writes one digit for minutes under ten, or puts the zero behind: 6:05 becomes 6:5 or 6:50.',
-  sayToPupil: 'The minutes always have two digits. Five minutes are written 05.',
+  sayToPupil: inTongue({
+    en: 'The minutes always have two digits. Five minutes are written 05.',
+    de: 'Die Minuten haben immer zwei Ziffern. Fünf Minuten schreibt man 05.',
+  }),
   nextMove: 'Write 6:05 and 6:50 one under the other, set both on the dial and ask which is later.',
   distorts: (acts) => ({
     read: (pose) => acts.read(pose).flatMap(withoutZero),

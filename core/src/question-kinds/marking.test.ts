@@ -2,10 +2,10 @@ import fc from 'fast-check';
 import { coherenceOf, STRICTNESS } from '../dial/coherence.js';
 import { nearestTime } from '../dial/nearest-time.js';
 import { gearedPose, wrapDeg } from '../dial/pose.js';
-import { DEFAULT_SETTINGS } from '../lesson/settings.js';
+import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
 import { hour12, secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
 import { markOf } from './marking.js';
-import { kindOf, type ItemOf } from './registry.js';
+import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item, type ItemOf } from './registry.js';
 
 const reading = (hour: number, minute: number): ItemOf<'read-dial'> => ({ id: 'q', kind: 'read-dial', timeSec: secondOfDay(hour, minute) });
 const setting = (hour: number, minute: number, from: 'display' | 'words' = 'display'): ItemOf<'set-dial'> => ({
@@ -64,10 +64,10 @@ test('a one-digit minute is kept apart from the right form', () => {
 
 test('the sentence names what is right and where to look, with the hours of this very time', () => {
   expect(read(reading(12, 20), '3', '20').sayToPupil).toBe(
-    'Your minutes are right. Look at the short hand again: it has passed 12 and is not at 1 yet.',
+    'Your minutes are right. The short hand has passed 12 and not reached 1 yet: the hour is 12. After 12 the hours begin again at 1.',
   );
-  expect(read(reading(4, 0), '9', '00').sayToPupil).toContain('it points at 4');
-  expect(read(reading(4, 20), '4', '33').sayToPupil).toBe('Your hour is right. Count the minutes round from the 12 once more.');
+  expect(read(reading(4, 0), '9', '00').sayToPupil).toContain('The short hand points at 4');
+  expect(read(reading(4, 20), '4', '33').sayToPupil).toBe('Your hour is right. Count round from the 12 once more: 5, 10, 15, 20.');
 });
 
 test('times in the sentences are written as the lesson writes them', () => {
@@ -165,7 +165,7 @@ test('nobody is blamed for a hand that is right', () => {
 test('where several ideas lead to a response, the sentence holds for each of them', () => {
   const mark = read(reading(10, 55), '11', '55');
   expect(mark.misconceptions).toEqual(['hands-exchanged', 'nearest-hour', 'coming-hour']);
-  expect(mark.sayToPupil).toBe('Your minutes are right. Look at the short hand again: it has passed 10 and is not at 11 yet.');
+  expect(mark.sayToPupil).toBe('Your minutes are right. The short hand has passed 10 and not reached 11 yet: the hour is 10.');
   expect(read(reading(10, 15), '11', '15').sayToPupil).toContain('on its way to the next numeral');
 });
 
@@ -191,4 +191,26 @@ test('an impossible pose is told as such', () => {
   const { responseText, keyOf } = kindOf(item);
   expect(responseText(item, { kind: 'set-dial', hourDeg: 270, minuteDeg: 180 })).toMatch(/hands do not agree/);
   expect(responseText(item, keyOf(item, DEFAULT_SETTINGS))).toBe('4:05');
+});
+
+test('hints obey the lesson: which hand first, the question that fits the rule, digits, and the language', () => {
+  const settings = (change: Partial<LessonSettings>): LessonSettings => ({ ...DEFAULT_SETTINGS, ...change });
+  const say = (item: Item, hour: string, minute: string, change: Partial<LessonSettings>) =>
+    markOf(item, { kind: 'read-dial', hour, minute }, settings(change)).sayToPupil;
+  const at = (hour: number, minute: number) => reading(hour, minute);
+  expect(say(at(4, 25), '9', '50', {})).toBe('Not yet. Start with the short hand: which numeral has it passed?');
+  expect(say(at(4, 0), '9', '50', {})).toBe('Not yet. Start with the short hand: which numeral does it point at?');
+  expect(say(at(4, 25), '9', '50', { betweenRule: 'zone' })).toContain('in the zone of which numeral is it?');
+  expect(say(at(4, 25), '9', '50', { readingOrder: 'minute-first' })).toContain('Start with the long hand and count');
+  expect(say(at(2, 15), '3', '15', { betweenRule: 'step-back' })).toContain('which numeral comes before it?');
+  expect(say(at(7, 30), '7', '30', { pack: 'de', separator: '.' })).toBe('Ja, es ist 7.30 Uhr. Du hast beide Zeiger gelesen.');
+  const samples = QUESTION_KIND_IDS.flatMap((id) => QUESTION_KINDS[id].samples as readonly Item[]);
+  // Choices in words are written in the language of their lesson.
+  for (const item of samples.filter((one) => one.kind !== 'choose-all' || one.from !== 'dial'))
+    for (const pack of ['en-GB', 'de'] as const) {
+      const kind = kindOf(item);
+      const { stem } = kind.viewOf(item, settings({ pack }));
+      const spoken = [stem, ...kind.reason(item, settings({ pack })), kind.keySentence(item, settings({ pack }))].join(' ');
+      expect(spoken).not.toMatch(pack === 'de' ? /\b(the|hand|hour|is|it|and|show|choose)\b/i : /\b(der|die|ist|und|Zeiger|zeigt)\b/);
+    }
 });

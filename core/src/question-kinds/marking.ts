@@ -17,7 +17,9 @@ export function markOf(item: Item, response: Response, settings: LessonSettings)
   const misconceptions = ideasBehind(item, response, judgement, settings);
   const [named, ...others] = misconceptions;
   const sayToPupil =
-    named && others.length === 0 ? sayToPupilWhile(misconceptionOf(named), kind.doing(item)) : kind.hint(item, judgement, settings);
+    named && others.length === 0
+      ? sayToPupilWhile(misconceptionOf(named), kind.doing(item), settings)
+      : kind.hint(item, judgement, settings);
   return { ...judgement, misconceptions, sayToPupil };
 }
 

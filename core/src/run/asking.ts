@@ -9,6 +9,11 @@ export interface Asking {
   /** What is asked, by value: editing a lesson changes nothing that was asked. */
   readonly item: Item;
   readonly phase: AskingPhase;
+  /**
+   * When it closed, in milliseconds since 1970 by the server's clock: an answer that comes later is late. Null while it is
+   * open, and where it closed before this was kept.
+   */
+  readonly closedAtMs: number | null;
 }
 
 /** The asking of an item by the script, if it was reached yet. */

@@ -48,29 +48,36 @@ export function isRevealed(run: Run): (itemId: string) => boolean {
 export function enterStep(run: Run, to: StepRef, prepared: PreparedLesson, nowMs: number): Run {
   const step = stepAt(prepared, to);
   const itemId = itemIdAt(prepared, to);
-  const closed = closeAll(run.askings, itemId);
-  return { at: step.ref, enteredAtMs: nowMs, askings: reach(closed, step.beat.kind, itemId, prepared), besideId: null };
+  const closed = closeAll(run.askings, nowMs, itemId);
+  return { at: step.ref, enteredAtMs: nowMs, askings: reach(closed, step.beat.kind, itemId, prepared, nowMs), besideId: null };
 }
 
 /** What reaching a beat does to the question it is about. */
-function reach(askings: readonly Asking[], kind: string, itemId: string | null, prepared: PreparedLesson): readonly Asking[] {
+function reach(
+  askings: readonly Asking[],
+  kind: string,
+  itemId: string | null,
+  prepared: PreparedLesson,
+  nowMs: number,
+): readonly Asking[] {
   if (itemId === null) return askings;
   const asking = askingOfScript(askings, itemId);
   if (asking?.phase === 'revealed') return askings;
   // Coming back to an ask beat opens it again; think time leaves it as it was left.
   const phase: AskingPhase = kind === 'answer' ? 'revealed' : kind === 'ask' || !asking ? 'open' : asking.phase;
-  return withAsking(askings, { id: itemId, item: prepared.context.itemOf(itemId), phase });
+  const closedAtMs = phase === 'open' ? null : (asking?.closedAtMs ?? nowMs);
+  return withAsking(askings, { id: itemId, item: prepared.context.itemOf(itemId), phase, closedAtMs });
 }
 
 /** Closes every open question but that of an item. */
-function closeAll(askings: readonly Asking[], exceptItemId: string | null = null): readonly Asking[] {
+function closeAll(askings: readonly Asking[], nowMs: number, exceptItemId: string | null = null): readonly Asking[] {
   const isLeft = ({ id, phase }: Asking) => phase === 'open' && id !== exceptItemId;
-  return askings.map((asking): Asking => (isLeft(asking) ? { ...asking, phase: 'closed' } : asking));
+  return askings.map((asking): Asking => (isLeft(asking) ? { ...asking, phase: 'closed', closedAtMs: nowMs } : asking));
 }
 
 /** The run with everything closed: the lesson is over. */
-export function closeRun(run: Run): Run {
-  return { ...run, askings: closeAll(run.askings), besideId: null };
+export function closeRun(run: Run, nowMs: number): Run {
+  return { ...run, askings: closeAll(run.askings, nowMs), besideId: null };
 }
 
 /**
@@ -90,24 +97,24 @@ export function askBeside(run: Run, item: Item, prepared: PreparedLesson, nowMs:
   return {
     ...run,
     enteredAtMs: nowMs,
-    askings: [...closeAll(run.askings), { id, item, phase: 'open' }],
+    askings: [...closeAll(run.askings, nowMs), { id, item, phase: 'open', closedAtMs: null }],
     besideId: id,
   };
 }
 
 /** The run back at its script, with what was asked beside it closed; the same run where nothing was. */
-export function backToScript(run: Run): Run {
+export function backToScript(run: Run, nowMs: number): Run {
   if (run.besideId === null) return run;
-  return { ...run, askings: closeAll(run.askings), besideId: null };
+  return { ...run, askings: closeAll(run.askings, nowMs), besideId: null };
 }
 
 /**
  * The run with an asking closed or revealed. What is revealed stays so.
  * @throws CoreError QUESTION_UNKNOWN
  */
-export function setPhase(run: Run, askingId: string, phase: 'closed' | 'revealed'): Run {
+export function setPhase(run: Run, askingId: string, phase: 'closed' | 'revealed', nowMs: number): Run {
   const asking = run.askings.find(({ id }) => id === askingId);
   if (!asking) throw new CoreError('QUESTION_UNKNOWN', `The question “${askingId}” has not been asked in this room.`);
   if (asking.phase === 'revealed' || asking.phase === phase) return run;
-  return { ...run, askings: withAsking(run.askings, { ...asking, phase }) };
+  return { ...run, askings: withAsking(run.askings, { ...asking, phase, closedAtMs: asking.closedAtMs ?? nowMs }) };
 }

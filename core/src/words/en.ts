@@ -51,6 +51,7 @@ function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly He
     { shape: 'H oclock' },
     { shape: 'half past H', base: 30 },
     { shape: 'half H', base: 30 },
+    ...pasts.filter((word) => word !== 'past').map((word): HeardShape => ({ shape: `half ${word} H`, base: 30, slip: 1 })),
     ...around(pasts, 1),
     ...around(tos, -1),
     { shape: 'H M', sign: 1, minutes: [10, 59] },
@@ -64,7 +65,15 @@ function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly He
 
 const LEXICON: Readonly<Record<string, Lexeme>> = {
   half: { written: ['half'], slips: ['harf', 'haf', 'arf', 'hav', 'halve'] },
-  quarter: { written: ['quarter'], slips: ['quater', 'qarter', 'qwarter', 'quorter', 'kwarter', 'corter', 'quartre', 'qter'] },
+  // As it is heard: sounded out, it may begin with c, k, q or qu and end in a vowel.
+  quarter: {
+    written: ['quarter'],
+    slips: ['c', 'k', 'q', 'qu', 'kw', 'qw', 'cw'].flatMap((start) =>
+      ['arter', 'ater', 'orter', 'oter', 'arta', 'ata', 'orta', 'ota', 'ortr', 'artr', 'artre', 'ort', 'awta']
+        .map((end) => start + end)
+        .concat('qter'),
+    ),
+  },
   past: { written: ['past'], slips: ['passed', 'parst', 'pased', 'pass', 'pst', 'paste'] },
   to: { written: ['to'], slips: ['too', 'two', '2', 'tu'] },
   oclock: { written: ["o'clock"], slips: ['oclock', 'oclok', 'oclick', 'aclock', 'oklok'] },
@@ -90,7 +99,6 @@ const NUMBER_SLIPS = {
   sevin: 7,
   ate: 8,
   eigt: 8,
-  nein: 9,
   elevn: 11,
   leven: 11,
   twelv: 12,
@@ -103,6 +111,7 @@ const NUMBER_SLIPS = {
 const SHARED = {
   numbers: NUMBERS,
   hourForms: {},
+  minuteForms: {},
   minuteWord: ['minute', 'minutes'],
   displayNouns: { oclock: 1 },
   numberSlips: NUMBER_SLIPS,
@@ -114,9 +123,41 @@ const SHARED = {
     { fromHour: 18, words: 'in the evening' },
   ],
   fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and'],
+  openings: [
+    'i think the time is',
+    'i think it is',
+    "i think it's",
+    'i think its',
+    'i think',
+    'the time is now',
+    'the time is',
+    'the time',
+    'time is',
+    'it is now',
+    "it's now",
+    'its now',
+    'now it is',
+    "now it's",
+    'the clock says',
+    'the clock shows',
+    'my clock says',
+    'it says',
+    'it shows',
+    'my answer is',
+    'the answer is',
+    'it is about',
+    "it's about",
+  ],
+  otherWords: [
+    ...'even none moon soon nein halb boon noun fine line mine wine pine vine dine nice fire live give dive hive file fife'.split(' '),
+    ...'your hour tour pour sour weight height heaven these hall calf halo last cast fast east post pest minus'.split(' '),
+  ],
   folds: [
     ['1/2', 'half'],
     ['1/4', 'quarter'],
+    ['mid day', 'midday'],
+    ['mid night', 'midnight'],
+    ['a minute', '1 minute'],
   ],
 } as const;
 
@@ -124,6 +165,7 @@ export const enGB: WordPack = {
   ...SHARED,
   id: 'en-GB',
   language: 'en-GB',
+  tongue: 'en',
   rules: [...SHARED_RULES, ...pastTo('past', 'to')].sort(bestFirst),
   lexicon: LEXICON,
   shapes: shapesOf(['past'], ['to']),
@@ -133,12 +175,13 @@ export const enUS: WordPack = {
   ...SHARED,
   id: 'en-US',
   language: 'en-US',
+  tongue: 'en',
   rules: [...SHARED_RULES, ...pastTo('past', 'to'), ...pastTo('after', 'of')].sort(bestFirst),
   lexicon: {
     ...LEXICON,
     after: { written: ['after'], slips: ['afta', 'aftr'] },
-    of: { written: ['of'], slips: ['ov'] },
-    till: { written: ['till', 'til', "'til"], slips: ['tell'] },
+    of: { written: ['of'], slips: ['ov', 'off'] },
+    till: { written: ['till', 'til', "'til", 'until'], slips: ['tell', 'untill', 'untell'] },
     before: { written: ['before'], slips: ['befor', 'b4'] },
   },
   shapes: shapesOf(['past', 'after'], ['to', 'of', 'till', 'before']),

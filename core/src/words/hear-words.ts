@@ -50,7 +50,7 @@ function understand(way: readonly Reading[], part: DayPart | null, pack: WordPac
     const known = named !== null || hour > 12 || hour === 0;
     const minuteOfDay = known ? wrap(total, 1440) : wrap(total, 720);
     const misconception = shape.misconception ?? null;
-    return inDayPart({ kind: 'time', minuteOfDay, halfKnown: known, form: 'words', slips, misconception }, part);
+    return inDayPart({ kind: 'time', minuteOfDay, halfKnown: known, form: 'words', slips: slips + (shape.slip ?? 0), misconception }, part);
   }
   const twelve = twelveWith(way, slips, pack);
   if (twelve) return inDayPart(twelve, part);
@@ -98,6 +98,7 @@ function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named:
       found.hour = reading.number;
     } else if (slot === 'M') {
       if (!('number' in reading) || reading.number < least || reading.number > most) return null;
+      if (reading.soundsLike && !/[a-z]/.test(shape.shape)) return null; // "ten to" lacks its hour, it is not 10:02
       const padded = reading.padded === true && reading.number < 10;
       if (padded ? shape.misconception : shape.padded) return null;
       found.minutes = reading.number;

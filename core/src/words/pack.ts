@@ -7,7 +7,7 @@ export type Register = 'past-to' | 'hour-minutes' | 'coming-quarters' | 'half-da
 /**
  * One wording for the minutes from `from` to `to`. Slots of the template: `{h}` the hour, `{hour}` the hour in the form it
  * takes before a noun, `{n}` the coming hour, `{h24}` the hour of 24, `{m}` the minutes past, `{left}` the minutes left to
- * the coming hour, `{toHalf}` and `{pastHalf}` the minutes before and after the half, `{minutes}` the word for minutes in
+ * the coming hour, `{mOf}` and `{leftOf}` the same before the word for minutes, `{toHalf}` and `{pastHalf}` the minutes before and after the half, `{minutes}` the word for minutes in
  * agreement with the number before it, `{part}` the half or part of the day.
  */
 export interface WordRule {
@@ -34,6 +34,8 @@ export interface HeardShape {
   readonly minutes?: readonly [number, number];
   /** Largest hour this shape takes; 12 when absent. Above 12, and at 0, the hour is one of 24. */
   readonly hours?: number;
+  /** Nobody teaches it so, but it is understood: counts as a slip. */
+  readonly slip?: 1;
   /** Takes only minutes below ten that are typed with two digits, "05"; the others take none of those that a misconception drops the zero of. */
   readonly padded?: true;
   /** Reads as this time only through a misconception. */
@@ -49,14 +51,20 @@ export interface Lexeme {
 /** Which half of the day a part of the day names, by the hour of the 12-hour dial. */
 export type DayPart = 'am' | 'pm' | 'night';
 
+/** The languages in which lessons talk. */
+export type Tongue = 'en' | 'de';
+
 /** The wordings of one region, all of it data. A pack with another way of counting fits without code. */
 export interface WordPack {
   readonly id: string;
   readonly language: string;
+  readonly tongue: Tongue;
   /** Words for 0 to 59. */
   readonly numbers: readonly string[];
   /** Hours whose word is another one before a noun, by number. */
   readonly hourForms: Readonly<Record<number, string>>;
+  /** Numbers of minutes whose word is another one before the word for minutes, by number. */
+  readonly minuteForms: Readonly<Record<number, string>>;
   readonly minuteWord: readonly [one: string, many: string];
   readonly rules: readonly WordRule[];
   readonly lexicon: Readonly<Record<string, Lexeme>>;
@@ -70,6 +78,10 @@ export interface WordPack {
   readonly partAt: readonly { readonly fromHour: number; readonly words: string }[];
   /** Words that carry no time. */
   readonly fillers: readonly string[];
+  /** What may be said before a time: "I think", longer ones first. */
+  readonly openings: readonly string[];
+  /** Words that are none of the pack's with a slip in it, though only a letter apart: "moon" is not noon. */
+  readonly otherWords: readonly string[];
   readonly shapes: readonly HeardShape[];
   /** Spellings that stand for another without being a slip, "ue" for "ü" for one. */
   readonly folds: readonly (readonly [from: string, to: string])[];

@@ -39,6 +39,8 @@ function slots(at: SecondOfDay, pack: WordPack): Record<string, string> {
     h24: before(hour24(at)),
     m: number(minute),
     left: number(left),
+    mOf: pack.minuteForms[minute] ?? number(minute),
+    leftOf: pack.minuteForms[left] ?? number(left),
     toHalf: number(30 - minute),
     pastHalf: number(minute - 30),
     minutes: pack.minuteWord[counted === 1 ? 0 : 1],

@@ -14,12 +14,15 @@ export type Reading =
       readonly soundsLike?: boolean;
     };
 
+/** "o'clock" with a zero for its o, and with a space, comma, hyphen or apostrophe where none belongs. */
+const MISPUT_OCLOCK = / ?(?<![a-z])(?!o'clock)[oa0][',.-]? ?[',-]?c'?l?'?o'?(ck|k|c)(?![a-z])/g;
+
 /** Words and numbers apart: "7oclock" and "twenty-five" are two each; "a clock" and "o clock" are one. */
 export function wordsOf(text: string): string[] {
   return text
+    .replace(MISPUT_OCLOCK, ' oclock')
     .replace(/(\d)(?=[^\d\s])/g, '$1 ')
-    .replace(/([a-zäöüß]{3,})(?=\d)/g, '$1 ')
-    .replace(/\b([oa])'? cl?o(ck|k|c)\b/g, '$1clock')
+    .replace(/([a-zäöüß]{2,})(?=\d)/g, '$1 ')
     .replace(/\b([ap])\.? ?m\.?(?=\s|$)/g, '$1m')
     .replace(/[-,.]/g, ' ')
     .split(' ')
@@ -94,9 +97,13 @@ export function readingsOf(word: string, pack: WordPack): Reading[] {
   if (Object.hasOwn(pack.numberSlips, word)) {
     const number = pack.numberSlips[word]!;
     const soundsLike = readings.some((reading) => 'word' in reading && reading.slips === 0);
-    readings.push({ number, slips: Object.values(pack.hourForms).includes(word) ? 0 : 1, soundsLike });
+    readings.push({
+      number,
+      slips: [...Object.values(pack.hourForms), ...Object.values(pack.minuteForms)].includes(word) ? 0 : 1,
+      soundsLike,
+    });
   }
-  return readings.length > 0 ? readings : nearby(word, pack);
+  return readings.length > 0 || pack.otherWords.includes(word) ? readings : nearby(word, pack);
 }
 
 /** Words that the typed one is a few slips away from; only the nearest count. */

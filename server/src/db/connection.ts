@@ -2,14 +2,20 @@ import Database from 'better-sqlite3';
 import { CoreError } from '@zeitpunkt/core';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import { accessSync, constants, mkdirSync, readFileSync } from 'node:fs';
+import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { checkSchool } from './check-school.js';
+import { prepareDataDir } from './data-dir.js';
+import { takeLock } from './lock.js';
+import { sqliteCode } from './sqlite-code.js';
 
 export type Db = BetterSQLite3Database;
 
 export interface Store {
   readonly db: Db;
   readonly sqlite: Database.Database;
+  /** Closes the database and frees its data directory for another server. */
+  close(): void;
 }
 
 export interface StoreOptions {
@@ -19,52 +25,104 @@ export interface StoreOptions {
 }
 
 /**
- * Opens the database of a data directory and brings it up to date. Committed means on the disk: write-ahead log with
- * full synchronisation.
- * @throws CoreError START_DATA_DIR, START_DATABASE_NEWER
+ * A write waits this long, in milliseconds, for another program that holds the database. It is short, because nothing else
+ * happens meanwhile; longer waits are made without blocking, see when-free.ts.
+ */
+const BUSY_MS = 20;
+
+/**
+ * Opens the school of a data directory and brings it up to date, or makes a new one where there is none. Committed means on
+ * the disk: write-ahead log with full synchronisation. What is there and is no sound school of this version or an earlier
+ * one is refused and stays as it is.
+ * @throws CoreError START_DATA_DIR, START_DATA_IN_USE, START_DATABASE_NEWER, START_DATABASE_DAMAGED, START_DATABASE_FOREIGN
  */
 export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
+  prepareDataDir(dataDir);
   const file = join(dataDir, 'zeitpunkt.sqlite');
-  let sqlite: Database.Database;
+  const unlock = takeLock(dataDir);
   try {
-    mkdirSync(dataDir, { recursive: true });
-    accessSync(dataDir, constants.W_OK);
-    sqlite = new Database(file);
-    sqlite.pragma('journal_mode = WAL');
+    if (existsSync(file)) lookFirst(file, migrationsDir);
+    else createSchool(file, migrationsDir);
+    const sqlite = connect(file);
+    try {
+      const db = drizzle({ client: sqlite });
+      migrate(db, { migrationsFolder: migrationsDir });
+      return { db, sqlite, close: () => (sqlite.close(), unlock()) };
+    } catch (error) {
+      sqlite.close();
+      throw error;
+    }
   } catch (error) {
-    throw new CoreError('START_DATA_DIR', `The data directory ${dataDir} cannot be written: ${(error as Error).message}.`);
-  }
-  sqlite.pragma('synchronous = FULL');
-  sqlite.pragma('foreign_keys = ON');
-  sqlite.pragma('secure_delete = ON'); // what is deleted is overwritten, not only unlinked
-  try {
-    refuseNewer(sqlite, migrationsDir, file);
-    const db = drizzle({ client: sqlite });
-    migrate(db, { migrationsFolder: migrationsDir });
-    return { db, sqlite };
-  } catch (error) {
-    sqlite.close();
+    unlock();
     throw error;
   }
 }
 
-/** A migration that this version does not know was made by a newer one: its data must not be touched. */
-function refuseNewer(sqlite: Database.Database, migrationsDir: string, file: string): void {
-  const known = JSON.parse(readFileSync(join(migrationsDir, 'meta', '_journal.json'), 'utf8')) as { entries: { when: number }[] };
-  const newestKnown = Math.max(...known.entries.map((entry) => entry.when));
-  const hasTable = sqlite.prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = '__drizzle_migrations'").get();
-  if (!hasTable) return;
-  const { newest } = sqlite.prepare('SELECT max(created_at) AS newest FROM __drizzle_migrations').get() as { newest: number | null };
-  if (newest !== null && newest > newestKnown) {
+/** Looks at what is there without writing into it: even the kind of log is a part of the file. */
+function lookFirst(file: string, migrationsDir: string): void {
+  let sqlite: Database.Database | undefined;
+  try {
+    sqlite = new Database(file, { readonly: true, timeout: BUSY_MS });
+    checkSchool(sqlite, file, migrationsDir);
+  } catch (error) {
+    throw error instanceof CoreError ? error : cannotOpen(file, error as Error);
+  } finally {
+    sqlite?.close();
+  }
+}
+
+/** A new school is made beside its place and moved there when it is whole: a start that is cut off leaves no half of one. */
+function createSchool(file: string, migrationsDir: string): void {
+  if (existsSync(`${file}-wal`)) {
     throw new CoreError(
-      'START_DATABASE_NEWER',
-      `The database ${file} was written by a newer version of Zeitpunkt; start that version instead. Nothing was changed.`,
+      'START_DATABASE_DAMAGED',
+      `The log of a database lies at ${file}-wal, but the database itself is gone. Bring it back from a backup. Nothing was changed.`,
     );
   }
+  const unfinished = `${file}.new`;
+  for (const left of [unfinished, `${unfinished}-wal`, `${unfinished}-shm`]) rmSync(left, { force: true });
+  try {
+    const sqlite = connect(unfinished);
+    migrate(drizzle({ client: sqlite }), { migrationsFolder: migrationsDir });
+    sqlite.close();
+    renameSync(unfinished, file);
+  } catch (error) {
+    throw new CoreError('START_DATA_DIR', `A new school cannot be written to ${file}: ${(error as Error).message}.`);
+  }
+}
+
+function connect(file: string): Database.Database {
+  let sqlite: Database.Database | undefined;
+  try {
+    sqlite = new Database(file, { timeout: BUSY_MS });
+    chmodSync(file, 0o600); // pupils' names and answers are for whoever runs the school
+    sqlite.pragma('journal_mode = WAL');
+    sqlite.pragma('synchronous = FULL');
+    sqlite.pragma('foreign_keys = ON');
+    sqlite.pragma('secure_delete = ON'); // what is deleted is overwritten, not only unlinked
+    return sqlite;
+  } catch (error) {
+    sqlite?.close();
+    throw cannotOpen(file, error as Error);
+  }
+}
+
+function cannotOpen(file: string, error: Error): CoreError {
+  const code = sqliteCode(error);
+  if (/^SQLITE_(NOTADB|CORRUPT)/.test(code)) {
+    return new CoreError(
+      'START_DATABASE_DAMAGED',
+      `The file ${file} is damaged or no database. Bring it back from a backup, or move it away to begin anew. Nothing was changed.`,
+    );
+  }
+  if (/^SQLITE_BUSY/.test(code)) {
+    return new CoreError('START_DATA_IN_USE', `Another program holds the database ${file}. Close that program and start again.`);
+  }
+  return new CoreError('START_DATA_DIR', `The database ${file} cannot be opened: ${error.message}.`);
 }
 
 /** Deletes something so that it is gone from the files too: overwritten in the database, and not left in its log. */
 export function reallyDelete({ sqlite }: Store, work: () => void): void {
-  sqlite.transaction(work)();
+  sqlite.transaction(work).immediate();
   sqlite.pragma('wal_checkpoint(TRUNCATE)');
 }

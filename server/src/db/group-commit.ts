@@ -1,4 +1,5 @@
 import type { Database } from 'better-sqlite3';
+import { isBusy, whenFree } from './when-free.js';
 
 /** Runs a write inside the next shared transaction; resolves with its result once that is committed to the disk. */
 export type GroupCommit = <T>(write: () => T) => Promise<T>;
@@ -11,33 +12,61 @@ interface Waiting {
 
 /**
  * Writes that arrive within one turn of the event loop share one transaction and so one flush of the disk: as quick as a
- * single one when calm, many times the rate when a whole class answers at once. A write that fails is rolled back to its
- * own savepoint and rejected alone.
+ * single one when calm, many times the rate when a whole class answers at once. Where one of a batch fails, the batch is
+ * played again with a savepoint for each, and that one is rejected alone. While another program holds the database a batch
+ * waits, and those after it.
  */
 export function groupCommit(sqlite: Database): GroupCommit {
   let waiting: Waiting[] = [];
+  let committing = false;
   const savepoint = sqlite.transaction((write: () => unknown) => write());
+  const together = sqlite.transaction((batch: readonly Waiting[]) =>
+    batch.map(({ write, resolve }) => {
+      const value = write();
+      return () => resolve(value as never);
+    }),
+  );
+  const apart = sqlite.transaction((batch: readonly Waiting[]) =>
+    batch.map(({ write, resolve, reject }) => {
+      try {
+        const value = savepoint(write);
+        return () => resolve(value as never);
+      } catch (error) {
+        if (!sqlite.inTransaction) throw error; // a full disk takes the whole transaction back
+        return () => reject(error);
+      }
+    }),
+  );
 
-  const flush = () => {
+  const commit = (batch: readonly Waiting[]) => {
+    try {
+      return together.immediate(batch);
+    } catch (error) {
+      if (batch.length === 1 || isBusy(error)) throw error;
+      return apart.immediate(batch);
+    }
+  };
+  const settle = (settled: readonly (() => void)[]) => {
+    for (const done of settled) done();
+  };
+  const flush = (): void => {
+    if (committing) return; // a batch waits for the database
     const batch = waiting;
     waiting = [];
-    const settle: (() => void)[] = [];
     try {
-      sqlite.transaction(() => {
-        for (const { write, resolve, reject } of batch) {
-          try {
-            const value = savepoint(write);
-            settle.push(() => resolve(value as never));
-          } catch (error) {
-            settle.push(() => reject(error));
-          }
-        }
-      })();
+      settle(commit(batch));
     } catch (error) {
-      for (const { reject } of batch) reject(error); // the commit itself failed: nothing of the batch is kept
-      return;
+      committing = true;
+      const again = isBusy(error) ? whenFree(() => commit(batch)) : Promise.reject(error as Error);
+      void again
+        .then(settle, (failed: unknown) => {
+          for (const { reject } of batch) reject(failed); // the commit itself failed: nothing of the batch is kept
+        })
+        .finally(() => {
+          committing = false;
+          if (waiting.length > 0) setImmediate(flush);
+        });
     }
-    for (const done of settle) done();
   };
 
   return (write) =>

@@ -1,6 +1,6 @@
-import { SqliteError } from 'better-sqlite3';
+import { sqliteCode } from './sqlite-code.js';
 
-/** Whether a write failed because its primary key is in use: an id that a client made is another row's already. */
+/** Whether a write failed because its key is in use: an id that a client made is another row's already. */
 export function isKeyTaken(error: unknown): boolean {
-  return error instanceof SqliteError && error.code === 'SQLITE_CONSTRAINT_PRIMARYKEY';
+  return /^SQLITE_CONSTRAINT_(PRIMARYKEY|UNIQUE)$/.test(sqliteCode(error));
 }

@@ -55,7 +55,7 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */
 async function teachOnce(store: Store, taught: { teacherId: string; classId: string; lessonId: string; fromMs: number }): Promise<void> {
   let clockMs = taught.fromMs;
-  const rooms = new RoomDirectory({ store, nowMs: () => clockMs, pupilsOf: (classId) => pupilsOf(store.db, classId) });
+  const rooms = new RoomDirectory({ store, nowMs: () => clockMs, pupilsOf: (classId) => pupilsOf(store.db, classId), wrongKeys: () => 0 });
   const { teacherId, classId, lessonId } = taught;
   const start = { id: randomUUID(), lessonId, classId };
   rooms.open(start, teacherId, pinLesson(store.db, teacherId, lessonId, clockMs)!);
@@ -68,6 +68,7 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
     clockMs += randomInt(500, 4000);
     room.join(participantId, pupil.id, tokenHash(newToken()));
   }
+  room.letIn(inRoom.map(({ participantId }) => participantId));
   await room.command(randomUUID(), { type: 'begin' });
   for (const step of room.lesson.steps) {
     await room.command(randomUUID(), { type: 'go', to: step.ref });

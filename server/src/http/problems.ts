@@ -1,5 +1,8 @@
+import { STATUS_CODES } from 'node:http';
 import { CoreError, ERROR_CODES, type ErrorCode } from '@zeitpunkt/core';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import type { Socket } from 'node:net';
+import { problemOfStore } from '../db/when-free.js';
 import { whatIsWrong } from './what-is-wrong.js';
 
 /** HTTP status of every error code; a missing code does not compile. */
@@ -30,6 +33,7 @@ export const STATUS_OF: Record<ErrorCode, number> = {
   JOIN_ID_TAKEN: 409,
   REQUEST_SHAPE: 400,
   REQUEST_TOO_LARGE: 413,
+  REQUEST_SLOW: 408,
   REQUEST_MEDIA_TYPE: 415,
   REQUEST_ORIGIN: 403,
   REQUEST_RATE: 429,
@@ -47,6 +51,12 @@ export const STATUS_OF: Record<ErrorCode, number> = {
   START_PORT_IN_USE: 500,
   START_DATA_DIR: 500,
   START_DATABASE_NEWER: 500,
+  START_OPTION: 500,
+  START_DATA_IN_USE: 500,
+  START_DATABASE_DAMAGED: 500,
+  START_DATABASE_FOREIGN: 500,
+  STORE_BUSY: 503,
+  STORE_FULL: 507,
   INTERNAL: 500,
 };
 
@@ -65,11 +75,30 @@ export function answerFrameworkError(error: FastifyError, _request: unknown, rep
   void sendProblem(reply, code, detail);
 }
 
+/** Answers what never became a request: it came too slowly, or is no HTTP. */
+export function answerBrokenRequest(error: Error & { readonly code?: string }, socket: Socket): void {
+  if (!socket.writable) return void socket.destroy();
+  const isSlow = error.code === 'ERR_HTTP_REQUEST_TIMEOUT';
+  const code = isSlow ? 'REQUEST_SLOW' : 'REQUEST_SHAPE';
+  const detail = isSlow ? 'The request did not arrive whole in time, so it was cut off.' : 'The request is not readable HTTP.';
+  const status = STATUS_OF[code];
+  const body = JSON.stringify({ type: `urn:zeitpunkt:problem:${code}`, title: ERROR_CODES[code], status, code, detail });
+  const head = [
+    `HTTP/1.1 ${status} ${STATUS_CODES[status]}`,
+    'content-type: application/problem+json',
+    `content-length: ${Buffer.byteLength(body)}`,
+    'connection: close',
+  ];
+  socket.end(`${head.join('\r\n')}\r\n\r\n${body}`);
+}
+
 /** Every error leaves the server as a problem with one plain sentence; what is not foreseen is logged and kept inside. */
 export function installProblems(app: FastifyInstance): void {
-  app.setErrorHandler((error: FastifyError | CoreError, request, reply) => {
+  app.setErrorHandler((failure: FastifyError | CoreError, request, reply) => {
+    const error = problemOfStore(failure) as FastifyError | CoreError;
     const { code, detail } = problemOf(error, request.routeOptions.bodyLimit);
-    if (STATUS_OF[code] >= 500) request.log.error({ err: error }, 'request failed');
+    if (STATUS_OF[code] >= 500) app.log.error({ err: failure }, 'request failed');
+    if (code === 'STORE_BUSY') void reply.header('retry-after', '1');
     return sendProblem(reply, code, detail);
   });
   app.setNotFoundHandler((request, reply) => sendProblem(reply, 'NOT_FOUND', `There is nothing at ${request.url.split('?')[0]}.`));

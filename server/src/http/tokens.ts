@@ -10,5 +10,13 @@ export function tokenHash(token: string): string {
   return createHash('sha256').update(token).digest('base64url');
 }
 
-/** Cookies are for this server only, unreadable to scripts, and not sent along from other sites. */
-export const COOKIE = { path: '/', httpOnly: true, sameSite: 'strict' } as const;
+/** How cookies are set: for this server only, unreadable to scripts, and not sent along from other sites. */
+export interface Cookies {
+  readonly path: '/';
+  readonly httpOnly: true;
+  readonly sameSite: 'strict';
+  /** Sent over HTTPS only; where the school's address is one of HTTPS. */
+  readonly secure: boolean;
+}
+
+export const cookiesOf = (secure: boolean): Cookies => ({ path: '/', httpOnly: true, sameSite: 'strict', secure });

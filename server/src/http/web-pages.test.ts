@@ -50,6 +50,6 @@ test('pages come under a strict policy with nothing inline allowed, data under a
 
 test('files are served as they are; files, data and sockets that are not there are not found', async () => {
   expect((await get('/main-1.js')).body).toBe('start();');
-  for (const url of ['/main-2.js', '/api/nothing', '/ws/nothing', '/../package.json'])
+  for (const url of ['/index.html', '/main-2.js', '/api/nothing', '/ws/nothing', '/../package.json'])
     expect({ url, status: (await get(url)).statusCode }).toEqual({ url, status: 404 });
 });

@@ -31,6 +31,7 @@ export async function webPages(app: FastifyInstance, { dir, page }: WebPages): P
     root: dir,
     index: false,
     wildcard: false,
+    globIgnore: ['index.html'], // the page is made ready below; as it lies on the disk it is of no use
     // Built files carry a hash of their content in their name, so a browser may keep them for good.
     setHeaders: (reply) => void reply.header('cache-control', 'public, max-age=31536000, immutable'),
   });
@@ -60,8 +61,9 @@ export async function securityHeaders(app: FastifyInstance): Promise<void> {
   app.addHook('onRoute', (route) => {
     if (isData(route.url)) route.helmet = false;
   });
-  app.addHook('onRequest', async (request, reply) => {
+  app.addHook('onRequest', (request, reply, done) => {
     if (isData(request.url)) reply.headers(DATA_HEADERS);
+    done();
   });
   await app.register(fastifyHelmet, {
     enableCSPNonces: true,

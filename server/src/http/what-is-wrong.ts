@@ -28,6 +28,7 @@ function complaint(error: SchemaError): string {
   const text = error.message ?? 'is not valid';
   if (error.keyword === 'additionalProperties') return `has an unknown member “${String(error.params['additionalProperty'])}”`;
   if (error.keyword === 'enum') return `must be one of ${(error.params['allowedValues'] as unknown[]).join(', ')}`;
+  if (error.keyword === 'multipleOf' && error.params['multipleOf'] === 60) return 'must be a whole minute, in seconds since midnight,';
   if (error.keyword === 'discriminator')
     return `must be of a known ${String(error.params['tag'])}, and “${String(error.params['tagValue'])}” is none`;
   return text;

@@ -10,6 +10,32 @@ function toVersion2(data: Stored): Stored {
   return { ...data, beats };
 }
 
+const TIMES = ['timeSec', 'fromSec', 'toSec', 'atSec'];
+
+/** Something with the times it carries itself brought down to whole minutes. */
+function onWholeMinutes(data: Stored): Stored {
+  const times = TIMES.flatMap((name) => {
+    const sec = data[name];
+    return typeof sec === 'number' ? [[name, Math.floor(sec / 60) * 60] as const] : [];
+  });
+  return { ...data, ...Object.fromEntries(times) };
+}
+
+const listOnWholeMinutes = (list: unknown) =>
+  Array.isArray(list) ? list.map((one: unknown) => (isStored(one) ? onWholeMinutes(one) : one)) : list;
+
+/** Version 2 could hold seconds, which were read and said nowhere. */
+function toVersion3(data: Stored): Stored {
+  const beats = listOnWholeMinutes(data['beats']);
+  return {
+    ...data,
+    items: listOnWholeMinutes(data['items']),
+    beats: Array.isArray(beats)
+      ? beats.map((beat: unknown) => (isStored(beat) && 'stops' in beat ? { ...beat, stops: listOnWholeMinutes(beat['stops']) } : beat))
+      : beats,
+  };
+}
+
 /** Demonstrations within a lesson are of their own format and version. */
 function withBuilds(data: Stored): Stored {
   if (!Array.isArray(data['beats'])) return data;
@@ -28,7 +54,7 @@ function withBuild(beat: Stored, build: Stored): Stored {
 /** A lesson file; see Lesson. */
 export const lessonFormat: Format = {
   name: 'lesson',
-  migrations: [toVersion2],
+  migrations: [toVersion2, toVersion3],
   complete: withBuilds,
   carriesVersion: true,
   unreadable: 'LESSON_UNREADABLE',

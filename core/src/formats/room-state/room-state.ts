@@ -1,5 +1,5 @@
 import type { Lesson } from '../../lesson/lesson.js';
-import { isStored, type Format, type Stored } from '../format.js';
+import { isStored, storedList, type Format, type Stored } from '../format.js';
 import { stepsOfVersion1 } from './steps-of-version-1.js';
 
 /**
@@ -18,10 +18,24 @@ function toVersion2(data: Stored, lesson: Lesson): Stored {
   return { aside: null, ...room, run: { at, enteredAtMs: stepStartedAtMs, askings, besideId: null } };
 }
 
+/** The asking with its item on a whole minute, as lessons of version 3 are. */
+function onWholeMinute(asking: Stored): Stored {
+  const { item } = asking;
+  const timeSec = isStored(item) ? item['timeSec'] : undefined;
+  return typeof timeSec === 'number' ? { ...asking, item: { ...(item as Stored), timeSec: Math.floor(timeSec / 60) * 60 } } : asking;
+}
+
+/** Version 2 did not know when a question closed, and whoever had the key was in at once. */
+function toVersion3(data: Stored): Stored {
+  const { run } = data;
+  const askings = isStored(run) ? storedList(run['askings']).map((asking) => ({ ...onWholeMinute(asking), closedAtMs: null })) : [];
+  return { ...data, run: isStored(run) ? { ...run, askings } : run, door: { open: true, closesAtMs: null, asks: false } };
+}
+
 /** A live room as it goes on after a restart; see RoomState. It is read with the lesson it was taught from. */
 export const roomStateFormat: Format<Lesson> = {
   name: 'room of',
-  migrations: [toVersion2],
+  migrations: [toVersion2, toVersion3],
   carriesVersion: false,
   unreadable: 'ROOM_UNREADABLE',
 };

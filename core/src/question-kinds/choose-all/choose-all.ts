@@ -1,3 +1,6 @@
+import { tongueOf } from '../../lesson/talk/registry.js';
+import { haveAGo } from '../kind-talk.js';
+import { TEXTS } from './texts.js';
 import type { Acts } from '../../acts/acts.js';
 import { sameTyped, timeTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
 import { gearedPose, turnDeg, type Pose } from '../../dial/pose.js';
@@ -12,7 +15,7 @@ import { toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
-import { chooseAllText, lettersOf } from './response-text.js';
+import { chooseAllText } from './response-text.js';
 import { makeChooseAll } from './make.js';
 import { CHOOSE_ALL_SAMPLES } from './samples.js';
 
@@ -79,7 +82,7 @@ export const chooseAll: QuestionKind<ChooseAllItem, ChooseAllResponse, ChooseAll
   },
   keySentence(item, settings) {
     const key = keyPlaces(item, settings);
-    return `${lettersOf(key)} ${key.length === 1 ? 'shows' : 'show'} ${askedText(item, settings)}.`;
+    return TEXTS[tongueOf(settings)].show(key, askedText(item, settings));
   },
   responseText: (_item, response) => chooseAllText(response),
   asked: (item, settings) => ({ ...choicesOnStage(item, []), stem: stemOf(item, settings) }),
@@ -140,11 +143,12 @@ function judge(item: ChooseAllItem, { chosen }: ChooseAllResponse, settings: Les
   return { verdict: chosen.some((place) => key.includes(place)) ? 'partly' : 'not-yet', parts };
 }
 
-function hint(_item: ChooseAllItem, { verdict }: Judgement): string {
-  if (verdict === 'right') return 'Yes, you found them all.';
-  if (verdict === 'blank') return 'Next time, have a go: a guess helps too.';
-  if (verdict === 'partly') return 'Some of yours are right. Look at each one again: the short hand first, then the long one.';
-  return 'Not yet. Take them one by one: the short hand first, then the long one.';
+function hint(_item: ChooseAllItem, { verdict }: Judgement, settings: LessonSettings): string {
+  const text = TEXTS[tongueOf(settings)];
+  if (verdict === 'right') return text.right;
+  if (verdict === 'blank') return haveAGo(settings);
+  const first = settings.readingOrder === 'hour-first' ? text.hourFirst : text.minuteFirst;
+  return `${verdict === 'partly' ? text.someRight : text.notYet} ${first}`;
 }
 
 /** The time asked for, as the stem names it. */
@@ -154,13 +158,15 @@ function askedText(item: ChooseAllItem, settings: LessonSettings): string {
 }
 
 function stemOf(item: ChooseAllItem, settings: LessonSettings): string {
-  return item.from === 'dial' ? 'Choose all that say what this clock shows.' : `Choose all that show ${askedText(item, settings)}.`;
+  const text = TEXTS[tongueOf(settings)];
+  return item.from === 'dial' ? text.stemOfDial : text.stem(askedText(item, settings));
 }
 
 function whatShows(choice: Choice, letter: string, settings: LessonSettings): string {
-  if ('text' in choice) return `${letter} says another time.`;
+  const text = TEXTS[tongueOf(settings)];
+  if ('text' in choice) return text.otherTime(letter);
   const { possible, nearest } = reportPose(choice);
-  return possible ? `${letter} shows ${displayText(nearest, settings.separator)}.` : `${letter} can be no time: its hands do not agree.`;
+  return possible ? text.shows(letter, displayText(nearest, settings.separator)) : text.noTime(letter);
 }
 
 function dialOfChoice({ numerals, hourDeg, minuteDeg }: DialChoice, isKey: boolean): DialState {

@@ -1,3 +1,6 @@
+import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { countOnceMore, haveAGo, reasonLayers, whereToBegin } from '../kind-talk.js';
+import { TEXTS } from './texts.js';
 import { typedTime } from '../../acts/typed-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose } from '../../dial/pose.js';
@@ -8,7 +11,7 @@ import { dialOf, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import type { DisplaySeparator } from '../../time/display.js';
 import { displayText } from '../../time/display.js';
-import { hour12, minuteOfHour, nextHour12, onDial, toSecondOfDay } from '../../time/second-of-day.js';
+import { hour12, minuteOfHour, onDial, toSecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { say } from '../../words/say.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
@@ -37,20 +40,19 @@ export interface ReadDialView extends ViewBase {
   readonly separator: DisplaySeparator;
 }
 
-const STEM = 'What time is it?';
 const poseOf = (item: ReadDialItem) => gearedPose(toSecondOfDay(item.timeSec));
 
 export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView> = {
   name: 'Read a dial',
   timesOf: (item) => [toSecondOfDay(item.timeSec)],
   keyOf: (item) => ({ kind: 'read-dial', ...typedTime(toSecondOfDay(item.timeSec)) }),
-  viewOf: (item, { separator }) => ({
+  viewOf: (item, settings) => ({
     kind: 'read-dial',
     itemId: item.id,
-    stem: STEM,
+    stem: TEXTS[tongueOf(settings)].stem,
     pose: poseOf(item),
     layers: PLAIN_LAYERS,
-    separator,
+    separator: settings.separator,
   }),
   judge,
   predict: (item, acts) => acts.read(poseOf(item)).map((typed) => ({ kind: 'read-dial', ...typed })),
@@ -60,20 +62,20 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
   doing: () => 'read',
   hint,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
-  keySentence: (item, { separator }) => `It is ${displayText(toSecondOfDay(item.timeSec), separator)}.`,
+  keySentence: (item, settings) => talkOf(settings).itIs(displayText(toSecondOfDay(item.timeSec), settings.separator)),
   responseText: (_item, response) => readDialText(response),
-  asked: (item, { separator }) => ({
+  asked: (item, settings) => ({
     ...CLEAR_STAGE,
     dial: dialOf(poseOf(item), PLAIN_LAYERS),
-    display: displayOf(null, null, separator),
-    stem: STEM,
+    display: displayOf(null, null, settings.separator),
+    stem: TEXTS[tongueOf(settings)].stem,
   }),
   answered(item, settings) {
     const at = toSecondOfDay(item.timeSec);
     const { hour, minute } = typedTime(at);
     return {
       ...CLEAR_STAGE,
-      dial: dialOf(poseOf(item), PLAIN_LAYERS),
+      dial: dialOf(poseOf(item), { ...PLAIN_LAYERS, ...reasonLayers(settings) }),
       display: displayOf(hour, minute, settings.separator),
       words: say(at, WORD_PACKS[settings.pack]),
       board: reasonFor(at, settings),
@@ -111,18 +113,16 @@ function judge(item: ReadDialItem, response: ReadDialResponse): Judgement {
   return { verdict: right.hour || right.minute ? 'partly' : 'not-yet', parts };
 }
 
-function hint(item: ReadDialItem, { verdict, parts }: Judgement, { separator }: LessonSettings): string {
+function hint(item: ReadDialItem, { verdict, parts }: Judgement, settings: LessonSettings): string {
   const at = toSecondOfDay(item.timeSec);
+  const text = TEXTS[tongueOf(settings)];
+  const time = displayText(at, settings.separator);
   const isRight = (wanted: 'hour' | 'minute') => parts.some(({ part, right }) => part === wanted && right);
-  if (verdict === 'blank') return 'Next time, have a go: a guess helps too.';
-  if (verdict === 'right') return `Yes, it is ${displayText(at, separator)}. You read both hands.`;
-  if (verdict === 'right-other-form') return `That is the right time. Today we write it as ${displayText(at, separator)}.`;
-  if (isRight('hour') && isRight('minute')) return 'The time is right. The minutes always have two digits.';
-  if (isRight('minute')) {
-    const hour = hour12(at);
-    const where = minuteOfHour(at) === 0 ? `it points at ${hour}` : `it has passed ${hour} and is not at ${nextHour12(hour)} yet`;
-    return `Your minutes are right. Look at the short hand again: ${where}.`;
-  }
-  if (isRight('hour')) return 'Your hour is right. Count the minutes round from the 12 once more.';
-  return 'Not yet. Start with the short hand: which numeral has it passed?';
+  if (verdict === 'blank') return haveAGo(settings);
+  if (verdict === 'right') return text.right(time);
+  if (verdict === 'right-other-form') return text.otherForm(time);
+  if (isRight('hour') && isRight('minute')) return text.twoDigits;
+  if (isRight('minute')) return `${text.minutesRight} ${talkOf(settings).hourReason(at, settings.betweenRule)}`;
+  if (isRight('hour')) return `${text.hourRight} ${countOnceMore(at, settings)}`;
+  return whereToBegin(at, settings);
 }

@@ -1,3 +1,6 @@
+import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { countOnceMore, reasonLayers, whereToBegin } from '../kind-talk.js';
+import { TEXTS } from './texts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
 import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
 import { nearestTime } from '../../dial/nearest-time.js';
@@ -84,7 +87,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
   doing: (item) => (item.from === 'words' ? 'mean' : 'set'),
   hint,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
-  keySentence: (item, { separator }) => `It is ${displayText(toSecondOfDay(item.timeSec), separator)}.`,
+  keySentence: (item, settings) => talkOf(settings).itIs(displayText(toSecondOfDay(item.timeSec), settings.separator)),
   responseText: (_item, response) => setDialText(response),
   asked: (item, settings) => ({
     ...CLEAR_STAGE,
@@ -96,7 +99,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     const { hour, minute } = typedTime(at);
     return {
       ...CLEAR_STAGE,
-      dial: dialOf(gearedPose(at), PLAIN_LAYERS),
+      dial: dialOf(gearedPose(at), { ...PLAIN_LAYERS, ...reasonLayers(settings) }),
       display: displayOf(hour, minute, settings.separator),
       board: reasonFor(at, settings),
     };
@@ -136,7 +139,8 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
 
 function stemOf(item: SetDialItem, settings: LessonSettings): string {
   const at = toSecondOfDay(item.timeSec);
-  return `Set the hands to ${item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack])}.`;
+  const { stem } = TEXTS[tongueOf(settings)];
+  return stem(item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack]));
 }
 
 function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSettings): Judgement {
@@ -165,10 +169,12 @@ function hourHandFits(at: SecondOfDay, hourDeg: number, { strictness }: LessonSe
   return isBetween && minuteOfHour(at) > 0 && offDeg <= STRICTNESS['right-side'];
 }
 
-function hint(item: SetDialItem, { verdict, parts }: Judgement, { separator }: LessonSettings): string {
+function hint(item: SetDialItem, { verdict, parts }: Judgement, settings: LessonSettings): string {
+  const at = toSecondOfDay(item.timeSec);
+  const text = TEXTS[tongueOf(settings)];
   const right = parts.filter((one) => one.right).map(({ part }) => part);
-  if (verdict === 'right') return `Yes, that is ${displayText(toSecondOfDay(item.timeSec), separator)}. Both hands are in place.`;
-  if (right.includes('minute')) return 'Your long hand is right. Look at the short hand again: where is it when the hour has begun?';
-  if (right.includes('hour')) return 'Your short hand is right. Count the minutes round from the 12 once more.';
-  return 'Not yet. Start with the long hand: how many minutes round from the 12?';
+  if (verdict === 'right') return text.right(displayText(at, settings.separator));
+  if (right.includes('minute')) return text.minuteRight(talkOf(settings).where(hourHandDeg(at)));
+  if (right.includes('hour')) return `${text.hourRight} ${countOnceMore(at, settings)}`;
+  return settings.readingOrder === 'minute-first' ? whereToBegin(at, settings) : text.notYet;
 }

@@ -1,3 +1,5 @@
+import type { DisplaySeparator } from '../../time/display.js';
+import type { Tongue } from '../../words/pack.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
 import type { SceneNode } from '../scene-node.js';
 
@@ -18,6 +20,10 @@ export interface DayLine {
   readonly type: 'day-line';
   readonly atSec: number | null;
   readonly events: readonly { readonly atSec: number; readonly text: string }[];
+  /** As the display beside it writes times; a colon when absent. */
+  readonly separator?: DisplaySeparator;
+  /** The language of its names; English when absent. */
+  readonly tongue?: Tongue;
 }
 
 /** A whole cut into equal parts, some of them filled: as a strip, or as a circle cut from its top. */

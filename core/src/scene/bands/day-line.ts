@@ -4,6 +4,8 @@ import type { SceneNode } from '../scene-node.js';
 import type { BandKind, BandPlace, DayLine } from './band.js';
 import { label, stroke } from './strokes.js';
 
+const NAMES = { en: { midnight: 'midnight', noon: 'noon' }, de: { midnight: 'Mitternacht', noon: 'Mittag' } } as const;
+
 /** The day as a line: two rounds of the hour hand, every hour named as the dial names it, events above. */
 export const dayLine: BandKind<DayLine> = {
   nodes,
@@ -30,10 +32,11 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
     drawn.push(stroke(`${id}-tick-${hour}`, `M${x.toFixed(1)} ${y - long} L${x.toFixed(1)} ${y + long}`, 'ink', hour % 12 === 0 ? 5 : 3));
     if (hour % 12 !== 0) drawn.push(label(`${id}-hour-${hour}`, x, y + 38, String(hour % 12), 24, 'ink'));
   }
+  const { midnight, noon } = NAMES[band.tongue ?? 'en'];
   for (const [sec, text] of [
-    [0, 'midnight'],
-    [SECONDS_PER_DAY / 2, 'noon'],
-    [SECONDS_PER_DAY, 'midnight'],
+    [0, midnight],
+    [SECONDS_PER_DAY / 2, noon],
+    [SECONDS_PER_DAY, midnight],
   ] as const) {
     drawn.push(label(`${id}-name-${sec}`, xAt(sec), y + 48, text, 28, 'ink', true));
   }
@@ -48,7 +51,7 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
   if (band.atSec !== null) {
     const x = xAt(band.atSec);
     drawn.push({ type: 'circle', id: `${id}-at`, cx: x, cy: y, r: 15, fill: 'accent', stroke: 'ink', strokeWidth: 3 });
-    drawn.push(label(`${id}-at-text`, x, y - 34, displayText(toSecondOfDay(band.atSec)), 28, 'ink', true));
+    drawn.push(label(`${id}-at-text`, x, y - 34, displayText(toSecondOfDay(band.atSec), band.separator ?? ':'), 28, 'ink', true));
   }
   return drawn;
 }

@@ -2,7 +2,7 @@ import { School, SET_UP_CODE } from '../../testing/school.js';
 
 let school: School;
 beforeEach(async () => {
-  school = await new School().start({ limits: { signInPerMinute: 4 } });
+  school = await new School().start({ limits: { signIn: { perDevice: 4, perAddress: 30, perServer: 120, turnMs: 1000 } } });
 });
 afterEach(() => school.remove());
 
@@ -70,6 +70,33 @@ test('signing out ends the session on the server, and a session ends by itself a
   await again.send('POST', '/api/sign-in', SIGN_IN);
   school.clockMs += 7 * 24 * 3600 * 1000 + 1;
   expect(codeOf(await again.send('GET', '/api/lessons'))).toBe('SIGN_IN_NEEDED');
+});
+
+test('behind HTTPS cookies are sent over HTTPS alone', async () => {
+  await school.teacher();
+  await school.stop();
+  for (const [publicUrl, secure] of [
+    ['https://school.test', true],
+    ['http://school.test', undefined],
+  ] as const) {
+    await school.start({ publicUrl });
+    expect((await school.browser().send('POST', '/api/sign-in', SIGN_IN)).cookies[0]).toMatchObject({
+      httpOnly: true,
+      sameSite: 'Strict',
+      secure,
+    });
+    if (secure) await school.stop();
+  }
+});
+
+test('guessing the password elsewhere does not lock the teacher out', async () => {
+  await school.teacher();
+  const stranger = { remoteAddress: '10.9.9.9' };
+  for (let guess = 0; guess < 9; guess++) {
+    const payload = { ...SIGN_IN, password: `guess ${guess}` };
+    await school.app.inject({ method: 'POST', url: '/api/sign-in', payload, headers: { host: 'school.test' }, ...stranger });
+  }
+  expect((await school.browser().send('POST', '/api/sign-in', SIGN_IN)).statusCode).toBe(200);
 });
 
 test('guessing is slowed down after a few tries', async () => {

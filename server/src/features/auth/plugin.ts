@@ -1,11 +1,13 @@
 import { CoreError } from '@zeitpunkt/core';
 import { Me, SetUp, SignIn } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyReply } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
-import { COOKIE, newToken, tokenHash } from '../../http/tokens.js';
+import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
+import { FailedTries } from '../../http/failed-tries.js';
+import type { LoginLines } from './login-lines.js';
 import { type FindTeacher, TEACHER_COOKIE } from './guard.js';
 import { checkPassword, hashPassword } from './passwords.js';
 import { authQueries } from './queries.js';
@@ -15,6 +17,9 @@ export interface AuthOptions {
   readonly findTeacher: FindTeacher;
   readonly nowMs: () => number;
   readonly limits: Limits;
+  readonly cookies: Cookies;
+  /** Lines that end with the login they were opened with. */
+  readonly loginLines: LoginLines;
   /** The code that the console printed at the first start; null where a teacher exists already. */
   readonly setUpCode: string | null;
   /** Gives a new teacher what a first lesson needs: a class and lessons. Runs inside the transaction of the set-up. */
@@ -26,15 +31,22 @@ const LOGIN_MS = 7 * 24 * 3600 * 1000;
 
 /** Sign-in, sign-out, and the set-up of the first teacher. */
 export const authPlugin: Feature<AuthOptions> = async (app, options) => {
-  const { store, nowMs } = options;
+  const { store, nowMs, cookies, loginLines } = options;
   const queries = authQueries(store.db);
-  const rateLimit = { max: options.limits.signInPerMinute, timeWindow: '1 minute' };
+  const tries = new FailedTries(options.limits.signIn, nowMs);
 
-  const logIn = (reply: FastifyReply, teacherId: string) => {
+  const logOut = (request: FastifyRequest) => {
+    const token = request.cookies[TEACHER_COOKIE];
+    if (!token) return;
+    queries.deleteLogin(tokenHash(token));
+    loginLines.end(tokenHash(token));
+  };
+  const logIn = (request: FastifyRequest, reply: FastifyReply, teacherId: string) => {
+    logOut(request); // this browser's earlier login is over
     const token = newToken();
     queries.deleteExpired(nowMs());
     queries.insertLogin({ tokenHash: tokenHash(token), teacherId, expiresAtMs: nowMs() + LOGIN_MS });
-    reply.setCookie(TEACHER_COOKIE, token, { ...COOKIE, maxAge: LOGIN_MS / 1000 });
+    reply.setCookie(TEACHER_COOKIE, token, { ...cookies, maxAge: LOGIN_MS / 1000 });
   };
 
   app.get('/api/me', { schema: { response: { 200: Me } } }, (request) => ({
@@ -42,35 +54,41 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
     setUpNeeded: !queries.anyTeacher(),
   }));
 
-  app.post('/api/sign-in', { schema: { body: SignIn, response: { 200: Me } }, config: { rateLimit } }, async (request, reply) => {
-    const found = queries.teacherBySignInName(request.body.signInName);
-    if (!(await checkPassword(request.body.password, found?.passwordHash)) || !found) {
+  app.post('/api/sign-in', { schema: { body: SignIn, response: { 200: Me } } }, async (request, reply) => {
+    const { signInName, password } = request.body;
+    // Counted for a name from an address: a stranger elsewhere who fails with the teacher's name does not lock the teacher out.
+    const who = `${signInName.trim().toLowerCase()} from ${request.ip}`;
+    await tries.mayTry(who, request.ip);
+    const found = queries.teacherBySignInName(signInName);
+    if (!(await checkPassword(password, found?.passwordHash)) || !found) {
+      tries.failed(who, request.ip);
       throw new CoreError('SIGN_IN_WRONG', 'The sign-in name and the password do not belong together. Please check both.');
     }
-    logIn(reply, found.id);
+    logIn(request, reply, found.id);
     return { teacher: { id: found.id, name: found.name }, setUpNeeded: false };
   });
 
   app.post('/api/sign-out', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
-    const token = request.cookies[TEACHER_COOKIE];
-    if (token) queries.deleteLogin(tokenHash(token));
-    void reply.clearCookie(TEACHER_COOKIE, COOKIE).code(204);
+    logOut(request);
+    void reply.clearCookie(TEACHER_COOKIE, cookies).code(204);
     return null;
   });
 
-  app.post('/api/set-up', { schema: { body: SetUp, response: { 200: Me } }, config: { rateLimit } }, async (request, reply) => {
+  app.post('/api/set-up', { schema: { body: SetUp, response: { 200: Me } } }, async (request, reply) => {
+    await tries.mayTry('set-up', request.ip);
     const { code, name, signInName, password, className, pupilNames } = request.body;
     const passwordHash = await hashPassword(password);
     const teacherId = store.sqlite.transaction(() => {
       if (queries.anyTeacher()) throw new CoreError('SETUP_DONE', 'The first teacher is set up already; please sign in.');
       if (code.trim() !== options.setUpCode) {
+        tries.failed('set-up', request.ip);
         throw new CoreError('SETUP_CODE_WRONG', 'That is not the set-up code. It stands in the window where Zeitpunkt was started.');
       }
       const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs() });
       options.equip(id, { className, pupilNames });
       return id;
     })();
-    logIn(reply, teacherId);
+    logIn(request, reply, teacherId);
     return { teacher: { id: teacherId, name }, setUpNeeded: false };
   });
 };

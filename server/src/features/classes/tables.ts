@@ -10,6 +10,8 @@ export const schoolClass = sqliteTable(
       .references(() => teacher.id, { onDelete: 'cascade' }),
     name: text().notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
+    /** Whether pupils wait at the door of a room until they are let in, as the teacher last had it. */
+    doorAsks: integer('door_asks', { mode: 'boolean' }).notNull().default(true),
   },
   (table) => [index('class_teacher').on(table.teacherId)],
 );

@@ -1,18 +1,10 @@
-import {
-  CoreError,
-  kindOf,
-  LatestAttempts,
-  markOf,
-  sameJson,
-  writeMark,
-  writeResponse,
-  type Asking,
-  type LessonSettings,
-} from '@zeitpunkt/core';
+import { CoreError, sameJson, type Asking, type LessonSettings } from '@zeitpunkt/core';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
 import { isKeyTaken } from '../../db/key-taken.js';
+import { stored } from '../../db/stored.js';
 import type { LiveQueries } from './queries.js';
+import { SharedMarks, type MarkedOnce } from './shared-marks.js';
 
 export interface AnswersNeeds {
   readonly queries: LiveQueries;
@@ -20,99 +12,14 @@ export interface AnswersNeeds {
   readonly nowMs: () => number;
 }
 
-/** The responses of a room: marked when they come, kept before anybody hears of them. */
-export class Answers {
-  private readonly byId = new Map<string, MarkedResponse>();
-  private readonly latest = new LatestAttempts<MarkedResponse>();
-  private readonly onTheWay = new Map<string, OnTheWay>();
-  /** Attempts given out, those on their way included. */
-  private readonly attempts = new Map<string, number>();
-
-  constructor(
-    private readonly sessionId: string,
-    before: readonly MarkedResponse[],
-    private readonly settings: LessonSettings,
-    private readonly needs: AnswersNeeds,
-    private readonly onKept: (response: MarkedResponse) => void,
-  ) {
-    for (const response of before) this.remember(response);
-  }
-
-  /** Every attempt, oldest first. */
-  get all(): readonly MarkedResponse[] {
-    return [...this.byId.values()];
-  }
-
-  latestOf(pupilId: string, askingId: string): MarkedResponse | undefined {
-    return this.latest.of(pupilId, askingId);
-  }
-
-  /**
-   * Marks and keeps a response; resolves once it is on the disk. The same response sent again is acknowledged again,
-   * even when the question has closed meanwhile.
-   * @param asking what the response names, if it was asked
-   * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
-   */
-  keep(pupilId: string, post: ResponsePost, asking: Asking | undefined): Promise<ResponseKept> {
-    const known = this.byId.get(post.id);
-    if (known) return Promise.resolve(keptAgain(known, pupilId, post));
-    const pending = this.onTheWay.get(post.id);
-    if (pending) {
-      keptAgain(pending.marked, pupilId, post);
-      return pending.kept;
-    }
-
-    const marked = this.mark(pupilId, post, asking);
-    const { response, mark, ...row } = marked;
-    const write = () =>
-      this.needs.queries.insertResponse({ ...row, sessionId: this.sessionId, given: writeResponse(response), mark: writeMark(mark) });
-    const kept = this.needs
-      .commit(write)
-      .catch((error: unknown) => {
-        throw isKeyTaken(error) ? idTaken() : error; // by a response of another room
-      })
-      .then(() => {
-        this.remember(marked);
-        this.onKept(marked);
-        return keptOf(marked);
-      })
-      .finally(() => this.onTheWay.delete(post.id));
-    this.onTheWay.set(post.id, { marked, kept });
-    return kept;
-  }
-
-  /** Forgets what pupils have given: they were deleted. */
-  forget(pupilIds: ReadonlySet<string>): void {
-    for (const [id, { pupilId }] of this.byId) if (pupilIds.has(pupilId)) this.byId.delete(id);
-    for (const pupilId of pupilIds) this.latest.forget(pupilId);
-  }
-
-  private mark(pupilId: string, post: ResponsePost, asking: Asking | undefined): MarkedResponse {
-    if (asking?.phase !== 'open') {
-      throw new CoreError('QUESTION_NOT_OPEN', 'This question is not open any more, so the answer was not taken.');
-    }
-    const { item } = asking;
-    if (item.kind !== post.response.kind) {
-      throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${post.response.kind} came.`);
-    }
-    if (!kindOf(item).isPossible(item, post.response)) {
-      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${kindOf(item).responseText(item, post.response)}.`);
-    }
-    const place = `${pupilId} ${post.askingId}`;
-    const attempt = (this.attempts.get(place) ?? 0) + 1;
-    this.attempts.set(place, attempt);
-    return { ...post, pupilId, attempt, mark: markOf(item, post.response, this.settings), receivedAtMs: this.needs.nowMs() };
-  }
-
-  private remember(marked: MarkedResponse): void {
-    const place = `${marked.pupilId} ${marked.askingId}`;
-    this.byId.set(marked.id, marked);
-    this.latest.add(marked);
-    this.attempts.set(place, Math.max(this.attempts.get(place) ?? 0, marked.attempt));
-  }
+/** What a pupil gave to an asking, as far as it is needed while the room is open; the database has every attempt. */
+interface Given {
+  attempts: number;
+  /** Of the attempts, those on their way included. */
+  latest: MarkedResponse | null;
+  /** The latest that counts; another one than the latest where that came late. */
+  counting: MarkedResponse | null;
 }
-
-type Kept = Pick<MarkedResponse, 'id' | 'pupilId' | 'askingId' | 'attempt' | 'receivedAtMs' | 'response'>;
 
 /** A response that is being written. */
 interface OnTheWay {
@@ -120,8 +27,162 @@ interface OnTheWay {
   readonly kept: Promise<ResponseKept>;
 }
 
+/** The responses of a room: marked when they come, kept before anybody hears of them. */
+export class Answers {
+  /** By asking and pupil. */
+  private readonly given = new Map<string, Map<string, Given>>();
+  private readonly onTheWay = new Map<string, OnTheWay>();
+  private readonly marks: SharedMarks;
+
+  /** @param onKept is told a response and its JSON once it is on the disk */
+  constructor(
+    private readonly sessionId: string,
+    before: readonly MarkedResponse[],
+    settings: LessonSettings,
+    private readonly needs: AnswersNeeds,
+    private readonly onKept: (response: MarkedResponse, json: string) => void,
+  ) {
+    this.marks = new SharedMarks(settings);
+    for (const response of before) this.remember(response);
+  }
+
+  /** Each pupil's latest at each asking, and beside it the latest that counts; oldest first. */
+  get latest(): readonly MarkedResponse[] {
+    const all = [...this.given.values()].flatMap((pupils) => [...pupils.values()].flatMap(({ latest, counting }) => [latest, counting]));
+    return [...new Set(all)].filter((one) => one !== null).sort((a, b) => a.receivedAtMs - b.receivedAtMs || a.attempt - b.attempt);
+  }
+
+  latestOf(pupilId: string, askingId: string): MarkedResponse | undefined {
+    return this.given.get(askingId)?.get(pupilId)?.latest ?? undefined;
+  }
+
+  /**
+   * Marks and keeps a response; resolves once it is on the disk. The same response sent again is acknowledged again. One that
+   * comes after its question was closed is kept as late.
+   * @param asking what the response names, if it was asked
+   * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
+   */
+  keep(pupilId: string, post: ResponsePost, asking: Asking | undefined): Promise<ResponseKept> {
+    const pending = this.onTheWay.get(post.id);
+    if (pending) {
+      keptAgain(pending.marked, pupilId, post);
+      return pending.kept;
+    }
+    if (!asking) throw new CoreError('QUESTION_NOT_OPEN', 'This question has not been asked, so the answer was not taken.');
+    const known = this.latestOf(pupilId, asking.id);
+    if (known?.id === post.id) return Promise.resolve(keptAgain(known, pupilId, post));
+
+    const once = this.marks.of(asking, post.response);
+    const own = this.ownOf(pupilId, asking.id);
+    const marked = this.marked(pupilId, post, asking, once, (own.attempts += 1));
+    const row = {
+      ...rowOf(marked),
+      sessionId: this.sessionId,
+      given: once.storedResponse,
+      mark: once.storedMark,
+    };
+    const kept = this.needs
+      .commit(() => this.needs.queries.insertResponse(row))
+      .then(
+        () => {
+          this.remember(marked);
+          this.onKept(marked, jsonOf(marked, once));
+          return keptOf(marked);
+        },
+        (error: unknown) => {
+          if (own.attempts === marked.attempt) own.attempts -= 1;
+          if (!isKeyTaken(error)) throw error;
+          return this.keptBefore(pupilId, post);
+        },
+      )
+      .finally(() => this.onTheWay.delete(post.id));
+    this.onTheWay.set(post.id, { marked, kept });
+    return kept;
+  }
+
+  /**
+   * Lets a late response count, or not.
+   * @returns whether that is news
+   * @throws CoreError NOT_FOUND
+   */
+  count(responseId: string, counted: boolean): boolean {
+    const row = this.needs.queries.response(responseId);
+    if (row?.sessionId !== this.sessionId || !row.late) throw new CoreError('NOT_FOUND', 'There is no such late answer in this lesson.');
+    if (row.counted === counted) return false;
+    this.needs.queries.setCounted(responseId, counted);
+    const { pupilId, askingId } = row;
+    this.given.get(askingId)?.delete(pupilId);
+    for (const one of this.needs.queries.attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil'));
+    return true;
+  }
+
+  /** Forgets what pupils have given: they were deleted. */
+  forget(pupilIds: ReadonlySet<string>): void {
+    for (const pupils of this.given.values()) for (const pupilId of pupilIds) pupils.delete(pupilId);
+  }
+
+  /** The acknowledgement of a response of this room that was kept before under its id. @throws CoreError RESPONSE_ID_TAKEN */
+  private keptBefore(pupilId: string, post: ResponsePost): ResponseKept {
+    const row = this.needs.queries.response(post.id);
+    if (row?.sessionId !== this.sessionId) throw idTaken();
+    return keptAgain(responseOfRow(row, 'this device'), pupilId, post);
+  }
+
+  private marked(pupilId: string, post: ResponsePost, asking: Asking, once: MarkedOnce, attempt: number): MarkedResponse {
+    const { id, askingId, responseTimeMs, waitedMs = 0 } = post;
+    const { response, mark } = once;
+    const receivedAtMs = this.needs.nowMs();
+    const { phase, closedAtMs } = asking;
+    const late = phase === 'open' ? null : { givenAtMs: receivedAtMs - waitedMs, closedAtMs, counted: false };
+    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, late };
+  }
+
+  private ownOf(pupilId: string, askingId: string): Given {
+    let pupils = this.given.get(askingId);
+    if (!pupils) this.given.set(askingId, (pupils = new Map<string, Given>()));
+    let own = pupils.get(pupilId);
+    if (!own) pupils.set(pupilId, (own = { attempts: 0, latest: null, counting: null }));
+    return own;
+  }
+
+  private remember(marked: MarkedResponse): void {
+    const own = this.ownOf(marked.pupilId, marked.askingId);
+    own.attempts = Math.max(own.attempts, marked.attempt);
+    if (isLater(marked, own.latest)) own.latest = marked;
+    if ((!marked.late || marked.late.counted) && isLater(marked, own.counting)) own.counting = marked;
+  }
+}
+
+const isLater = (one: MarkedResponse, other: MarkedResponse | null) => other === null || one.attempt > other.attempt;
+
+/** A response as its row in the database has it. @throws CoreError where what was given or its mark cannot be read */
+export function responseOfRow(row: NonNullable<ReturnType<LiveQueries['response']>>, whose: string): MarkedResponse {
+  const { sessionId: _session, given, mark, late, waitedMs, closedAtMs, counted, ...rest } = row;
+  return {
+    ...rest,
+    response: stored.response(given, whose),
+    mark: stored.mark(mark, whose),
+    late: late ? { givenAtMs: rest.receivedAtMs - waitedMs, closedAtMs, counted } : null,
+  };
+}
+
+function rowOf({ response: _response, mark: _mark, late, ...rest }: MarkedResponse) {
+  return {
+    ...rest,
+    late: late !== null,
+    waitedMs: late ? rest.receivedAtMs - late.givenAtMs : 0,
+    closedAtMs: late?.closedAtMs ?? null,
+    counted: late === null,
+  };
+}
+
+/** A response as it is told, made from the JSON that all who gave the same share. */
+function jsonOf({ response: _response, mark: _mark, ...rest }: MarkedResponse, { toldResponse, toldMark }: MarkedOnce): string {
+  return `${JSON.stringify(rest).slice(0, -1)},"response":${toldResponse},"mark":${toldMark}}`;
+}
+
 /** The acknowledgement of a response that was kept before. @throws CoreError RESPONSE_ID_TAKEN where it is another one */
-export function keptAgain(known: Kept, pupilId: string, post: ResponsePost): ResponseKept {
+function keptAgain(known: MarkedResponse, pupilId: string, post: ResponsePost): ResponseKept {
   const isSame = known.pupilId === pupilId && known.askingId === post.askingId && sameJson(known.response, post.response);
   if (!isSame) throw idTaken();
   return keptOf(known);
@@ -129,6 +190,6 @@ export function keptAgain(known: Kept, pupilId: string, post: ResponsePost): Res
 
 const idTaken = () => new CoreError('RESPONSE_ID_TAKEN', 'This response carries an id that another response has already.');
 
-function keptOf({ id, askingId, attempt, receivedAtMs }: Kept): ResponseKept {
-  return { id, askingId, attempt, receivedAtMs };
+function keptOf({ id, askingId, attempt, receivedAtMs, late }: MarkedResponse): ResponseKept {
+  return { id, askingId, attempt, receivedAtMs, late: late !== null };
 }

@@ -22,17 +22,16 @@ export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: Ended
 export function deskFinder(rooms: RoomDirectory): (request: FastifyRequest) => DeskPlace {
   return (request) => {
     const token = request.cookies[DESK_COOKIE];
-    const hash = token ? tokenHash(token) : '';
-    // Every response needs this: the room remembers the tokens of its pupils for as long as it is open.
-    const known = rooms.tokens.find(hash);
+    // Every response needs this: tokens of open rooms are remembered, with neither hash nor query.
+    const known = token ? rooms.tokens.find(token) : undefined;
     if (known) return known;
-    const place = hash ? rooms.queries.placeByToken(hash) : undefined;
+    const place = token ? rooms.queries.placeByToken(tokenHash(token)) : undefined;
     if (place?.phase === 'ended') return { room: null, ended: place };
     const room = place && rooms.find(place.sessionId);
     if (!room?.hasParticipant(place!.id)) {
       throw new CoreError('DESK_NOT_JOINED', 'This device is not in a room. Please enter the four pictures again.');
     }
-    return rooms.tokens.remember(hash, { room, participantId: place!.id });
+    return rooms.tokens.remember(token!, { room, participantId: place!.id });
   };
 }
 
@@ -45,16 +44,16 @@ export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace)
 export class DeskTokens {
   private readonly places = new Map<string, OpenPlace>();
 
-  find(hash: string): OpenPlace | undefined {
-    return this.places.get(hash);
+  find(token: string): OpenPlace | undefined {
+    return this.places.get(token);
   }
 
-  remember(hash: string, place: OpenPlace): OpenPlace {
-    this.places.set(hash, place);
+  remember(token: string, place: OpenPlace): OpenPlace {
+    this.places.set(token, place);
     return place;
   }
 
   forget(isGone: (place: OpenPlace) => boolean): void {
-    for (const [hash, place] of this.places) if (isGone(place)) this.places.delete(hash);
+    for (const [token, place] of this.places) if (isGone(place)) this.places.delete(token);
   }
 }

@@ -1,70 +1,97 @@
 import { CoreError } from '@zeitpunkt/core';
-import { DeskView, Join, ResponseKept, ResponsePost, RoomFound, RoomLookup } from '@zeitpunkt/contract';
+import { DeskView, Join, Knock, KnockAnswer, ResponseKept, ResponsePost, RoomFound, RoomLookup } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyRequest } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
+import type { FailedTries } from '../../http/failed-tries.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
-import { stored } from '../../db/stored.js';
-import { COOKIE, newToken, tokenHash } from '../../http/tokens.js';
-import { keptAgain } from './answers.js';
+import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
 import { DESK_COOKIE, endedView, type DeskPlace } from './desk-places.js';
+import type { LiveRoom } from './live-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
 /** A joined device stays joined for a school day. */
 const DESK_SECONDS = 12 * 3600;
+/** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
+const DEVICE_COOKIE = 'zp_device';
 
 export interface DeskRoutesOptions {
   readonly rooms: RoomDirectory;
   readonly findDesk: (request: FastifyRequest) => DeskPlace;
   readonly limits: Limits;
+  readonly cookies: Cookies;
+  readonly keyTries: FailedTries;
 }
 
 /** The pupil's desk: find the room, join it, see it, respond. */
-export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits }) => {
-  const rateLimit = { max: limits.joinPerMinute, timeWindow: '1 minute' };
+export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries }) => {
   const bodyLimit = limits.deskBodyBytes;
 
-  app.post(
-    '/api/desk/room',
-    { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit, config: { rateLimit } },
-    (request) => {
-      const room = rooms.byKey(request.body.roomKey);
-      return { className: room.className, pupils: room.pupilsNotIn() };
-    },
+  /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
+  const tryKey = async (request: FastifyRequest, reply: FastifyReply, find: () => LiveRoom): Promise<LiveRoom> => {
+    const device = request.cookies[DEVICE_COOKIE] ?? null;
+    await keyTries.mayTry(device, request.ip);
+    if (device === null) reply.setCookie(DEVICE_COOKIE, newToken(), { ...cookies, maxAge: DESK_SECONDS });
+    try {
+      return find();
+    } catch (error) {
+      if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
+        keyTries.failed(device, request.ip);
+        rooms.wrongKeyTried();
+      }
+      throw error;
+    }
+  };
+  const foundOf = (room: LiveRoom) => ({ className: room.className, pupils: room.pupilsNotIn() });
+
+  app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
+    foundOf(await tryKey(request, reply, () => rooms.byKey(request.body.roomKey))),
   );
 
-  app.post(
-    '/api/desk/join',
-    { schema: { body: Join, response: { 200: DeskView } }, bodyLimit, config: { rateLimit } },
-    (request, reply) => {
-      const { joinId, roomKey, pupilId } = request.body;
-      const room = rooms.byKey(roomKey);
-      const token = newToken();
-      room.join(joinId, pupilId, tokenHash(token));
-      rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
-      reply.setCookie(DESK_COOKIE, token, { ...COOKIE, maxAge: DESK_SECONDS });
-      return room.deskView(joinId);
-    },
-  );
+  app.post('/api/desk/join', { schema: { body: Join, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
+    const { joinId, roomKey, pupilId, knockId } = request.body;
+    const room = await tryKey(request, reply, () => rooms.byKey(roomKey, { joinId, knockId }));
+    const token = newToken();
+    room.join(joinId, pupilId, tokenHash(token));
+    rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
+    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
+    return room.deskView(joinId);
+  });
+
+  // Whoever knocks hears the same whether there is a room or not: every knock counts as a wrong key.
+  app.post('/api/desk/knock', { schema: { body: Knock, response: { 204: Type.Null() } }, bodyLimit }, async (request, reply) => {
+    const { roomKey, knockId } = request.body;
+    const device = request.cookies[DEVICE_COOKIE] ?? null;
+    await keyTries.mayTry(device, request.ip);
+    keyTries.failed(device, request.ip);
+    rooms.knock(roomKey, knockId);
+    return reply.code(204).send(null);
+  });
+
+  app.post('/api/desk/knock/answer', { schema: { body: Knock, response: { 200: KnockAnswer } }, bodyLimit }, (request) => {
+    const room = rooms.openedTo(request.body.roomKey, request.body.knockId);
+    return { room: room && foundOf(room) };
+  });
 
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
     const place = findDesk(request);
     return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
   });
 
-  app.post('/api/desk/responses', { schema: { body: ResponsePost, response: { 200: ResponseKept } }, bodyLimit }, (request) => {
-    const place = findDesk(request);
-    if (place.room) return place.room.respond(place.participantId, request.body);
-    // The room has ended meanwhile: what was kept is acknowledged again, nothing else is taken.
-    const known = rooms.queries.response(request.body.id);
-    if (known) return keptAgain({ ...known, response: stored.response(known.given, 'this device') }, place.ended.pupilId, request.body);
-    throw new CoreError('QUESTION_NOT_OPEN', 'The lesson has ended, so the answer was not taken.');
-  });
+  app.post(
+    '/api/desk/responses',
+    // A class answers at once: no logger of its own for each answer, and nothing of a few bytes is packed.
+    { schema: { body: ResponsePost, response: { 200: ResponseKept } }, bodyLimit, compress: false, logLevel: 'silent' },
+    (request) => {
+      const place = findDesk(request);
+      return place.room ? place.room.respond(place.participantId, request.body) : rooms.keepAfterEnd(place.ended, request.body);
+    },
+  );
 
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
     const place = findDesk(request);
     if (place.room) rooms.release(place.room, place.participantId);
-    void reply.clearCookie(DESK_COOKIE, COOKIE).code(204);
+    void reply.clearCookie(DESK_COOKIE, cookies).code(204);
     return null;
   });
 };

@@ -29,6 +29,11 @@ export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: nu
   return { view: { ...view, stage }, question };
 }
 
+/** What a pupil is told who waits at the door: that the door was found, and nothing of the lesson. */
+export function atTheDoor({ view }: SharedView): SharedView {
+  return { view: { ...view, phase: 'door', kinds: [], stage: null }, question: null };
+}
+
 /**
  * All that a pupil's device is told. This and {@link sharedView} are the only places that decide it: before the reveal
  * neither key, mark, wording nor anybody else's response is put in.
@@ -47,7 +52,7 @@ export function deskView(
     ...pupil,
     question: {
       ...shared,
-      given: own ? { attempt: own.attempt, response: own.response } : null,
+      given: own ? { attempt: own.attempt, response: own.response, late: own.late !== null } : null,
       reveal: answer && { stage: answer, own: own ? { verdict: own.mark.verdict, sayToPupil: own.mark.sayToPupil } : null },
     },
   };

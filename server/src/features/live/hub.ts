@@ -1,72 +1,91 @@
 import type { DeskView, TeacherMessage } from '@zeitpunkt/contract';
-
-/** A window that listens. `send` takes the message as JSON text. */
-export interface Listener {
-  send(text: string): void;
-  close(): void;
-}
+import type { Line } from './line.js';
 
 export type TeacherWindow = 'console' | 'audience';
+type Reach = 'console only' | 'audience too';
+
+/** A pupil has this many windows at most; a further one takes the place of the oldest. */
+const MOST_WINDOWS = 4;
+/** Another window of the same pupil took this one's place: it does not come back by itself. */
+export const REPLACED = 4008;
 
 /** Who listens to a room, and how they are told. It knows nothing of what is told. */
 export class Hub {
   /** Number of the last event that the consoles were told. */
   seq = 0;
-  private readonly windows: Readonly<Record<TeacherWindow, Set<Listener>>> = { console: new Set(), audience: new Set() };
-  private readonly desks = new Map<string, Set<Listener>>();
+  private readonly windows: Readonly<Record<TeacherWindow, Set<Line>>> = { console: new Set(), audience: new Set() };
+  private readonly desks = new Map<string, Set<Line>>();
 
   /** @param onChange called when the first desk of a pupil opens its line and when the last one loses it */
   constructor(private readonly onChange: (participantId: string, online: boolean) => void) {}
 
-  listen(window: TeacherWindow, listener: Listener): () => void {
-    this.windows[window].add(listener);
-    return () => this.windows[window].delete(listener);
+  listen(window: TeacherWindow, line: Line): () => void {
+    this.windows[window].add(line);
+    return () => this.windows[window].delete(line);
   }
 
-  listenDesk(participantId: string, listener: Listener): () => void {
-    const listeners = this.desks.get(participantId) ?? new Set();
-    this.desks.set(participantId, listeners.add(listener));
-    if (listeners.size === 1) this.onChange(participantId, true);
+  listenDesk(participantId: string, line: Line): () => void {
+    const lines = this.desks.get(participantId) ?? new Set();
+    this.desks.set(participantId, lines.add(line));
+    if (lines.size === 1) this.onChange(participantId, true);
+    const [oldest] = lines;
+    if (lines.size > MOST_WINDOWS) oldest!.close(REPLACED);
     return () => {
-      if (!listeners.delete(listener) || listeners.size > 0) return;
-      if (this.desks.get(participantId) === listeners) this.desks.delete(participantId);
+      if (!lines.delete(line) || lines.size > 0) return;
+      if (this.desks.get(participantId) === lines) this.desks.delete(participantId);
       this.onChange(participantId, false);
     };
   }
 
   /** Tells the teacher's windows an event of the next number. */
-  tellEvent(event: (seq: number) => TeacherMessage, reach: 'console only' | 'audience too' = 'console only'): void {
+  tellEvent(event: (seq: number) => TeacherMessage, reach: Reach = 'console only'): void {
     this.seq += 1;
     this.tell(event(this.seq), reach);
   }
 
-  tell(message: TeacherMessage, reach: 'console only' | 'audience too' = 'console only'): void {
+  /** Tells the consoles an event of the next number whose JSON is made already. */
+  tellJson(json: (seq: number) => string): void {
+    this.seq += 1;
+    const text = json(this.seq);
+    for (const line of this.windows.console) line.tell(text);
+  }
+
+  tell(message: TeacherMessage, reach: Reach = 'console only'): void {
     const text = JSON.stringify(message);
-    for (const listener of this.windows.console) listener.send(text);
-    if (reach === 'audience too') for (const listener of this.windows.audience) listener.send(text);
+    for (const line of this.windows.console) line.tell(text);
+    if (reach === 'audience too') for (const line of this.windows.audience) line.tell(text);
   }
 
   /** Tells every desk its view. */
   tellDesks(viewOf: (participantId: string) => DeskView): void {
-    for (const [participantId, listeners] of this.desks) {
-      const text = JSON.stringify({ type: 'view', view: viewOf(participantId) });
-      for (const listener of listeners) listener.send(text);
-    }
+    for (const participantId of this.desks.keys()) this.tellDesk(participantId, viewOf);
+  }
+
+  /** Tells one pupil's desks their view. */
+  tellDesk(participantId: string, viewOf: (participantId: string) => DeskView): void {
+    const lines = this.desks.get(participantId);
+    if (!lines) return;
+    const text = deskMessage(viewOf(participantId));
+    for (const line of lines) line.show(text);
   }
 
   /** Sends a pupil's desks back to the room key. */
   releaseDesk(participantId: string): void {
-    const listeners = this.desks.get(participantId) ?? [];
+    const lines = this.desks.get(participantId) ?? [];
     this.desks.delete(participantId);
-    for (const listener of listeners) {
-      listener.send(JSON.stringify({ type: 'released' }));
-      listener.close();
+    for (const line of lines) {
+      line.say(JSON.stringify({ type: 'released' }));
+      line.close();
     }
   }
 
   /** Closes every line, once what was sent is out: nothing more will be told. */
   closeAll(): void {
-    for (const listeners of [this.windows.console, this.windows.audience, ...this.desks.values()])
-      for (const listener of [...listeners]) listener.close();
+    for (const lines of [this.windows.console, this.windows.audience, ...this.desks.values()]) for (const line of [...lines]) line.close();
   }
+}
+
+/** A desk's whole state as it goes out. */
+export function deskMessage(view: DeskView): string {
+  return JSON.stringify({ type: 'view', view });
 }

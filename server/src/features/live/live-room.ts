@@ -1,7 +1,8 @@
-import type { PreparedLesson, RoomCommand, RoomState } from '@zeitpunkt/core';
+import { CoreError, isDoorOpen, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
 import type {
   CommandDone,
   DeskView,
+  Outside,
   Participant,
   Pupil,
   ResponseKept,
@@ -12,8 +13,10 @@ import type {
 import type { GroupCommit } from '../../db/group-commit.js';
 import { Answers } from './answers.js';
 import { Commands } from './commands.js';
-import { deskView, sharedView, type SharedView } from './desk-view.js';
-import { Hub, type Listener, type TeacherWindow } from './hub.js';
+import { atTheDoor, deskView, sharedView, type SharedView } from './desk-view.js';
+import { Hub, type TeacherWindow } from './hub.js';
+import { Knocks } from './knocks.js';
+import type { Line } from './line.js';
 import type { LiveQueries } from './queries.js';
 import { Roster } from './roster.js';
 import type { SessionRecord } from './session-record.js';
@@ -23,6 +26,8 @@ export interface RoomNeeds {
   readonly queries: LiveQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
+  /** How many wrong room keys were tried lately. */
+  readonly wrongKeys: () => number;
   /** The room has ended: it leaves memory. */
   readonly onEnded: (room: LiveRoom) => void;
 }
@@ -38,6 +43,7 @@ export class LiveRoom {
   private readonly answers: Answers;
   private readonly commands: Commands;
   private readonly hub: Hub;
+  private readonly knocks: Knocks;
 
   constructor(
     private readonly record: SessionRecord,
@@ -50,10 +56,11 @@ export class LiveRoom {
     this.teacherId = record.teacherId;
     this.className = record.className;
     this.lesson = lesson;
+    this.knocks = new Knocks(needs.nowMs);
     this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
     this.roster = new Roster(id, pupils, participants, needs.queries);
-    this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (response) =>
-      this.hub.tellEvent((seq) => ({ type: 'response', seq, response })),
+    this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (_response, json) =>
+      this.hub.tellJson((seq) => `{"type":"response","seq":${seq},"response":${json}}`),
     );
     this.commands = new Commands(id, room, lesson, needs, (next, atMs) => this.tellRoom(next, atMs));
   }
@@ -66,7 +73,8 @@ export class LiveRoom {
     return { seq: this.hub.seq, nowMs: this.needs.nowMs(), room: this.commands.room };
   }
 
-  detail(): SessionDetail {
+  /** @param responses every attempt, where more is wanted than the latest */
+  detail(responses = this.answers.latest): SessionDetail {
     const { id, className, roomKey, createdAtMs, unreadable } = this.record;
     const { lesson } = this.lesson;
     return {
@@ -77,7 +85,7 @@ export class LiveRoom {
       endedAtMs: null,
       lesson,
       pupils: this.roster.pupils,
-      live: this.live('console'),
+      live: { ...this.live('console'), responses },
       unreadable,
     };
   }
@@ -89,8 +97,29 @@ export class LiveRoom {
       nowMs: this.needs.nowMs(),
       room: this.commands.room,
       participants: everything ? this.roster.all : [],
-      responses: everything ? this.answers.all : [],
+      responses: everything ? this.answers.latest : [],
+      outside: everything ? this.outside : { knocks: [], wrongKeys: 0 },
     };
+  }
+
+  /** Lets in who waits at the door; whoever is in already, or gone, is passed over. */
+  letIn(participantIds: readonly string[]): void {
+    for (const participantId of participantIds) {
+      if (!this.roster.letIn(participantId, this.needs.nowMs())) continue;
+      this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
+      this.hub.tellDesk(participantId, (id) => this.deskView(id));
+    }
+  }
+
+  /** Opens the closed door to one who knocks. @throws CoreError NOT_FOUND */
+  openTo(knockId: string): void {
+    if (!this.knocks.open(knockId)) throw new CoreError('NOT_FOUND', 'Nobody stands at the door any more.');
+    this.tellOutside();
+  }
+
+  /** Lets a late response count, or not. @throws CoreError NOT_FOUND */
+  count(responseId: string, counted: boolean): void {
+    if (this.answers.count(responseId, counted)) this.hub.tellEvent((seq) => ({ type: 'counted', seq, responseId, counted }));
   }
 
   /** Frees a pupil's name for another device; the old device goes back to the room key. */
@@ -126,8 +155,27 @@ export class LiveRoom {
     return this.roster.notIn();
   }
 
+  /** Whether the room key opens the door now. @param knockId of one who knocked, to whom the teacher may have opened */
+  isOpenTo(knockId?: string): boolean {
+    return isDoorOpen(this.commands.room.door, this.needs.nowMs()) || (knockId !== undefined && this.knocks.isOpened(knockId));
+  }
+
+  hasKnocked(knockId: string): boolean {
+    return this.knocks.has(knockId);
+  }
+
+  knock(knockId: string): void {
+    if (this.knocks.knock(knockId)) this.tellOutside();
+  }
+
+  /** Tells the consoles who stands at the door, and of wrong keys. */
+  tellOutside(): void {
+    this.hub.tell({ type: 'outside', outside: this.outside });
+  }
+
   join(participantId: string, pupilId: string, hashOfToken: string): void {
-    const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs());
+    const { asks } = this.commands.room.door;
+    const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs(), asks);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
   }
 
@@ -137,22 +185,30 @@ export class LiveRoom {
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
     const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
-    return this.answers.keep(this.roster.get(participantId).pupilId, post, asking);
+    const { pupilId, waits } = this.roster.get(participantId);
+    if (waits) throw new CoreError('QUESTION_NOT_OPEN', 'The teacher has not let this device in yet.');
+    return this.answers.keep(pupilId, post, asking);
   }
 
   deskView(participantId: string, shared = this.sharedView()): DeskView {
-    const { name, pupilId } = this.roster.get(participantId);
-    return deskView(shared, { participantId, pupilName: name }, (askingId) => this.answers.latestOf(pupilId, askingId));
+    const { name, pupilId, waits } = this.roster.get(participantId);
+    return deskView(waits ? atTheDoor(shared) : shared, { participantId, pupilName: name }, (askingId) =>
+      this.answers.latestOf(pupilId, askingId),
+    );
   }
 
   // --- who listens ---
 
-  listen(window: TeacherWindow, listener: Listener): () => void {
-    return this.hub.listen(window, listener);
+  listen(window: TeacherWindow, line: Line): () => void {
+    return this.hub.listen(window, line);
   }
 
-  listenDesk(participantId: string, listener: Listener): () => void {
-    return this.hub.listenDesk(participantId, listener);
+  listenDesk(participantId: string, line: Line): () => void {
+    return this.hub.listenDesk(participantId, line);
+  }
+
+  private get outside(): Outside {
+    return { knocks: this.knocks.waiting, wrongKeys: this.needs.wrongKeys() };
   }
 
   private setOnline(participantId: string, online: boolean): void {

@@ -8,7 +8,23 @@ import { liveSession, participant, response, sessionEvent } from './tables.js';
 export function liveQueries(db: Db) {
   const insertResponse = db
     .insert(response)
-    .values(placeholders(['id', 'sessionId', 'pupilId', 'askingId', 'attempt', 'given', 'mark', 'responseTimeMs', 'receivedAtMs']))
+    .values(
+      placeholders([
+        'id',
+        'sessionId',
+        'pupilId',
+        'askingId',
+        'attempt',
+        'given',
+        'mark',
+        'responseTimeMs',
+        'receivedAtMs',
+        'late',
+        'waitedMs',
+        'closedAtMs',
+        'counted',
+      ]),
+    )
     .prepare();
   const insertEvent = db
     .insert(sessionEvent)
@@ -88,7 +104,13 @@ export function liveQueries(db: Db) {
     /** Pupils who are in a room, in the order they came. */
     participants: (sessionId: string) =>
       db
-        .select({ id: participant.id, pupilId: participant.pupilId, name: pupil.name, joinedAtMs: participant.joinedAtMs })
+        .select({
+          id: participant.id,
+          pupilId: participant.pupilId,
+          name: pupil.name,
+          joinedAtMs: participant.joinedAtMs,
+          waits: sql<boolean>`${participant.admittedAtMs} IS NULL`.mapWith(Boolean),
+        })
         .from(participant)
         .innerJoin(pupil, eq(pupil.id, participant.pupilId))
         .where(and(eq(participant.sessionId, sessionId), isNull(participant.releasedAtMs)))
@@ -116,6 +138,8 @@ export function liveQueries(db: Db) {
 
     insertParticipant: (row: typeof participant.$inferInsert) => db.insert(participant).values(row).run(),
 
+    admit: (id: string, admittedAtMs: number) => db.update(participant).set({ admittedAtMs }).where(eq(participant.id, id)).run(),
+
     setToken: (id: string, tokenHash: string) => db.update(participant).set({ tokenHash }).where(eq(participant.id, id)).run(),
 
     release: (id: string, releasedAtMs: number) => db.update(participant).set({ releasedAtMs }).where(eq(participant.id, id)).run(),
@@ -123,6 +147,22 @@ export function liveQueries(db: Db) {
     /** Every attempt, oldest first. */
     responses: (sessionId: string) =>
       db.select().from(response).where(eq(response.sessionId, sessionId)).orderBy(asc(response.receivedAtMs), asc(response.attempt)).all(),
+
+    /** Every attempt of a pupil at an asking. */
+    attempts: (sessionId: string, pupilId: string, askingId: string) =>
+      db
+        .select()
+        .from(response)
+        .where(and(eq(response.sessionId, sessionId), eq(response.pupilId, pupilId), eq(response.askingId, askingId)))
+        .all(),
+
+    setCounted: (id: string, counted: boolean) => db.update(response).set({ counted }).where(eq(response.id, id)).run(),
+
+    /** Whether pupils of a class wait at the door, as its teacher last had it. */
+    doorAsksOf: (classId: string) =>
+      db.select({ asks: schoolClass.doorAsks }).from(schoolClass).where(eq(schoolClass.id, classId)).get()?.asks ?? true,
+
+    setDoorAsks: (classId: string, doorAsks: boolean) => db.update(schoolClass).set({ doorAsks }).where(eq(schoolClass.id, classId)).run(),
 
     response: (id: string) => db.select().from(response).where(eq(response.id, id)).get(),
 

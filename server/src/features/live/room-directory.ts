@@ -1,8 +1,9 @@
 import { CoreError, drawRoomKey, newRoom, prepareLesson, roomKeyText, writeRoomState, type KeyPicture, type Lesson } from '@zeitpunkt/core';
-import type { CommandDone, CommandPost, Pupil, SessionDetail, SessionStart } from '@zeitpunkt/contract';
+import type { CommandDone, CommandPost, Pupil, ResponseKept, ResponsePost, SessionDetail, SessionStart } from '@zeitpunkt/contract';
 import { randomInt } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { groupCommit } from '../../db/group-commit.js';
+import { Answers } from './answers.js';
 import { DeskTokens } from './desk-places.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
 import { liveQueries } from './queries.js';
@@ -12,6 +13,8 @@ export interface DirectoryOptions {
   readonly store: Store;
   readonly nowMs: () => number;
   readonly pupilsOf: (classId: string) => Pupil[];
+  /** How many wrong room keys were tried lately. */
+  readonly wrongKeys: () => number;
 }
 
 /**
@@ -25,9 +28,10 @@ export class RoomDirectory {
   private readonly needs: RoomNeeds;
 
   constructor(private readonly options: DirectoryOptions) {
-    const { store, nowMs } = options;
+    const { store, nowMs, wrongKeys } = options;
     this.queries = liveQueries(store.db);
-    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, onEnded: (room) => this.forget(room) };
+    const onEnded = (room: LiveRoom) => this.forget(room);
+    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, wrongKeys, onEnded };
   }
 
   /** How many rooms are in memory. */
@@ -36,7 +40,8 @@ export class RoomDirectory {
   }
 
   /**
-   * Opens a room under an id that the console made. The same start sent again gives the same session.
+   * Opens a room under an id that the console made. The same start sent again gives the same session. Whether pupils wait at
+   * its door is as it last was with this class.
    * @param lesson the pinned version that will be taught
    * @throws CoreError SESSION_ID_TAKEN
    */
@@ -46,7 +51,7 @@ export class RoomDirectory {
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please start again.');
     }
     if (!known) {
-      const room = newRoom(prepareLesson(lesson.file));
+      const room = newRoom(prepareLesson(lesson.file), this.queries.doorAsksOf(start.classId));
       this.queries.insertSession({
         ...start,
         teacherId,
@@ -70,12 +75,18 @@ export class RoomDirectory {
     return record && record.endedAtMs === null ? this.enter(record) : undefined;
   }
 
+  /** A session of a teacher, without what it holds. @throws CoreError NOT_FOUND, also for the sessions of others */
+  head(sessionId: string, teacherId: string): { readonly id: string } {
+    const teacher = this.rooms.get(sessionId)?.teacherId ?? this.queries.session(sessionId)?.session.teacherId;
+    if (teacher !== teacherId) throw new CoreError('NOT_FOUND', 'There is no such lesson run among yours.');
+    return { id: sessionId };
+  }
+
   /** An open room of a teacher. @throws CoreError NOT_FOUND also for the rooms of others, ROOM_NOT_RUNNING for one that has ended */
   own(sessionId: string, teacherId: string): LiveRoom {
     const room = this.find(sessionId);
     if (room?.teacherId === teacherId) return room;
-    const session = this.queries.session(sessionId)?.session;
-    if (session?.teacherId !== teacherId) throw new CoreError('NOT_FOUND', 'There is no such lesson run among yours.');
+    this.head(sessionId, teacherId);
     throw new CoreError('ROOM_NOT_RUNNING', 'This lesson has ended; its answers are in the review.');
   }
 
@@ -87,27 +98,74 @@ export class RoomDirectory {
   async command(sessionId: string, teacherId: string, { id, command }: CommandPost): Promise<CommandDone> {
     const open = this.find(sessionId);
     const isRepeated = !open && (command.type === 'end' || this.queries.commandKnown(sessionId, id));
-    if (!isRepeated) return this.own(sessionId, teacherId).command(id, command);
+    if (!isRepeated) {
+      const room = this.own(sessionId, teacherId);
+      const done = await room.command(id, command);
+      if (command.type === 'door-asks') this.queries.setDoorAsks(room.classId, command.asks);
+      return done;
+    }
     const { seq, nowMs, room } = this.detail(sessionId, teacherId).live;
     return { seq, nowMs, room };
   }
 
-  /** A session of a teacher, open or ended. @throws CoreError NOT_FOUND, also for the sessions of others */
+  /** A session of a teacher with every attempt, open or ended. @throws CoreError NOT_FOUND, also for the sessions of others */
   detail(sessionId: string, teacherId: string): SessionDetail {
-    const open = this.rooms.get(sessionId);
-    if (open?.teacherId === teacherId) return open.detail();
-    const record = open ? undefined : readRecord(this.queries, sessionId);
-    if (record?.teacherId !== teacherId) throw new CoreError('NOT_FOUND', 'There is no such lesson run among yours.');
-    if (record.endedAtMs === null) return this.enter(record).detail();
+    this.head(sessionId, teacherId);
+    const record = readRecord(this.queries, sessionId)!;
+    if (record.endedAtMs === null) return (this.rooms.get(sessionId) ?? this.enter(record)).detail(record.responses);
     return detailOfRecord(record, this.options.pupilsOf(record.classId), this.options.nowMs());
   }
 
-  /** @throws CoreError ROOM_KEY_UNKNOWN */
-  byKey(pictures: readonly KeyPicture[]): LiveRoom {
-    const id = this.queries.sessionIdByKey(pictures.join(' '));
-    const room = id === undefined ? undefined : this.find(id);
-    if (!room) throw new CoreError('ROOM_KEY_UNKNOWN', 'No room has these four pictures in this order. Look at them once more.');
+  /**
+   * The room that a key opens.
+   * @throws CoreError ROOM_KEY_UNKNOWN, the same whether there is no such room or its door is closed
+   */
+  byKey(pictures: readonly KeyPicture[], who: { readonly joinId?: string; readonly knockId?: string | undefined } = {}): LiveRoom {
+    const room = this.behindDoor(pictures);
+    const isIn = who.joinId !== undefined && room?.hasParticipant(who.joinId); // the same join once more
+    if (!room || !(isIn || room.isOpenTo(who.knockId))) {
+      throw new CoreError('ROOM_KEY_UNKNOWN', 'No open door has these four pictures in this order. Look at them once more.');
+    }
     return room;
+  }
+
+  /** Knocks at the door that has a key, if there is one: whoever knocks does not learn that. */
+  knock(pictures: readonly KeyPicture[], knockId: string): void {
+    this.behindDoor(pictures)?.knock(knockId);
+  }
+
+  /** The room that is open by now to one who knocked; null while it is not. */
+  openedTo(pictures: readonly KeyPicture[], knockId: string): LiveRoom | null {
+    const room = this.behindDoor(pictures);
+    return room?.hasKnocked(knockId) && room.isOpenTo(knockId) ? room : null;
+  }
+
+  /** A wrong key was tried: the teachers of open rooms see how many. */
+  wrongKeyTried(): void {
+    for (const room of this.rooms.values()) room.tellOutside();
+  }
+
+  /**
+   * Keeps a response that comes when its lesson has ended: given in time perhaps, and late in any case.
+   * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
+   */
+  async keepAfterEnd(place: { readonly sessionId: string; readonly pupilId: string }, post: ResponsePost): Promise<ResponseKept> {
+    const { lesson, room, responses } = readRecord(this.queries, place.sessionId)!;
+    const answers = new Answers(place.sessionId, responses, lesson.lesson.settings, this.needs, () => undefined);
+    return answers.keep(
+      place.pupilId,
+      post,
+      room.run.askings.find(({ id }) => id === post.askingId),
+    );
+  }
+
+  /** Lets a late response of a teacher's session count, or not. @throws CoreError NOT_FOUND */
+  count(sessionId: string, teacherId: string, responseId: string, counted: boolean): void {
+    this.head(sessionId, teacherId);
+    const open = this.find(sessionId);
+    if (open) return open.count(responseId, counted);
+    const { lesson } = readRecord(this.queries, sessionId)!;
+    new Answers(sessionId, [], lesson.lesson.settings, this.needs, () => undefined).count(responseId, counted);
   }
 
   /** Frees a pupil's name for another device. */
@@ -132,6 +190,11 @@ export class RoomDirectory {
       this.forget(room);
       room.dissolve();
     }
+  }
+
+  private behindDoor(pictures: readonly KeyPicture[]): LiveRoom | undefined {
+    const id = this.queries.sessionIdByKey(pictures.join(' '));
+    return id === undefined ? undefined : this.find(id);
   }
 
   private enter(record: SessionRecord): LiveRoom {

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { School } from '../../testing/school.js';
 import { pupilsOf } from '../classes/queries.js';
 import { pinLesson } from '../lessons/pin.js';
+import type { Line } from './line.js';
 import { RoomDirectory } from './room-directory.js';
 
 let school: School;
@@ -13,7 +14,7 @@ beforeEach(async () => {
   const { db, sqlite } = school.store;
   const idIn = (table: string) => sqlite.prepare(`SELECT id FROM ${table}`).pluck().get() as string;
   const [teacherId, classId, lessonId] = [idIn('teacher'), idIn('class'), idIn('lesson')];
-  rooms = new RoomDirectory({ store: school.store, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id) });
+  rooms = new RoomDirectory({ store: school.store, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id), wrongKeys: () => 0 });
   open = () => {
     const id = randomUUID();
     rooms.open({ id, classId, lessonId }, teacherId, pinLesson(db, teacherId, lessonId, 0)!);
@@ -47,9 +48,12 @@ test('a class that is deleted takes its rooms out of memory, and their windows a
   const [participantId] = [randomUUID()];
   room.join(participantId, room.pupilsNotIn()[0]!.id, 'token-hash');
   const said: string[] = [];
-  const listener = (name: string) => ({ send: (text: string) => said.push(`${name} ${text}`), close: () => said.push(`${name} closed`) });
-  room.listen('console', listener('console'));
-  room.listenDesk(participantId, listener('desk'));
+  const lineOf = (name: string) => {
+    const say = (text: string) => void said.push(`${name} ${text}`);
+    return { tell: say, say, show: say, close: () => say('closed') } as unknown as Line;
+  };
+  room.listen('console', lineOf('console'));
+  room.listenDesk(participantId, lineOf('desk'));
   said.length = 0;
   rooms.classDeleted(room.classId);
   expect(rooms.size).toBe(0);

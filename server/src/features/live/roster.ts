@@ -43,10 +43,11 @@ export class Roster {
 
   /**
    * Lets a pupil in. The same join sent again gives the device a new token, not a second place.
+   * @param waits the pupil waits at the door until the teacher says yes
    * @returns the new participant; null where it was in already
    * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN, JOIN_ID_TAKEN
    */
-  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number): Participant | null {
+  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number, waits: boolean): Participant | null {
     if (this.participants.get(participantId)?.pupilId === pupilId) {
       this.queries.setToken(participantId, tokenHash);
       return null;
@@ -57,13 +58,24 @@ export class Roster {
       throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or ask your teacher to free it.`);
     }
     try {
-      this.queries.insertParticipant({ id: participantId, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, releasedAtMs: null });
+      const admittedAtMs = waits ? null : joinedAtMs;
+      const id = participantId;
+      this.queries.insertParticipant({ id, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, admittedAtMs, releasedAtMs: null });
     } catch (error) {
       throw isKeyTaken(error) ? new CoreError('JOIN_ID_TAKEN', 'This join carries an id that another join has already.') : error;
     }
-    const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false };
+    const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false, waits };
     this.participants.set(participantId, joined);
     return joined;
+  }
+
+  /** Lets in who waits at the door. Returns whether that is news. */
+  letIn(participantId: string, atMs: number): boolean {
+    const participant = this.participants.get(participantId);
+    if (!participant?.waits) return false;
+    this.queries.admit(participantId, atMs);
+    this.participants.set(participantId, { ...participant, waits: false });
+    return true;
   }
 
   /** Frees a pupil's name for another device. @throws CoreError PUPIL_UNKNOWN */

@@ -1,6 +1,7 @@
 import { CoreError, prepareLesson, readPictures, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
+import { responseOfRow } from './answers.js';
 import type { LiveQueries } from './queries.js';
 
 /** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
@@ -34,11 +35,10 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
   const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
   const responses: MarkedResponse[] = [];
   const unreadable: string[] = [];
-  for (const { given, mark, sessionId: _session, ...rest } of queries.responses(sessionId)) {
-    const name = participants.find(({ pupilId }) => pupilId === rest.pupilId)?.name ?? 'a pupil';
-    const whose = `${name} to question ${rest.askingId}`;
+  for (const row of queries.responses(sessionId)) {
+    const name = participants.find(({ pupilId }) => pupilId === row.pupilId)?.name ?? 'a pupil';
     try {
-      responses.push({ ...rest, response: stored.response(given, whose), mark: stored.mark(mark, whose) });
+      responses.push(responseOfRow(row, `${name} to question ${row.askingId}`));
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
       unreadable.push(error.message);
@@ -71,7 +71,7 @@ export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], 
     endedAtMs,
     lesson: lesson.lesson,
     pupils,
-    live: { seq: 0, nowMs, room, participants, responses },
+    live: { seq: 0, nowMs, room, participants, responses, outside: { knocks: [], wrongKeys: 0 } },
     unreadable,
   };
 }

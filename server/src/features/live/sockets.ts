@@ -6,27 +6,34 @@ import type { WebSocket } from 'ws';
 import type { Feature } from '../../http/feature.js';
 import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
+import type { LoginLines } from '../auth/login-lines.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { endedView, type DeskPlace } from './desk-places.js';
-import type { Listener } from './hub.js';
+import { deskMessage } from './hub.js';
+import { Line } from './line.js';
 import type { RoomDirectory } from './room-directory.js';
 
 export interface SocketOptions {
   readonly rooms: RoomDirectory;
   readonly requireTeacher: RequireTeacher;
   readonly findDesk: (request: FastifyRequest) => DeskPlace;
+  readonly loginLines: LoginLines;
   /** Which build of the application is served: every line begins with it. */
   readonly buildId: string;
 }
 
 /** A line that does not answer this long is taken for dead. */
 const HEARTBEAT_MS = 20_000;
+/** A window asks for the state after it missed something: seldom. One that says more than this in a heartbeat is cut off. */
+const MOST_MESSAGES = 60;
+/** RFC 6455, 7.4.1: the other side broke a rule of ours. */
+const POLICY = 1008;
 
 /** Sockets only push; what changes something goes over HTTP. The only thing a window may say is "sync". */
-export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeacher, findDesk, buildId }) => {
+export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeacher, findDesk, loginLines, buildId }) => {
   const Query = Type.Object({ window: Type.Union([Type.Literal('console'), Type.Literal('audience')]) });
   const hello = JSON.stringify({ type: 'hello', build: buildId });
-  const sessionOf = (request: FastifyRequest) => rooms.detail((request.params as { id: string }).id, requireTeacher(request).id);
+  const sessionOf = (request: FastifyRequest) => rooms.head((request.params as { id: string }).id, requireTeacher(request).id);
 
   app.get(
     '/ws/sessions/:id',
@@ -34,11 +41,15 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
     { websocket: true, schema: { querystring: Query }, preValidation: async (request) => void sessionOf(request) },
     (socket, request) => {
       socket.send(hello);
-      const session = sessionOf(request);
-      const room = session.live.room.phase === 'ended' ? undefined : rooms.find(session.id);
-      if (!room) return lastWord(socket, { type: 'state', live: session.live });
+      const room = rooms.find(sessionOf(request).id);
+      if (!room) {
+        const { live } = rooms.detail(sessionOf(request).id, requireTeacher(request).id);
+        return lastWord(socket, { type: 'state', live });
+      }
       const window = (request.query as { window: 'console' | 'audience' }).window;
-      serve(socket, () => say(socket, { type: 'state', live: room.live(window) }), room.listen(window, listenerOf(socket)));
+      const line = new Line(socket, request.socket, () => JSON.stringify({ type: 'state', live: room.live(window) }));
+      const stops = [room.listen(window, line), loginLines.add(request, () => line.close(POLICY))];
+      serve(socket, line, () => stops.forEach((stop) => stop()));
     },
   );
 
@@ -47,46 +58,51 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
     const place = findDesk(request);
     if (!place.room) return lastWord(socket, { type: 'view', view: endedView(place.ended) });
     const { room, participantId } = place;
-    const sendView = () => {
-      if (room.hasParticipant(participantId)) say(socket, { type: 'view', view: room.deskView(participantId) });
-    };
-    serve(socket, sendView, room.listenDesk(participantId, listenerOf(socket)));
+    const line = new Line(socket, request.socket, () =>
+      room.hasParticipant(participantId) ? deskMessage(room.deskView(participantId)) : null,
+    );
+    serve(socket, line, room.listenDesk(participantId, line));
   });
 };
-
-const listenerOf = (socket: WebSocket): Listener => ({ send: (text) => socket.send(text), close: () => socket.close(1000) });
-
-function say(socket: WebSocket, message: TeacherMessage | DeskMessage): void {
-  socket.send(JSON.stringify(message));
-}
 
 /** The room has ended: how it ended is all there is to say. */
 function lastWord(socket: WebSocket, message: TeacherMessage | DeskMessage): void {
   socket.on('error', () => socket.terminate());
-  say(socket, message);
+  socket.send(JSON.stringify(message));
   socket.close(1000);
 }
 
 /** Sends the state at once and whenever it is asked for, answers what it cannot read with a sentence, and keeps the line warm. */
-function serve(socket: WebSocket, sendState: () => void, stop: () => void): void {
+function serve(socket: WebSocket, line: Line, stop: () => void): void {
   let alive = true;
+  let messages = 0;
   const heartbeat = setInterval(() => {
     if (!alive) return socket.terminate();
     alive = false;
+    messages = 0;
     socket.ping();
   }, HEARTBEAT_MS);
+  const isTooMuch = () => {
+    messages += 1;
+    if (messages === MOST_MESSAGES + 1) socket.close(POLICY);
+    return messages > MOST_MESSAGES;
+  };
   socket.on('pong', () => (alive = true));
+  socket.on('ping', (data) => {
+    if (!isTooMuch()) socket.pong(data);
+  });
   socket.on('close', () => {
     clearInterval(heartbeat);
     stop();
   });
   socket.on('error', () => socket.terminate()); // the client broke the protocol, a too large message for one
   socket.on('message', (data) => {
+    if (isTooMuch()) return;
     const problem = problemWith(String(data));
-    if (problem) socket.send(JSON.stringify({ type: 'problem', code: problem.code, detail: problem.message }));
-    else sendState();
+    if (problem) line.say(JSON.stringify({ type: 'problem', code: problem.code, detail: problem.message }));
+    else line.show();
   });
-  sendState();
+  line.show();
 }
 
 function problemWith(text: string): CoreError | null {

@@ -68,17 +68,19 @@ export const participant = sqliteTable(
       .references(() => pupil.id, { onDelete: 'cascade' }),
     tokenHash: text('token_hash').notNull().unique(),
     joinedAtMs: integer('joined_at_ms').notNull(),
+    /** When the teacher let the pupil in; null while the pupil waits at the door. */
+    admittedAtMs: integer('admitted_at_ms'),
     /** When the teacher freed the name for another device; null while it is taken. */
     releasedAtMs: integer('released_at_ms'),
   },
   (table) => [index('participant_session').on(table.sessionId), index('participant_pupil').on(table.pupilId)],
 );
 
-/** One attempt at a question that was asked. Never overwritten: a changed mind is another attempt. */
+/** One attempt at a question that was asked, kept by its place. Never overwritten: a changed mind is another attempt. */
 export const response = sqliteTable(
   'response',
   {
-    id: text().primaryKey(),
+    id: text().notNull(),
     sessionId: text('session_id')
       .notNull()
       .references(() => liveSession.id, { onDelete: 'cascade' }),
@@ -93,9 +95,18 @@ export const response = sqliteTable(
     mark: text().notNull(),
     responseTimeMs: integer('response_time_ms').notNull(),
     receivedAtMs: integer('received_at_ms').notNull(),
+    /** It came after its question was closed. */
+    late: integer({ mode: 'boolean' }).notNull().default(false),
+    /** How long it had waited on the device when it came, by the device's clock. */
+    waitedMs: integer('waited_ms').notNull().default(0),
+    /** When its question was closed; null for a response in time, or where that is not known. */
+    closedAtMs: integer('closed_at_ms'),
+    /** Whether it counts: one that came late does when the teacher says so. */
+    counted: integer({ mode: 'boolean' }).notNull().default(true),
   },
   (table) => [
-    uniqueIndex('response_attempt').on(table.sessionId, table.pupilId, table.askingId, table.attempt),
+    primaryKey({ columns: [table.sessionId, table.pupilId, table.askingId, table.attempt] }),
+    uniqueIndex('response_id').on(table.id),
     index('response_pupil').on(table.pupilId),
   ],
 );

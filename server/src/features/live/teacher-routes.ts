@@ -1,5 +1,5 @@
 import { CoreError, type Lesson } from '@zeitpunkt/core';
-import { CommandDone, CommandPost, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
+import { CommandDone, CommandPost, CountLate, LetIn, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
@@ -50,6 +50,39 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
     (request, reply) => {
       const room = rooms.own(request.params.id, requireTeacher(request).id);
       rooms.release(room, request.params.participantId);
+      void reply.code(204);
+      return null;
+    },
+  );
+
+  app.post('/api/sessions/:id/let-in', { schema: { params: Params, body: LetIn, response: { 204: Type.Null() } } }, (request, reply) => {
+    rooms.own(request.params.id, requireTeacher(request).id).letIn(request.body.participantIds);
+    void reply.code(204);
+    return null;
+  });
+
+  app.post(
+    '/api/sessions/:id/knocks/:knockId/open',
+    { schema: { params: Type.Object({ id: Type.String(), knockId: Type.String() }), response: { 204: Type.Null() } } },
+    (request, reply) => {
+      rooms.own(request.params.id, requireTeacher(request).id).openTo(request.params.knockId);
+      void reply.code(204);
+      return null;
+    },
+  );
+
+  app.post(
+    '/api/sessions/:id/responses/:responseId/count',
+    {
+      schema: {
+        params: Type.Object({ id: Type.String(), responseId: Type.String() }),
+        body: CountLate,
+        response: { 204: Type.Null() },
+      },
+    },
+    (request, reply) => {
+      const { id, responseId } = request.params;
+      rooms.count(id, requireTeacher(request).id, responseId, request.body.counted);
       void reply.code(204);
       return null;
     },

@@ -21,7 +21,7 @@ import {
   timer,
 } from 'rxjs';
 import { ApiProblem, ask, sentenceOf } from '../shared/api';
-import { liveActions, liveFeature } from './live';
+import { liveActions, liveFeature, type RoomAct } from './live';
 import { LiveLine } from './live-line';
 
 const failed = (error: unknown) => of(liveActions.failed({ problem: sentenceOf(error) }));
@@ -76,12 +76,27 @@ export const command = createEffect(
   { functional: true },
 );
 
-export const release = createEffect(
+/** Where an act is posted to, and with what. */
+function requestOf(act: RoomAct): readonly [path: string, body?: unknown] {
+  switch (act.type) {
+    case 'release':
+      return [`participants/${act.participantId}/release`];
+    case 'let-in':
+      return ['let-in', { participantIds: act.participantIds }];
+    case 'open-to':
+      return [`knocks/${act.knockId}/open`];
+    case 'count':
+      return [`responses/${act.responseId}/count`, { counted: act.counted }];
+  }
+}
+
+export const act = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
-      ofType(liveActions.release),
-      mergeMap(({ sessionId, participantId }) =>
-        from(ask('POST', `/api/sessions/${sessionId}/participants/${participantId}/release`)).pipe(
+      ofType(liveActions.act),
+      map(({ sessionId, act: told }) => [sessionId, ...requestOf(told)] as const),
+      mergeMap(([sessionId, path, body]) =>
+        from(ask('POST', `/api/sessions/${sessionId}/${path}`, body)).pipe(
           switchMap(() => EMPTY),
           catchError(failed),
         ),

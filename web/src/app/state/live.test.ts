@@ -30,7 +30,7 @@ test('a gap is noticed, nothing is guessed, and the whole state mends it', () =>
 });
 
 test('presence, joining and leaving show at once', () => {
-  const participant = { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true };
+  const participant = { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true };
   const state = hear(
     loaded,
     { type: 'joined', seq: 1, participant },
@@ -42,6 +42,27 @@ test('presence, joining and leaving show at once', () => {
     ['Ceri', true],
     ['Dov', true],
   ]);
+});
+
+test('who was let in, what counts, and what goes on outside the door show at once', () => {
+  const late = { ...responseOf('Anouk', 'q1'), late: { givenAtMs: 1, closedAtMs: 2, counted: false } };
+  const outside = { knocks: [{ id: 'knock', atMs: 3 }], wrongKeys: 4 };
+  const { live } = hear(
+    loaded,
+    { type: 'joined', seq: 1, participant: { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true } },
+    { type: 'let-in', seq: 2, participantId: 'in-Dov' },
+    { type: 'response', seq: 3, response: late },
+    { type: 'outside', outside },
+    { type: 'counted', seq: 4, responseId: late.id, counted: true },
+  ).detail!;
+  expect(live).toMatchObject({ seq: 4, outside, responses: [{ late: { counted: true } }] });
+  expect(live.participants.at(-1)).toMatchObject({ name: 'Dov', waits: false });
+});
+
+test('the audience window hears of rooms only, and misses nothing between them', () => {
+  const opened = reducer(undefined, liveActions.open({ sessionId: 'session', window: 'audience' }));
+  const state = hear(reducer(opened, liveActions.loaded({ detail: sessionDetail(), atMs: 500 })), roomAt(3, 7));
+  expect(state).toMatchObject({ missed: false, detail: { live: { seq: 7, room: { run: { at: stepOf(3) } } } } });
 });
 
 test('a command shows before the server has answered, in the server’s time', () => {

@@ -9,12 +9,14 @@ import {
   type RoomState,
 } from '@zeitpunkt/core';
 import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
+import { withCounted } from '../shared/late';
 
 export type TeacherWindow = 'console' | 'audience';
 
 /** The live session that this window shows. */
 export interface LiveState {
   readonly detail: SessionDetail | null;
+  readonly window: TeacherWindow;
   /** This window's clock minus the server's, in milliseconds. */
   readonly clockSkewMs: number;
   readonly lineOpen: boolean;
@@ -29,6 +31,13 @@ export interface LiveState {
   readonly problem: string | null;
 }
 
+/** What a teacher does in a room beside steering the lesson. */
+export type RoomAct =
+  | { readonly type: 'release'; readonly participantId: string }
+  | { readonly type: 'let-in'; readonly participantIds: readonly string[] }
+  | { readonly type: 'open-to'; readonly knockId: string }
+  | { readonly type: 'count'; readonly responseId: string; readonly counted: boolean };
+
 export const liveActions = createActionGroup({
   source: 'Live',
   events: {
@@ -40,7 +49,8 @@ export const liveActions = createActionGroup({
     Command: props<{ sessionId: string; commandId: string; command: RoomCommand; atMs: number }>(),
     'Command done': props<{ done: CommandDone }>(),
     'Command failed': props<{ problem: string }>(),
-    Release: props<{ sessionId: string; participantId: string }>(),
+    /** Something else that is done in the room: the server tells every window what came of it. */
+    Act: props<{ sessionId: string; act: RoomAct }>(),
     Failed: props<{ problem: string }>(),
     Close: emptyProps(),
   },
@@ -48,6 +58,7 @@ export const liveActions = createActionGroup({
 
 const start: LiveState = {
   detail: null,
+  window: 'console',
   clockSkewMs: 0,
   lineOpen: false,
   missed: false,
@@ -86,9 +97,10 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
     const participants = live.participants.map((one) => (one.id === message.participantId ? { ...one, online: message.online } : one));
     return withLive(state, { participants });
   }
+  if (message.type === 'outside') return withLive(state, { outside: message.outside });
   if (message.seq <= live.seq) return state;
-  if (message.seq > live.seq + 1) {
-    // The audience window is told rooms only: it shows them at once, not after asking for what lies between.
+  // The audience window is told rooms only, and a room is whole: between two of them it misses nothing.
+  if (message.seq > live.seq + 1 && state.window === 'console') {
     return { ...(message.type === 'room' ? withNewestRoom(state, message) : state), missed: true };
   }
   switch (message.type) {
@@ -108,6 +120,13 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
       const renewed = withLive(state, { seq, participants, responses });
       return { ...renewed, detail: renewed.detail && { ...renewed.detail, pupils } };
     }
+    case 'let-in':
+      return withLive(state, {
+        seq: message.seq,
+        participants: live.participants.map((one) => (one.id === message.participantId ? { ...one, waits: false } : one)),
+      });
+    case 'counted':
+      return withLive(state, { seq: message.seq, responses: live.responses.map((one) => withCounted(one, message)) });
     case 'response':
       return withLive(state, { seq: message.seq, responses: [...live.responses, message.response] });
   }
@@ -137,7 +156,7 @@ export const liveFeature = createFeature({
   name: 'live',
   reducer: createReducer(
     start,
-    on(liveActions.open, (): LiveState => start),
+    on(liveActions.open, (_, { window }): LiveState => ({ ...start, window })),
     on(liveActions.loaded, (state, { detail, atMs }): LiveState => ({
       ...state,
       detail,

@@ -15,7 +15,7 @@ import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
 
 const LESSON: Lesson = {
   format: 'zeitpunkt-lesson',
-  formatVersion: 2,
+  formatVersion: 3,
   title: 'The lamp at the harbour light',
   goal: 'Read half past.',
   successCriteria: [],
@@ -48,6 +48,7 @@ export const askingOf = (itemId: string, phase: AskingPhase): Asking => ({
   id: itemId,
   item: LESSON.items.find(({ id }) => id === itemId)!,
   phase,
+  closedAtMs: phase === 'open' ? null : 0,
 });
 
 /** A session of that lesson at its first question, with three pupils in the room and one who is not there. */
@@ -69,8 +70,12 @@ export function sessionDetail(): SessionDetail {
         begunAtMs: 0,
         run: { at: stepOf(2), enteredAtMs: 0, askings: [askingOf('q1', 'open')], besideId: null },
         aside: null,
+        door: { open: true, closesAtMs: null, asks: false },
       },
-      participants: pupils.slice(0, 3).map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true })),
+      participants: pupils
+        .slice(0, 3)
+        .map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true, waits: false })),
+      outside: { knocks: [], wrongKeys: 0 },
       responses: [],
     },
     unreadable: [],
@@ -98,5 +103,6 @@ export function responseOf(name: string, itemId: string, misconceptions: Misconc
     mark: markOf(item, response, LESSON.settings),
     responseTimeMs,
     receivedAtMs: attempt,
+    late: null,
   };
 }

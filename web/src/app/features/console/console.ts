@@ -3,23 +3,26 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { BEAT_KINDS, kindOf, narrationAt, spokenAnswer, stepIndex, timesAsked, type Step } from '@zeitpunkt/core';
+import { kindOf, narrationAt, spokenAnswer, stepIndex, timesAsked, type RoomCommand } from '@zeitpunkt/core';
 import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
-import { liveActions, liveFeature } from '../../state/live';
+import { liveActions, liveFeature, type RoomAct } from '../../state/live';
 import { playOf } from '../../state/stage-play';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import { Confirm } from '../../ui/confirm';
 import { KeyList } from '../../ui/key-list';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
+import { Coming, nameOfStep } from './coming';
+import { DoorPanel } from './door';
 import { KeyShow } from './key-show';
 import { ScriptStage, scriptStageShortcuts } from './script-stage';
 import { Wall } from './wall';
+import { WhoIsHere } from './who-is-here';
 
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [Confirm, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall],
+  imports: [Coming, Confirm, DoorPanel, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall, WhoIsHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',
@@ -41,6 +44,9 @@ export class Console {
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
   private readonly stage = viewChild(ScriptStage);
+  protected readonly nameOf = nameOfStep;
+  /** The server's clock now, to the second, in milliseconds since 1970. */
+  protected readonly serverNow = computed(() => this.now() - this.skewMs());
 
   protected readonly room = computed(() => this.detail()?.live.room);
   /** Where the script stands, as a number. */
@@ -60,7 +66,7 @@ export class Console {
     const beside = this.steering.besideAsking();
     if (beside && beside.phase !== 'revealed') return 'Show the answer';
     const next = this.nextStep();
-    return next ? `Next: ${this.nameOf(next)}` : null;
+    return next ? `Next: ${nameOfStep(next)}` : null;
   });
   /** What to read out for a question beside the script: its stem, and once it is answered why. */
   protected readonly besideNotes = computed(() => {
@@ -78,7 +84,7 @@ export class Console {
   });
   protected readonly elapsedSec = computed(() => {
     const begun = this.room()?.begunAtMs;
-    return begun === undefined || begun === null ? 0 : Math.max(0, Math.floor((this.now() - this.skewMs() - begun) / 1000));
+    return begun === undefined || begun === null ? 0 : Math.max(0, Math.floor((this.serverNow() - begun) / 1000));
   });
   /** Whole minutes behind the plan; ahead of it when negative. */
   protected readonly behindMin = computed(() => Math.round((this.elapsedSec() - (this.step()?.startMs ?? 0) / 1000) / 60));
@@ -101,8 +107,12 @@ export class Console {
     window.open(`/audience/${this.id()}`, `audience-${this.id()}`, 'popup,width=1280,height=720');
   }
 
-  protected release(participantId: string): void {
-    this.store.dispatch(liveActions.release({ sessionId: this.id(), participantId }));
+  protected act(act: RoomAct): void {
+    this.store.dispatch(liveActions.act({ sessionId: this.id(), act }));
+  }
+
+  protected tell(command: RoomCommand): void {
+    this.steering.tell(command);
   }
 
   protected closeAnswers(askingId: string): void {
@@ -119,12 +129,6 @@ export class Console {
 
   protected toReview(): void {
     void this.router.navigate(['/review', this.id()]);
-  }
-
-  /** A step in a few words: what kind of beat, and where in a worked example. */
-  protected nameOf(step: Step): string {
-    const name = BEAT_KINDS[step.beat.kind].name;
-    return step.stepsOfBeat > 1 ? `Worked example, ${step.stepInBeat + 1} of ${step.stepsOfBeat}` : name;
   }
 
   protected clock(seconds: number): string {

@@ -1,5 +1,6 @@
 import { isRightVerdict, LatestAttempts, misconceptionOf, type Asking } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
+import { counts } from '../../shared/late';
 import { namesOfIdeas } from '../../shared/verdict-words';
 
 /** A pupil on the wall with the latest response to the question, if there is one. */
@@ -8,30 +9,47 @@ export interface WallPupil {
   readonly response: MarkedResponse | null;
 }
 
+export type WallTone = 'silent' | 'answered' | 'idea' | 'other' | 'right' | 'late';
+
+const SIGNS: Record<Exclude<WallTone, 'idea'>, string> = { silent: '…', answered: '•', other: '?', right: '✓', late: '!' };
+
 export interface WallGroup {
   readonly id: string;
+  readonly tone: WallTone;
+  /** The same in the bar and above the group: A, B, C … for the ideas, the most frequent first. */
+  readonly sign: string;
   readonly title: string;
   /** What the teacher may do about it: the next move of a misconception. */
   readonly hint: string | null;
   readonly pupils: readonly WallPupil[];
 }
 
+/** A group that stands for no idea; none where nobody is in it. */
+function group(tone: Exclude<WallTone, 'idea'>, title: string, pupils: readonly WallPupil[]): WallGroup[] {
+  return pupils.length ? [{ id: tone, tone, sign: SIGNS[tone], title, hint: null, pupils }] : [];
+}
+
 /**
  * The wall in groups, most urgent first: who is still thinking; before the reveal simply who has answered; after it the
- * right ones last, the others by the misconceptions that explain them, the most frequent first.
+ * right ones last, the others by the misconceptions that explain them, the most frequent first. What came late and does not
+ * count stands by itself.
  */
 export function wallGroups(detail: SessionDetail, { id, phase }: Asking): WallGroup[] {
-  const latest = new LatestAttempts(detail.live.responses).at(id);
-  const pupils = detail.live.participants.map((participant) => ({ participant, response: latest.get(participant.pupilId) ?? null }));
-  const silent = pupils.filter((pupil) => !pupil.response);
-  const answered = pupils.filter((pupil) => pupil.response);
-  const groups: WallGroup[] = [];
-  if (silent.length) groups.push({ id: 'silent', title: phase === 'open' ? 'Still thinking' : 'No answer', hint: null, pupils: silent });
-  if (phase !== 'revealed') {
-    if (answered.length) groups.push({ id: 'answered', title: 'Answered', hint: null, pupils: answered });
-    return groups;
-  }
-  return [...groups, ...byIdea(answered)];
+  const counting = new LatestAttempts(detail.live.responses.filter(counts)).at(id);
+  const late = new LatestAttempts(detail.live.responses.filter((one) => !counts(one))).at(id);
+  const inRoom = detail.live.participants.filter(({ waits }) => !waits);
+  const pupils = inRoom.map((participant) => ({ participant, response: counting.get(participant.pupilId) ?? null }));
+  const silent = pupils.filter(({ participant, response }) => !response && !late.has(participant.pupilId));
+  const answered = pupils.filter(({ response }) => response);
+  const came = inRoom.flatMap((participant) => {
+    const response = late.get(participant.pupilId);
+    return response ? [{ participant, response }] : [];
+  });
+  return [
+    ...group('silent', phase === 'open' ? 'Still thinking' : 'No answer', silent),
+    ...group('late', 'Came late', came),
+    ...(phase === 'revealed' ? byIdea(answered) : group('answered', 'Answered', answered)),
+  ];
 }
 
 function byIdea(answered: readonly WallPupil[]): WallGroup[] {
@@ -46,12 +64,10 @@ function byIdea(answered: readonly WallPupil[]): WallGroup[] {
     }
   }
   const named = [...wrong].filter(([key]) => key !== '').sort(([, a], [, b]) => b.length - a.length);
-  const groups: WallGroup[] = named.map(([key, pupils]) => {
+  const groups = named.map(([key, pupils], index): WallGroup => {
     const ideas = pupils[0]!.response!.mark.misconceptions.map(misconceptionOf);
-    return { id: key, title: namesOfIdeas(ideas.map((idea) => idea.name)), hint: ideas[0]!.nextMove, pupils };
+    const sign = String.fromCharCode(65 + (index % 26));
+    return { id: key, tone: 'idea', sign, title: namesOfIdeas(ideas.map((idea) => idea.name)), hint: ideas[0]!.nextMove, pupils };
   });
-  const other = wrong.get('');
-  if (other) groups.push({ id: 'other', title: 'Another answer', hint: null, pupils: other });
-  if (right.length) groups.push({ id: 'right', title: 'Right', hint: null, pupils: right });
-  return groups;
+  return [...groups, ...group('other', 'Another answer', wrong.get('') ?? []), ...group('right', 'Right', right)];
 }

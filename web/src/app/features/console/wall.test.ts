@@ -8,21 +8,6 @@ const withLive = (change: Partial<SessionDetail['live']>): SessionDetail => {
   return { ...detail, live: { ...detail.live, ...change } };
 };
 
-test('between questions the wall tells who is in, who is missing, whose line is lost, and frees a name', async () => {
-  const [anouk, bashir, ceri] = sessionDetail().live.participants;
-  const { find, page, press, component } = await render(Wall, {
-    detail: withLive({ participants: [anouk!, { ...bashir!, online: false }, ceri!] }),
-    asking: null,
-  });
-  const freed = heard((component as Wall).release);
-  expect(textOf(find.getByRole('heading'))).toBe('3 of 4 are in');
-  expect(page.textContent).toContain('Not in yet: Dov');
-  expect(textOf(find.getAllByRole('listitem')[1]!)).toBe('Bashir (line lost)');
-  page.querySelector('details')!.open = true;
-  await press('Free Ceri');
-  expect(freed).toEqual([ceri!.id]);
-});
-
 test('answers come in as they are given, and stand by their idea after the reveal', async () => {
   const responses = [responseOf('Anouk', 'q1'), responseOf('Bashir', 'q1', ['coming-hour'])];
   const { find, setInputs } = await render(Wall, {
@@ -39,7 +24,22 @@ test('answers come in as they are given, and stand by their idea after the revea
   expect(group(/^No answer/)).toContain('Ceri');
 });
 
-test('an empty room says so', async () => {
-  const { page } = await render(Wall, { detail: withLive({ participants: [] }), asking: null });
-  expect(page.textContent).toContain('Nobody yet.');
+test('an answer that came late stands by itself until the teacher lets it count', async () => {
+  const late = { ...responseOf('Ceri', 'q1'), receivedAtMs: 130_000, late: { givenAtMs: 99_000, closedAtMs: 100_000, counted: false } };
+  const asking = askingOf('q1', 'revealed');
+  const { find, press, setInputs, component } = await render(Wall, { detail: withLive({ responses: [late] }), asking });
+  const acts = heard((component as Wall).act);
+  expect(textOf(find.getByRole('heading', { level: 2 }))).toBe('0 of 3 answered revealed');
+  expect(textOf(find.getByRole('region', { name: 'Came late' }))).toContain('Ceri');
+  await press('Late answer of Ceri, given in time by the device’s clock, came 30 s after the close. Let it count');
+  expect(acts).toEqual([{ type: 'count', responseId: late.id, counted: true }]);
+  await setInputs({ detail: withLive({ responses: [{ ...late, late: { ...late.late, counted: true } }] }), asking });
+  expect(textOf(find.getByRole('region', { name: 'Right' }))).toContain('Ceri');
+});
+
+test('the whole class is one bar, in the order and with the signs of the groups', async () => {
+  const responses = [responseOf('Anouk', 'q1'), responseOf('Bashir', 'q1', ['coming-hour'])];
+  const { find } = await render(Wall, { detail: withLive({ responses }), asking: askingOf('q1', 'revealed') });
+  const bar = find.getByRole('list', { name: 'The whole class' });
+  expect([...bar.querySelectorAll('[aria-hidden]')].map((one) => one.textContent)).toEqual(['… 1', 'A 1', '✓ 1']);
 });

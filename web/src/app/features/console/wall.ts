@@ -1,42 +1,41 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { kindOf, type Asking } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
+import { lateWords } from '../../shared/late';
+import type { RoomAct } from '../../state/live';
+import { LineLost } from '../../ui/line-lost';
 import { wallGroups } from './wall-groups';
 
-/** Every pupil's answer as it comes: who is still thinking, what was given, and after the reveal what explains it. */
+/** Every pupil's answer as it comes, on one screen: who is still thinking, what was given, and after the reveal what explains it. */
 @Component({
   selector: 'zp-wall',
-  imports: [MatButton, ResponseView],
+  imports: [LineLost, ResponseView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './wall.html',
   styleUrl: './wall.scss',
 })
 export class Wall {
   readonly detail = input.required<SessionDetail>();
-  /** The question on the stage; null where nothing is asked. */
-  readonly asking = input.required<Asking | null>();
-  readonly release = output<string>();
+  /** The question on the stage. */
+  readonly asking = input.required<Asking>();
+  readonly act = output<RoomAct>();
 
-  protected readonly participants = computed(() => this.detail().live.participants);
-  protected readonly missing = computed(() => {
-    const here = new Set(this.participants().map((one) => one.pupilId));
-    return this.detail()
-      .pupils.filter((pupil) => !here.has(pupil.id))
-      .map((pupil) => pupil.name)
-      .join(', ');
-  });
+  protected readonly lateWords = lateWords;
+  protected readonly inRoom = computed(() => this.detail().live.participants.filter(({ waits }) => !waits).length);
   /** The question as pupils see it: responses are shown beside it. */
   protected readonly view = computed(() => {
-    const item = this.asking()?.item;
-    return item ? kindOf(item).viewOf(item, this.detail().lesson.settings) : null;
+    const { item } = this.asking();
+    return kindOf(item).viewOf(item, this.detail().lesson.settings);
   });
-  protected readonly groups = computed(() => {
-    const asking = this.asking();
-    return asking ? wallGroups(this.detail(), asking) : [];
-  });
-  protected readonly answeredCount = computed(() =>
-    this.groups().reduce((sum, group) => sum + group.pupils.filter((one) => one.response).length, 0),
+  protected readonly groups = computed(() => wallGroups(this.detail(), this.asking()));
+  protected readonly answeredCount = computed(
+    () =>
+      this.groups()
+        .filter(({ tone }) => tone !== 'late')
+        .flatMap(({ pupils }) => pupils)
+        .filter(({ response }) => response).length,
   );
+  /** Most frequent first among the ideas: what the class would gain most from. */
+  protected readonly hint = computed(() => this.groups().find(({ tone }) => tone === 'idea')?.hint ?? null);
 }

@@ -1,10 +1,13 @@
 import { NgComponentOutlet } from '@angular/common';
 import {
+  afterNextRender,
   ChangeDetectionStrategy,
   Component,
   computed,
   effect,
+  type ElementRef,
   inject,
+  Injector,
   input,
   linkedSignal,
   type OutputRef,
@@ -60,6 +63,9 @@ export class DeskQuestion {
       several,
     };
   });
+  private readonly injector = inject(Injector);
+  private readonly stem = viewChild.required<ElementRef<HTMLElement>>('stem');
+  private readonly kept = viewChild<ElementRef<HTMLElement>>('kept');
   private readonly outlet = viewChild(NgComponentOutlet);
   private readonly shownAt = signal(performance.now());
 
@@ -76,8 +82,15 @@ export class DeskQuestion {
     });
   }
 
+  protected change(): void {
+    this.answering.set(true);
+    this.stem().nativeElement.focus(); // the button that had the focus goes
+  }
+
   private async send(response: Response): Promise<void> {
     this.answering.set(false);
+    // The button that had the focus goes with the question: what became of the answer takes it, and is read out.
+    afterNextRender(() => this.kept()?.nativeElement.focus(), { injector: this.injector });
     await this.store.answer(response, performance.now() - this.shownAt());
   }
 }

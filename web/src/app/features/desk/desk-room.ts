@@ -38,7 +38,10 @@ import { DeskStore } from './desk-store';
           <zp-stage class="stage" [class.tall]="tall()" [play]="play" [layout]="tall() ? 'tall' : 'wide'" />
         } @else {
           <div class="words">
-            @if (view.phase === 'ended') {
+            @if (view.phase === 'door') {
+              <h1>You are at the door, {{ view.pupilName }}.</h1>
+              <p role="status">Your teacher lets you in soon.</p>
+            } @else if (view.phase === 'ended') {
               <h1>The lesson is over. See you next time!</h1>
             } @else {
               <h1>You are in, {{ view.pupilName }}.</h1>

@@ -7,7 +7,7 @@ import { DeskStore } from './desk-store';
 
 const SEND = 'POST /api/desk/responses';
 const half = { kind: 'read-dial', hour: '7', minute: '30' } as const;
-const kept = (body: unknown) => ({ id: (body as { id: string }).id, askingId: 'q1', attempt: 1, receivedAtMs: 0 });
+const kept = (body: unknown) => ({ id: (body as { id: string }).id, askingId: 'q1', attempt: 1, receivedAtMs: 0, late: false });
 
 let server: FakeServer;
 let store: InstanceType<typeof DeskStore>;
@@ -214,7 +214,7 @@ test('an answer that an older version of this page kept on the device still goes
   expect(store.safety()).toBe('waiting');
   FakeSocket.latest.accept();
   await wait();
-  expect(server.sent(SEND)).toEqual([{ id, askingId: 'q1', response: half, responseTimeMs: 4200 }]);
+  expect(server.sent(SEND)).toEqual([{ id, askingId: 'q1', response: half, responseTimeMs: 4200, waitedMs: expect.any(Number) }]);
   expect(store.safety()).toBe('kept');
 });
 

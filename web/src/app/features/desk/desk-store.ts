@@ -28,6 +28,8 @@ interface DeskState {
 /** Pause before what waits is sent again; it doubles while nothing arrives. */
 const RETRY_MS = 1500;
 const LONGEST_RETRY_MS = 24_000;
+/** The server takes no longer wait than a week, in milliseconds. */
+const LONGEST_WAIT_MS = 7 * 86_400_000;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
@@ -49,10 +51,11 @@ export const DeskStore = signalStore(
       return own.at(-1)?.post.response ?? question?.given?.response ?? null;
     }),
     /** Whether that response is certain to be kept by the server, or still waits for the line. */
-    safety: computed<'none' | 'waiting' | 'kept'>(() => {
+    safety: computed<'none' | 'waiting' | 'kept' | 'late'>(() => {
       const question = view()?.question;
       if (waiting().some(({ post }) => post.askingId === question?.askingId)) return 'waiting';
-      return question?.given ? 'kept' : 'none';
+      if (!question?.given) return 'none';
+      return question.given.late ? 'late' : 'kept';
     }),
   })),
   withMethods((store) => {
@@ -121,14 +124,16 @@ export const DeskStore = signalStore(
     };
 
     /** @returns whether the response is settled: taken, or refused for good; otherwise it stays in the outbox */
-    const sendOne = async ({ post }: Waiting): Promise<boolean> => {
+    const sendOne = async ({ post, putAtMs }: Waiting): Promise<boolean> => {
       let problem: string | null = null;
       try {
-        const kept = await ask<ResponseKept>('POST', '/api/desk/responses', post);
+        // The clock of the device may have been set meanwhile; the server knows for itself when it came.
+        const waitedMs = Math.min(Math.max(0, Date.now() - putAtMs), LONGEST_WAIT_MS);
+        const kept = await ask<ResponseKept>('POST', '/api/desk/responses', { ...post, waitedMs });
         const view = store.view();
         if (view?.question?.askingId === post.askingId) {
           patchState(store, {
-            view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response } } },
+            view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response, late: kept.late } } },
           });
         }
       } catch (error) {

@@ -40,7 +40,7 @@ test('a picture can be rubbed out, and a wrong key keeps the pictures for anothe
   await press('boat', 'lamp');
   await press('Rub out');
   await press('star', 'drum', 'kite');
-  expect(alert()).toBe('No room has these four pictures in this order.');
+  expect(alert()).toContain('No room has these four pictures in this order.');
   expect(find.getByRole('status').getAttribute('aria-label')).toBe('Chosen: boat, star, drum, kite');
   await press('Rub out');
   expect(alert()).toBeUndefined();
@@ -75,4 +75,31 @@ test('a name that was just taken goes from the list; a join whose answer was los
   await press('Runa');
   const ids = server.sent(JOIN).map((body) => (body as { joinId: string }).joinId);
   expect([ids[1] === ids[2], ids[0] === ids[1], joined.length]).toEqual([true, false, 1]);
+});
+
+test('before a closed door one knocks, waits, and chooses a name when the teacher opens', async () => {
+  server.on(ROOM, new Refusal('ROOM_KEY_UNKNOWN', 'No open door has these four pictures in this order.'));
+  server.on('POST /api/desk/knock', undefined);
+  let answers = 0;
+  server.on('POST /api/desk/knock/answer', () => ({ room: ++answers < 2 ? null : room('Runa') }));
+  const { press, find, joined, settled } = await open();
+  await press('boat', 'lamp', 'drum', 'shell');
+  const timers: (() => void)[] = [];
+  const later = jest.spyOn(window, 'setTimeout').mockImplementation(((work: () => void, ms?: number) => {
+    if (ms === 3000) timers.push(work);
+    else queueMicrotask(work);
+    return 0;
+  }) as never);
+  await press('Knock at the door');
+  expect(find.getByRole('heading').textContent).toBe('You have knocked.');
+  for (let asked = 0; asked < 2; asked++) {
+    timers.shift()!();
+    for (let turn = 0; turn < 20; turn++) await Promise.resolve();
+    await settled();
+  }
+  later.mockRestore();
+  await press('Runa');
+  const [{ knockId }] = server.sent('POST /api/desk/knock') as [{ knockId: string }];
+  expect(server.sent(JOIN)).toMatchObject([{ knockId }]);
+  expect(joined).toHaveLength(1);
 });

@@ -1,10 +1,24 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
-import type { DeskView, RoomFound } from '@zeitpunkt/contract';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  type ElementRef,
+  inject,
+  input,
+  output,
+  signal,
+  viewChild,
+} from '@angular/core';
+import type { DeskView, KnockAnswer, RoomFound } from '@zeitpunkt/contract';
 import type { KeyPicture as PictureName } from '@zeitpunkt/core';
 import { KEY_LENGTH, KEY_PICTURES, readPictures } from '@zeitpunkt/core/live/room-key';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { KeyPicture } from '../../ui/key-picture';
+
+/** So often one who knocked asks whether the door has been opened, in milliseconds. */
+const KNOCK_MS = 3000;
 
 /** Coming in: four pictures in order, touched or typed, then one's own name. */
 @Component({
@@ -25,10 +39,54 @@ export class Join {
   protected readonly room = signal<RoomFound | null>(null);
   protected readonly busy = signal(false);
   private readonly said = signal<string | null>(null);
+  /** No open door has these pictures: perhaps the lesson has begun, and one may knock. */
+  protected readonly closed = signal(false);
+  /** Knocked, and waiting for the teacher to open. */
+  protected readonly knocking = signal(false);
+  private knockId: string | null = null;
+  private timer = 0;
   protected readonly problem = computed(() => this.said() ?? this.word());
   private readonly typedBox = viewChild<ElementRef<HTMLInputElement>>('typed');
   /** The same for every try of this page, so that a repeated join is one join. */
   private joinId = uuid();
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
+  }
+
+  /** Knocks at the closed door, and asks again and again whether it has been opened. */
+  protected async knock(): Promise<void> {
+    const knockId = uuid();
+    await this.tryTo(async () => {
+      await ask('POST', '/api/desk/knock', { knockId, roomKey: this.key() });
+      this.knockId = knockId;
+      this.knocking.set(true);
+      this.askAgain(knockId);
+    });
+  }
+
+  protected stopKnocking(): void {
+    clearTimeout(this.timer);
+    this.knocking.set(false);
+  }
+
+  private askAgain(knockId: string): void {
+    this.timer = window.setTimeout(() => void this.hear(knockId), KNOCK_MS);
+  }
+
+  private async hear(knockId: string): Promise<void> {
+    try {
+      const { room } = await ask<KnockAnswer>('POST', '/api/desk/knock/answer', { knockId, roomKey: this.key() });
+      if (!this.knocking()) return;
+      if (!room) return this.askAgain(knockId);
+      this.knocking.set(false);
+      this.room.set(room);
+    } catch (error) {
+      if (error instanceof ApiProblem && error.mayPass) return this.askAgain(knockId); // the line may come back
+      this.knocking.set(false);
+      this.said.set(sentenceOf(error));
+    }
+  }
 
   protected press(picture: PictureName): void {
     if (this.key().length >= KEY_LENGTH) return;
@@ -61,7 +119,7 @@ export class Join {
 
   protected async join(pupilId: string): Promise<void> {
     await this.tryTo(async () => {
-      const body = { joinId: this.joinId, roomKey: this.key(), pupilId };
+      const body = { joinId: this.joinId, roomKey: this.key(), pupilId, ...(this.knockId && { knockId: this.knockId }) };
       try {
         this.joined.emit(await ask<DeskView>('POST', '/api/desk/join', body));
       } catch (error) {
@@ -69,7 +127,9 @@ export class Join {
         // have arrived, and the next try is the same one.
         if (!(error instanceof ApiProblem && error.mayPass)) {
           this.joinId = uuid();
-          await this.lookUp(this.key());
+          if (!this.knockId) await this.lookUp(this.key());
+          else
+            this.room.set((await ask<KnockAnswer>('POST', '/api/desk/knock/answer', { knockId: this.knockId, roomKey: this.key() })).room);
         }
         throw error;
       }
@@ -78,6 +138,8 @@ export class Join {
 
   private setKey(key: readonly PictureName[]): void {
     this.key.set(key);
+    this.knockId = null;
+    this.closed.set(false);
     this.said.set(null);
     const box = this.typedBox()?.nativeElement;
     if (box) box.value = key.join(' ');
@@ -99,6 +161,7 @@ export class Join {
     try {
       await work();
     } catch (error) {
+      this.closed.set(error instanceof ApiProblem && error.code === 'ROOM_KEY_UNKNOWN');
       this.said.set(sentenceOf(error));
     } finally {
       this.busy.set(false);

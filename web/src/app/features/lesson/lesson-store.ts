@@ -15,7 +15,7 @@ interface LessonState {
 /** Stands there until a lesson has come; it is never shown. */
 const NO_LESSON: Lesson = {
   format: 'zeitpunkt-lesson',
-  formatVersion: 2,
+  formatVersion: 3,
   title: '',
   goal: '',
   successCriteria: [],

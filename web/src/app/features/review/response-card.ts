@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { misconceptionOf } from '@zeitpunkt/core';
+import { lateWords } from '../../shared/late';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseView } from '../../question-views/response-view';
 import type { ReviewCell } from './review-table';
@@ -25,6 +26,14 @@ import type { ReviewCell } from './review-table';
         </figure>
       </div>
       <p class="facts">Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{ changed() }}.</p>
+      @if (last.late; as late) {
+        <p>
+          <strong>{{ late.counted ? 'Late, and counts.' : 'Late: it does not count.' }}</strong> {{ lateWords(last) }}.
+          <button mat-stroked-button type="button" (click)="count.emit({ responseId: last.id, counted: !late.counted })">
+            {{ late.counted ? 'Do not let it count' : 'Let it count' }}
+          </button>
+        </p>
+      }
       @for (idea of ideas(); track idea.name) {
         <h3>{{ idea.name }}</h3>
         <p>{{ idea.whatThePupilDoes }}</p>
@@ -69,6 +78,8 @@ import type { ReviewCell } from './review-table';
 export class ResponseCard {
   readonly cell = input.required<ReviewCell>();
   readonly closed = output();
+  readonly count = output<{ readonly responseId: string; readonly counted: boolean }>();
+  protected readonly lateWords = lateWords;
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly changed = computed(() => {
     const times = this.cell().attempts.length - 1;

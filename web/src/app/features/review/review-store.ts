@@ -2,6 +2,7 @@ import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
+import { withCounted } from '../../shared/late';
 import { reviewTable } from './review-table';
 
 interface ReviewState {
@@ -38,6 +39,18 @@ export const ReviewStore = signalStore(
     },
     open(pupilId: string, askingId: string): void {
       patchState(store, { opened: { pupilId, askingId } });
+    },
+    /** Lets a late answer count, or not. */
+    async count(responseId: string, counted: boolean): Promise<void> {
+      const detail = store.detail();
+      if (!detail) return;
+      try {
+        await ask('POST', `/api/sessions/${detail.id}/responses/${responseId}/count`, { counted });
+        const responses = detail.live.responses.map((one) => withCounted(one, { responseId, counted }));
+        patchState(store, { detail: { ...detail, live: { ...detail.live, responses } }, problem: null });
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
     },
     close(): void {
       patchState(store, { opened: null });

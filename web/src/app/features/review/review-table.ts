@@ -11,6 +11,7 @@ import {
   type Response,
 } from '@zeitpunkt/core';
 import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
+import { counts } from '../../shared/late';
 
 /** One question that was asked, with what the class made of it. */
 export interface ReviewQuestion {
@@ -35,6 +36,7 @@ export interface ReviewCell {
   readonly question: ReviewQuestion;
   /** Every attempt, the first first; the last one counts. Empty where the pupil gave none. */
   readonly attempts: readonly MarkedResponse[];
+  /** The latest that counts; where none does, the latest that came late. */
   readonly last: MarkedResponse | null;
 }
 
@@ -54,7 +56,8 @@ export interface ReviewTable {
 export function reviewTable(detail: SessionDetail): ReviewTable {
   const { responses, room } = detail.live;
   const { settings } = detail.lesson;
-  const latest = new LatestAttempts(responses);
+  const latest = new LatestAttempts(responses.filter(counts));
+  const late = new LatestAttempts(responses);
   const attemptsOf = (pupilId: string, askingId: string) =>
     responses.filter((one) => one.pupilId === pupilId && one.askingId === askingId).sort((a, b) => a.attempt - b.attempt);
   const questions = room.run.askings.map((asking, index) => {
@@ -70,7 +73,7 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
         pupil,
         question: one,
         attempts: attemptsOf(pupil.id, one.askingId),
-        last: latest.of(pupil.id, one.askingId) ?? null,
+        last: latest.of(pupil.id, one.askingId) ?? late.of(pupil.id, one.askingId) ?? null,
       })),
     }));
   return { questions, rows, absent: detail.pupils.filter((pupil) => !joined.has(pupil.id)) };

@@ -3,6 +3,7 @@ import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } 
 import { MatButton } from '@angular/material/button';
 import { isRightVerdict } from '@zeitpunkt/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
+import { counts } from '../../shared/late';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseCard } from './response-card';
@@ -23,6 +24,7 @@ export class Review {
   protected readonly store = inject(ReviewStore);
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly namesOf = misconceptionNames;
+  protected readonly counts = counts;
 
   /** A cell whose answer no idea explains: right, or what was given instead. */
   protected inShort({ mark, response }: MarkedResponse, question: ReviewQuestion): string {

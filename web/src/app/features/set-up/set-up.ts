@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
@@ -6,6 +6,7 @@ import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/for
 import { MatInput } from '@angular/material/input';
 import { Store } from '@ngrx/store';
 import { authActions, authFeature } from '../../state/auth';
+import { showWhatIsMissing } from '../../shared/missing-fields';
 import { TeacherFrame } from '../frame/teacher-frame';
 
 const required = Validators.required;
@@ -29,20 +30,32 @@ const required = Validators.required;
         <mat-form-field appearance="outline">
           <mat-label>Set-up code</mat-label>
           <input matInput formControlName="code" autocomplete="off" inputmode="numeric" />
+          @if (form.controls.code.hasError('required')) {
+            <mat-error>Please enter the set-up code.</mat-error>
+          }
           <mat-hint>Eight digits; they stand in the window where Zeitpunkt was started.</mat-hint>
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Your name, as pupils know it</mat-label>
           <input matInput formControlName="name" autocomplete="name" />
+          @if (form.controls.name.hasError('required')) {
+            <mat-error>Please enter your name.</mat-error>
+          }
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Sign-in name</mat-label>
           <input matInput formControlName="signInName" autocomplete="username" autocapitalize="none" />
+          @if (form.controls.signInName.hasError('required')) {
+            <mat-error>Please choose a sign-in name.</mat-error>
+          }
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Password</mat-label>
           <input matInput type="password" formControlName="password" autocomplete="new-password" />
           <mat-hint>At least 10 characters</mat-hint>
+          @if (form.controls.password.hasError('required')) {
+            <mat-error>Please choose a password.</mat-error>
+          }
           @if (form.controls.password.hasError('minlength')) {
             <mat-error>At least 10 characters, please.</mat-error>
           }
@@ -50,11 +63,17 @@ const required = Validators.required;
         <mat-form-field appearance="outline">
           <mat-label>Your class</mat-label>
           <input matInput formControlName="className" autocomplete="off" />
+          @if (form.controls.className.hasError('required')) {
+            <mat-error>Please name your class.</mat-error>
+          }
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Pupils, one display name on each line</mat-label>
           <textarea matInput formControlName="pupils" rows="8"></textarea>
           <mat-hint>{{ names().length }} {{ names().length === 1 ? 'pupil' : 'pupils' }}</mat-hint>
+          @if (form.controls.pupils.hasError('required')) {
+            <mat-error>Please enter at least one pupil.</mat-error>
+          }
           @if (twice(); as name) {
             <mat-error>{{ name }} stands there twice; pupils must be able to tell their names apart.</mat-error>
           }
@@ -66,6 +85,7 @@ const required = Validators.required;
   styles: 'form { display: grid; gap: 1rem; max-width: 32rem; margin: 1rem auto; }',
 })
 export class SetUp {
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
   protected readonly form = inject(NonNullableFormBuilder).group({
@@ -81,7 +101,7 @@ export class SetUp {
   protected readonly twice = computed(() => repeated(this.names()));
 
   protected setUp(): void {
-    if (this.form.invalid) return this.form.markAllAsTouched();
+    if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const { pupils, ...form } = this.form.getRawValue();
     this.store.dispatch(authActions.setUp({ form: { ...form, pupilNames: namesIn(pupils) } }));
   }

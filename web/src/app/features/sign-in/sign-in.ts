@@ -1,17 +1,18 @@
-import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatError, MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { authActions, authFeature } from '../../state/auth';
+import { showWhatIsMissing } from '../../shared/missing-fields';
 import { TeacherFrame } from '../frame/teacher-frame';
 
 /** A teacher signs in; a pupil who strays here finds the way to the desk. */
 @Component({
   selector: 'zp-sign-in',
-  imports: [ReactiveFormsModule, MatButton, MatFormField, MatLabel, MatInput, RouterLink, TeacherFrame],
+  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatLabel, MatInput, RouterLink, TeacherFrame],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-teacher-frame>
@@ -23,10 +24,16 @@ import { TeacherFrame } from '../frame/teacher-frame';
         <mat-form-field appearance="outline">
           <mat-label>Sign-in name</mat-label>
           <input matInput formControlName="signInName" autocomplete="username" autocapitalize="none" />
+          @if (form.controls.signInName.hasError('required')) {
+            <mat-error>Please enter your sign-in name.</mat-error>
+          }
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Password</mat-label>
           <input matInput type="password" formControlName="password" autocomplete="current-password" />
+          @if (form.controls.password.hasError('required')) {
+            <mat-error>Please enter your password.</mat-error>
+          }
         </mat-form-field>
         <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">Sign in</button>
         <p class="aside">Are you a pupil? <a routerLink="/desk">Go to your desk</a></p>
@@ -48,6 +55,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 export class SignIn {
   /** Where to go afterwards; from the address. */
   readonly then = input<string>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
   protected readonly form = inject(NonNullableFormBuilder).group({
@@ -56,7 +64,7 @@ export class SignIn {
   });
 
   protected signIn(): void {
-    if (this.form.invalid) return this.form.markAllAsTouched();
+    if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const then = this.then();
     // Only a path of our own: an address with "//" would lead to another site.
     this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/lessons' }));

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import type { Response, ViewOf } from '@zeitpunkt/core';
+import { nearestTime } from '@zeitpunkt/core/dial/nearest-time';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { poseOf, type Turning } from '../../ui/dial-gesture';
@@ -33,8 +34,16 @@ export class SetDialAnswer implements AnswerView<ViewOf<'set-dial'>> {
     },
     { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
   );
+  /** The hands as the pupil left them, where the answer is being changed. */
+  private before(): Turning | null {
+    const given = this.given();
+    if (given?.kind !== 'set-dial') return null;
+    const { hands } = this.view();
+    const { hourDeg, minuteDeg } = given;
+    return hands === 'geared' ? { hands, at: nearestTime({ hourDeg, minuteDeg }) } : { hands, pose: { hourDeg, minuteDeg } };
+  }
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly turning = linkedSignal<string, Turning>({ source: this.itemId, computation: () => this.start() });
+  protected readonly turning = linkedSignal<string, Turning>({ source: this.itemId, computation: () => this.before() ?? this.start() });
   protected readonly turned = computed(() => this.turning() !== this.start());
 
   protected send(): void {

@@ -1,0 +1,59 @@
+import type { HandId } from '../../dial/pose.js';
+import type { SecondOfDay } from '../../time/second-of-day.js';
+import type { WordPack } from '../../words/pack.js';
+import type { LessonSettings } from '../settings.js';
+
+type BetweenRule = LessonSettings['betweenRule'];
+
+/**
+ * How a lesson talks about a dial, in one language: as a teacher says it to a six-year-old. What a question kind or a
+ * misconception says of itself stands in its own folder; what several of them say is here.
+ */
+export interface Talk {
+  /** Opens a worked example. */
+  readonly look: string;
+  /** What each hand is for. */
+  readonly tells: Readonly<Record<HandId, string>>;
+  /** Where a hand points: "at 6", "just past 6", "between 6 and 7", "almost at 7". */
+  where(deg: number): string;
+  /** Why the hour is this one, once it is clear that the short hand is meant: "It has passed 7, not 8 yet: 7." */
+  shortHour(at: SecondOfDay, rule: BetweenRule): string;
+  /** The same as a whole sentence, for a board or a pupil who reads it alone. */
+  hourReason(at: SecondOfDay, rule: BetweenRule): string;
+  /** The minutes as they are counted, once it is clear that the long hand is meant: "5, 10, 15 … 35." */
+  shortMinutes(at: SecondOfDay): string;
+  minuteReason(at: SecondOfDay): string;
+  /** How long it is to the coming hour, past the half. */
+  left(at: SecondOfDay): string;
+  /** How the time is said: the wording that is taught first, and others as what others say. */
+  wordings(at: SecondOfDay, pack: WordPack): string;
+  /** Lines of the board. */
+  readonly board: {
+    readonly hand: (where: string) => string;
+    readonly hour: (hour: number) => string;
+    readonly longHand: string;
+    readonly noMinutes: string;
+    readonly left: (at: SecondOfDay) => string;
+  };
+  /** What to ask about the short hand where it stands between two numerals: "which numeral has it passed?" */
+  readonly whichHour: Readonly<Record<BetweenRule, string>>;
+  /** What to ask where it points at one. */
+  readonly whichNumeral: string;
+  /** A time in digits or words as a sentence: "It is 7:30." */
+  itIs(time: string): string;
+}
+
+/** Minutes before and after a full hour in which the short hand seems to be at its numeral. */
+export const CLOSE_MIN = 4;
+
+/** The numbers of a count round the dial: in fives, and tick by tick from the last of them; the middle of a long one left out. */
+export function countedTo(minute: number, and: string): string {
+  const fives = Math.floor(minute / 5) * 5;
+  const ones = Array.from({ length: minute - fives }, (_, index) => fives + index + 1).join(', ');
+  if (fives === 0) return ones;
+  const counted = fives <= 20 ? [5, 10, 15, 20].filter((one) => one <= fives).join(', ') : `5, 10, 15 … ${fives}`;
+  return ones ? `${counted}, ${and} ${ones}` : counted;
+}
+
+/** The sentence with a capital letter and a full stop. */
+export const sentence = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}.`;

@@ -1,0 +1,78 @@
+import { randomUUID } from 'node:crypto';
+import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let room: TestRoom;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  room = await TestRoom.open(school, teacher);
+});
+afterEach(() => school.remove());
+
+const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
+
+const join = (body: object) => school.browser().send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: room.key, ...body });
+
+test('a wrong key, a taken name and a stranger each get their sentence', async () => {
+  const wrongKey = [...room.key].reverse();
+  expect(await school.browser().send('POST', '/api/desk/room', { roomKey: wrongKey })).toMatchObject({ statusCode: 404 });
+  await room.join('Anouk');
+  const taken = await join({ pupilId: room.pupilId('Anouk') });
+  expect(taken.json()).toMatchObject({
+    code: 'NAME_TAKEN',
+    status: 409,
+    detail: expect.stringContaining('Anouk is in the room already'),
+  });
+  expect(codeOf(await join({ pupilId: randomUUID() }))).toBe('PUPIL_UNKNOWN');
+  expect((await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).json()).toEqual({
+    className: 'Terns',
+    pupils: room.detail.pupils.filter((pupil) => pupil.name !== 'Anouk'),
+  });
+});
+
+test('the same join sent again is one join, and the device goes on with its new cookie', async () => {
+  const body = { joinId: randomUUID(), pupilId: room.pupilId('Bashir') };
+  await join(body);
+  const again = await join(body);
+  expect(again.statusCode).toBe(200);
+  expect((await room.live()).participants).toHaveLength(1);
+});
+
+test('a freed name can be chosen again, and the old device is out', async () => {
+  const old = await room.join('Ceri');
+  const [participant] = (await room.live()).participants;
+  await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${participant!.id}/release`);
+  expect(codeOf(await old.send('GET', '/api/desk'))).toBe('DESK_NOT_JOINED');
+  expect((await (await room.join('Ceri')).send('GET', '/api/desk')).json().pupilName).toBe('Ceri');
+});
+
+test('an ended room lets nobody in and its key is free for others', async () => {
+  await room.tell({ type: 'end' });
+  expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');
+});
+
+test('an ended lesson can be reviewed, without a key, now and after a restart, and holds no memory', async () => {
+  const anouk = await room.join('Anouk');
+  await room.goTo('think', 'q1');
+  const body = reading('8', '30');
+  const kept = (await respond(anouk, body)).json();
+  await room.tell({ type: 'end' });
+  const review = async () => (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
+  const now = await review();
+  const desk = async () => (await anouk.send('GET', '/api/desk')).json();
+  expect(await desk()).toMatchObject({ phase: 'ended', pupilName: 'Anouk', className: 'Terns', lessonTitle: 'Half past at the harbour' });
+  expect(now).toMatchObject({ roomKey: null, live: { responses: [{ attempt: 1 }] }, unreadable: [] });
+  await school.stop();
+  await school.start();
+  expect({ ...(await review()), live: {} }).toEqual({ ...now, live: {} });
+  expect((await review()).live.responses).toEqual(now.live.responses);
+  expect(await desk()).toMatchObject({ phase: 'ended' });
+  // What was kept before the end is acknowledged again after it; what is new is late.
+  expect((await respond(anouk, body)).json()).toEqual(kept);
+  expect((await respond(anouk, reading('7', '30'))).json()).toMatchObject({ attempt: 2, late: true });
+  // A command whose answer was lost, and ending once more, answer as the room is.
+  expect((await room.tell({ type: 'end' })).json()).toMatchObject({ room: { phase: 'ended' } });
+  expect(codeOf(await room.tell({ type: 'begin' }))).toBe('ROOM_NOT_RUNNING');
+});

@@ -1,0 +1,41 @@
+import { randomUUID } from 'node:crypto';
+import { School, TestRoom, type Browser } from '../../testing/school.js';
+
+let school: School;
+let teacher: Browser;
+let room: TestRoom;
+beforeEach(async () => {
+  school = await new School().start();
+  teacher = await school.teacher();
+  room = await TestRoom.open(school, teacher);
+});
+afterEach(() => school.remove());
+
+const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
+
+test('every teacher route is closed to strangers and to other teachers', async () => {
+  const { hashPassword } = await import('../auth/passwords.js');
+  const insert = school.store.sqlite.prepare('INSERT INTO teacher VALUES (?, ?, ?, ?, ?)');
+  insert.run(randomUUID(), 'other', 'Mr Quay', await hashPassword('another-long-one'), 0);
+  const other = school.browser();
+  await other.send('POST', '/api/sign-in', { signInName: 'other', password: 'another-long-one' });
+  const lessons = (await teacher.send('GET', '/api/lessons')).json();
+  const session = `/api/sessions/${room.detail.id}`;
+  const routes: ['GET' | 'POST', string, object?][] = [
+    ['GET', `/api/lessons/${lessons[0].id}`],
+    ['GET', session],
+    ['POST', `${session}/commands`, { id: randomUUID(), command: { type: 'begin' } }],
+    ['POST', `${session}/participants/${randomUUID()}/release`],
+    [
+      'POST',
+      '/api/sessions',
+      { id: randomUUID(), lessonId: lessons[0].id, classId: (await teacher.send('GET', '/api/classes')).json()[0].id },
+    ],
+    ['GET', `/ws/sessions/${room.detail.id}?window=console`],
+  ];
+  for (const [method, url, body] of routes) {
+    expect({ url, code: codeOf(await other.send(method, url, body)) }).toEqual({ url, code: 'NOT_FOUND' });
+    expect({ url, code: codeOf(await school.browser().send(method, url, body)) }).toEqual({ url, code: 'SIGN_IN_NEEDED' });
+  }
+  for (const list of ['/api/lessons', '/api/classes', '/api/sessions']) expect((await other.send('GET', list)).json()).toEqual([]);
+});

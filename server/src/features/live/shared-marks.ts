@@ -1,0 +1,58 @@
+import {
+  CoreError,
+  kindOf,
+  markOf,
+  writeMark,
+  writeResponse,
+  type Asking,
+  type LessonSettings,
+  type Mark,
+  type Response,
+} from '@zeitpunkt/core';
+
+/** A response with its mark, and both as JSON: as they are stored and as they are told. */
+export interface MarkedOnce {
+  readonly response: Response;
+  readonly mark: Mark;
+  readonly storedResponse: string;
+  readonly storedMark: string;
+  readonly toldResponse: string;
+  readonly toldMark: string;
+}
+
+/** So many different responses to one asking are remembered; a class seldom has more than a dozen. */
+const MOST_REMEMBERED = 500;
+
+/** Marks each different response to an asking once: many pupils give the same. */
+export class SharedMarks {
+  private readonly byAsking = new Map<string, Map<string, MarkedOnce>>();
+
+  constructor(private readonly settings: LessonSettings) {}
+
+  /** @throws CoreError RESPONSE_SHAPE where the question cannot be answered so */
+  of({ id, item }: Asking, response: Response): MarkedOnce {
+    let known = this.byAsking.get(id);
+    if (!known) this.byAsking.set(id, (known = new Map<string, MarkedOnce>()));
+    const toldResponse = JSON.stringify(response);
+    const found = known.get(toldResponse);
+    if (found) return found;
+    if (item.kind !== response.kind) {
+      throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${response.kind} came.`);
+    }
+    const kind = kindOf(item);
+    if (!kind.isPossible(item, response)) {
+      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${kind.responseText(item, response)}.`);
+    }
+    const mark = markOf(item, response, this.settings);
+    const marked = {
+      response,
+      mark,
+      storedResponse: writeResponse(response),
+      storedMark: writeMark(mark),
+      toldResponse,
+      toldMark: JSON.stringify(mark),
+    };
+    if (known.size < MOST_REMEMBERED) known.set(toldResponse, marked);
+    return marked;
+  }
+}

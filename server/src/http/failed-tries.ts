@@ -1,0 +1,77 @@
+import { CoreError } from '@zeitpunkt/core';
+
+const MINUTE_MS = 60_000;
+/** So many wait for their turn at most; further ones are sent away at once. */
+const MOST_WAITING = 4;
+
+/** How many failed tries within a minute are taken as mistakes. */
+export interface TriesLimits {
+  /** One device, or one name: more are refused for the rest of the minute. */
+  readonly perDevice: number;
+  /** One address, behind which a whole class may sit: beyond it tries are only slowed down. */
+  readonly perAddress: number;
+  /** All together: beyond it too tries are only slowed down. */
+  readonly perServer: number;
+  /** Tries that are slowed down are made one after the other, so far apart, in milliseconds. */
+  readonly turnMs: number;
+}
+
+/**
+ * Counts what fails, and only that: a room key, a password. Whoever guesses is slowed down to a rate at which nothing is
+ * found, and nobody is locked out because another device behind the same address fails.
+ */
+export class FailedTries {
+  private readonly failures = new Map<string, number[]>();
+  /** When the next turn of each slowed place is, by the process's own clock. */
+  private readonly nextTurn = new Map<string, number>();
+
+  constructor(
+    private readonly limits: TriesLimits,
+    private readonly nowMs: () => number,
+  ) {}
+
+  /**
+   * Resolves when a try may be made.
+   * @param device what tells the device, or null where nothing does
+   * @throws CoreError REQUEST_RATE
+   */
+  async mayTry(device: string | null, address: string): Promise<void> {
+    const { perDevice, perAddress, perServer } = this.limits;
+    if (device !== null && this.count(`device ${device}`) >= perDevice) throw tooMany();
+    const isUnknown = device === null && this.count(`unknown ${address}`) >= perDevice;
+    if (isUnknown || this.count(`address ${address}`) >= perAddress) await this.turn(address);
+    if (this.count('server') >= perServer) await this.turn('server');
+  }
+
+  failed(device: string | null, address: string): void {
+    const now = this.nowMs();
+    for (const key of [device === null ? `unknown ${address}` : `device ${device}`, `address ${address}`, 'server']) {
+      this.failures.set(key, [...this.recent(key), now]);
+    }
+    if (this.failures.size > 10_000) for (const key of this.failures.keys()) if (this.count(key) === 0) this.failures.delete(key);
+  }
+
+  /** How many failed within the last minute, from wherever. */
+  get lately(): number {
+    return this.count('server');
+  }
+
+  private recent(key: string): number[] {
+    const since = this.nowMs() - MINUTE_MS;
+    return (this.failures.get(key) ?? []).filter((at) => at > since);
+  }
+
+  private count(key: string): number {
+    return this.recent(key).length;
+  }
+
+  private async turn(place: string): Promise<void> {
+    const now = performance.now();
+    const at = Math.max(now, this.nextTurn.get(place) ?? 0);
+    if (at - now > MOST_WAITING * this.limits.turnMs) throw tooMany();
+    this.nextTurn.set(place, at + this.limits.turnMs);
+    if (at > now) await new Promise((resolve) => setTimeout(resolve, at - now));
+  }
+}
+
+const tooMany = () => new CoreError('REQUEST_RATE', 'Too many tries from here. Please wait a minute and try again.');

@@ -1,0 +1,30 @@
+import { computed, Injectable, signal } from '@angular/core';
+import { ask } from '../../shared/api';
+
+const CHOSEN = 'zp-address';
+
+/** The address that pupils open: one of those the server knows. What is chosen holds for every window of this browser. */
+@Injectable({ providedIn: 'root' })
+export class DeskAddress {
+  /** Without a path, the likeliest first; this page's own until the server has said. */
+  readonly all = signal<readonly string[]>([location.origin]);
+  private readonly chosen = signal(localStorage.getItem(CHOSEN));
+  readonly now = computed(() => this.all().find((address) => address === this.chosen()) ?? this.all()[0]!);
+  /** What pupils type and what the QR code holds. */
+  readonly desk = computed(() => `${this.now()}/desk`);
+
+  constructor() {
+    window.addEventListener('storage', ({ key, newValue }) => {
+      if (key === CHOSEN) this.chosen.set(newValue);
+    });
+    void ask<readonly string[]>('GET', '/api/addresses').then(
+      (addresses) => addresses.length > 0 && this.all.set(addresses),
+      () => undefined, // this page's own address is shown then
+    );
+  }
+
+  choose(address: string): void {
+    localStorage.setItem(CHOSEN, address);
+    this.chosen.set(address);
+  }
+}

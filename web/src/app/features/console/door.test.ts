@@ -1,0 +1,51 @@
+import { fireEvent } from '@testing-library/dom';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { heard, render, textOf } from '../../testing/render';
+import { sessionDetail } from '../../testing/session';
+import { DoorPanel } from './door';
+import { WhoIsHere } from './who-is-here';
+
+const live = (change: Partial<SessionDetail['live']>) => ({ ...sessionDetail().live, ...change });
+const waiting = sessionDetail().live.participants.map((one) => ({ ...one, waits: true }));
+
+test('who waits is let in one by one or all at once', async () => {
+  const { press, component } = await render(DoorPanel, { live: live({ participants: waiting }), nowMs: 0 });
+  const acts = heard((component as DoorPanel).act);
+  await press('Let Bashir in');
+  await press('Let all 3 in');
+  expect(acts).toEqual([
+    { type: 'let-in', participantIds: ['in-Bashir'] },
+    { type: 'let-in', participantIds: ['in-Anouk', 'in-Bashir', 'in-Ceri'] },
+  ]);
+});
+
+test('the door says how long it is open, and that it has closed by itself; who knocks is opened to', async () => {
+  const { room } = sessionDetail().live;
+  const closing = live({
+    room: { ...room, door: { open: true, closesAtMs: 600_000, asks: true } },
+    outside: { knocks: [{ id: 'k1', atMs: 0 }], wrongKeys: 9 },
+  });
+  const { page, press, setInputs, component, find } = await render(DoorPanel, { live: closing, nowMs: 300_000 });
+  expect(page.textContent).toContain('The door is open for 5 more minutes.');
+  expect(page.textContent).not.toContain('knocks');
+  expect(page.textContent).toContain('9 wrong room keys');
+  await setInputs({ live: closing, nowMs: 600_000 });
+  expect(page.textContent).toContain('The door is closed: late comers knock.');
+  const [acts, commands] = [heard((component as DoorPanel).act), heard((component as DoorPanel).tell)];
+  await press('Open to them');
+  expect(acts).toEqual([{ type: 'open-to', knockId: 'k1' }]);
+  fireEvent.click(find.getByRole('checkbox', { name: 'Pupils wait until I let them in' }));
+  expect(commands).toEqual([{ type: 'door-asks', asks: false }]);
+});
+
+test('one line tells who is in, who is missing, whose line is lost; a name is freed for another device', async () => {
+  const [anouk, bashir, ceri] = sessionDetail().live.participants;
+  const detail = { ...sessionDetail(), live: live({ participants: [anouk!, { ...bashir!, online: false }, ceri!] }) };
+  const { page, press, component, find } = await render(WhoIsHere, { detail });
+  const acts = heard((component as WhoIsHere).act);
+  expect(textOf(page.querySelector('p')!)).toBe('3 of 4 are in · line lost 1: Bashir · Not in yet: Dov');
+  expect(find.queryByRole('list', { name: 'In the room' })).toBeNull();
+  page.querySelector('details')!.open = true;
+  await press('Free Ceri');
+  expect(acts).toEqual([{ type: 'release', participantId: 'in-Ceri' }]);
+});
