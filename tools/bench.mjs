@@ -9,8 +9,11 @@ await install();
 await build();
 const OUT = 'node_modules/.cache/zeitpunkt/bench';
 const all = ['core-speed', 'page-weight', 'dial-frames', 'live-answers'];
+// Ten minutes long, so only when it is named.
+const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
-for (const name of [...all, 'floor-server', 'zeitpunkt-server']) await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
+for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'load-client'])
+  await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 for (const name of wanted) {
   if (['page-weight', 'dial-frames'].includes(name) && !findChromium()) process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);

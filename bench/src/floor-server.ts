@@ -3,6 +3,7 @@ import Database from 'better-sqlite3';
 import Fastify from 'fastify';
 import { randomUUID } from 'node:crypto';
 import { join } from 'node:path';
+import { tellUsage } from './usage.js';
 import { groupCommit } from '../../server/src/db/group-commit.js';
 
 // The bare floor: one route, no checks. Insert one row of about 200 bytes, acknowledge, push about 130 bytes to the
@@ -49,4 +50,4 @@ app.post('/answer/:room', async (request, reply) => {
 });
 await app.listen({ port: 0, host: '127.0.0.1' });
 const address = app.server.address();
-console.log(JSON.stringify({ port: typeof address === 'object' && address ? address.port : 0 }));
+tellUsage({ port: typeof address === 'object' && address ? address.port : 0 });

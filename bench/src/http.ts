@@ -1,11 +1,11 @@
 import { Agent, request } from 'node:http';
-import WebSocket from 'ws';
 
 const agent = new Agent({ keepAlive: true, maxSockets: 1200 });
 
-/** A small HTTP client for one server: it keeps cookies and lines open, and costs little itself. */
+/** A small HTTP client for one server: it keeps cookies. */
 export class Client {
-  private cookie = '';
+  /** What the server has set, as it is sent back. */
+  cookie = '';
   constructor(private readonly port: number) {}
 
   send<Reply>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<Reply> {
@@ -29,13 +29,5 @@ export class Client {
       sent.on('error', reject);
       sent.end(payload);
     });
-  }
-
-  /** Opens a socket; resolves when the first message has come. */
-  async socket(path: string, heard: (text: string) => void): Promise<WebSocket> {
-    const socket = new WebSocket(`ws://127.0.0.1:${this.port}${path}`, { headers: { cookie: this.cookie } });
-    socket.on('message', (data) => heard(String(data)));
-    await new Promise((resolve, reject) => socket.once('message', resolve).once('error', reject));
-    return socket;
   }
 }

@@ -1,85 +1,65 @@
-import { randomUUID } from 'node:crypto';
-import { setTimeout as sleep } from 'node:timers/promises';
-import { median, ms, percentile } from './stats.js';
-import { floorTarget, type HeardOnWall, type Target, zeitpunktTarget } from './targets.js';
+import { median, ms } from './stats.js';
+import { floorTarget, type Target, zeitpunktTarget } from './targets.js';
 
-// Answer → acknowledged → on the teacher's wall, steady and all at once, and a question opened in every room at once, with
-// 30 and with 300 pupils, beside the bare floor. Medians of paired runs; every figure a ratio to the floor of the same run.
+// Answer → acknowledged → on the teacher's wall, beside the bare floor: steady, all at once, and as many as it can take; and
+// a question opened in every room at once. Medians of paired runs; every figure a ratio to the floor of the same run.
 const RUNS = Number(process.env['BENCH_RUNS'] ?? 3);
-/** A class and ten classes; `BENCH_PUPILS=1000` loads a whole region. */
-const PUPIL_COUNTS = (process.env['BENCH_PUPILS'] ?? '30,300').split(',').map(Number);
+const PUPIL_COUNTS = (process.env['BENCH_PUPILS'] ?? '30,1000').split(',').map(Number);
 const STEADY_PER_SECOND = 200;
-const STEADY_ANSWERS = 600;
+const STEADY_SECONDS = 5;
+/** Answers a second that are tried, until they are not acknowledged in time any more. */
+const RAMP = [500, 1000, 1500, 2000, 3000, 4000, 5000, 6000, 7000, 8000, 9000, 10_000, 12_000, 14_000];
+const RAMP_SECONDS = 1.5;
+const IN_TIME_MS = 100;
 
-interface Measured {
-  readonly acknowledged: readonly number[];
-  readonly onWall: readonly number[];
-}
+type Figures = Readonly<Record<string, number>>;
 
-async function load(target: Target, wall: Map<string, number>, pattern: 'steady' | 'flash'): Promise<Measured> {
-  const acknowledged: number[] = [];
-  const sentAt = new Map<string, number>();
-  const answer = async (pupil: Target['pupils'][number]) => {
-    const id = randomUUID();
-    const start = performance.now();
-    sentAt.set(id, start);
-    await pupil.answer(id);
-    acknowledged.push(performance.now() - start);
-  };
-  const count = pattern === 'steady' ? STEADY_ANSWERS : target.pupils.length;
-  const start = performance.now();
-  const all: Promise<void>[] = [];
-  for (let sent = 0; sent < count; sent++) {
-    const waitMs = pattern === 'steady' ? start + (sent * 1000) / STEADY_PER_SECOND - performance.now() : 0;
-    if (waitMs > 0) await sleep(waitMs);
-    all.push(answer(target.pupils[sent % target.pupils.length]!));
-  }
-  await Promise.all(all);
-  while ([...sentAt.keys()].some((id) => !wall.has(id))) await sleep(5);
-  return { acknowledged, onWall: [...sentAt].map(([id, at]) => wall.get(id)! - at) };
-}
-
-async function measure(make: (heard: HeardOnWall) => Promise<Target>) {
-  const wall = new Map<string, number>();
-  const target = await make((id) => wall.set(id, performance.now()));
-  for (let warm = 0; warm < 3; warm++) await load(target, wall, 'flash'); // compiled code, open lines
+async function measure(make: () => Promise<Target>): Promise<Figures> {
+  const target = await make();
+  const memory = async () => (await target.server.usage()).rssMb;
+  for (let warm = 0; warm < 5; warm++) await target.flash(); // compiled code, open lines
+  const connectedMb = await memory();
   const opened: number[] = [];
   for (let time = 0; time < 5; time++) opened.push(await target.openQuestion());
-  const measured = {
-    opened,
-    steady: await load(target, wall, 'steady'),
-    flash: await load(target, wall, 'flash'),
-    memoryMb: target.memoryMb(),
-  };
+  const before = await target.server.usage();
+  const steady = await target.rate(STEADY_PER_SECOND, STEADY_SECONDS);
+  const after = await target.server.usage();
+  const flashes = [await target.flash(), await target.flash(), await target.flash()];
+  const flash = (of: 'p50' | 'p95' | 'wallP95') => median(flashes.map((one) => one[of]));
+  let highest = 0;
+  for (const perSecond of RAMP) {
+    const { p95, rate } = await target.rate(perSecond, RAMP_SECONDS);
+    if (p95 > IN_TIME_MS || rate < perSecond * 0.9) break;
+    highest = perSecond;
+  }
+  const rampMb = await memory();
   await target.stop();
-  return measured;
+  return {
+    'steady, acknowledged p50, ms': steady.p50,
+    'steady, acknowledged p95, ms': steady.p95,
+    'steady, acknowledged p99, ms': steady.p99,
+    'steady, on the wall p95, ms': steady.wallP95,
+    'processor time an answer, ms': (after.cpuMs - before.cpuMs) / steady.answers,
+    'flash, acknowledged p50, ms': flash('p50'),
+    'flash, acknowledged p95, ms': flash('p95'),
+    'flash, on the wall p95, ms': flash('wallP95'),
+    'opened, the last desk has it, ms': median(opened),
+    [`highest rate, p95 ≤ ${IN_TIME_MS} ms, a second`]: highest,
+    'memory, connected, MB': connectedMb,
+    'memory, after the ramp, MB': rampMb,
+  };
 }
 
 for (const pupils of PUPIL_COUNTS) {
-  const ratios = new Map<string, number[]>();
-  const lastRun = new Map<string, string>();
-  const note = (name: string, ours: number, floor: number) => {
-    ratios.set(name, [...(ratios.get(name) ?? []), ours / floor]);
-    lastRun.set(name, `${ms(ours)} against ${ms(floor)}`);
-  };
-  let memory = '';
+  const runs: { readonly floor: Figures; readonly ours: Figures }[] = [];
   for (let run = 0; run < RUNS; run++) {
-    const floor = await measure((heard) => floorTarget(pupils, heard));
-    const ours = await measure((heard) => zeitpunktTarget(pupils, heard));
-    for (const pattern of ['steady', 'flash'] as const) {
-      for (const part of [0.5, 0.95, 0.99]) {
-        note(
-          `${pattern}, acknowledged p${part * 100}`,
-          percentile(ours[pattern].acknowledged, part),
-          percentile(floor[pattern].acknowledged, part),
-        );
-      }
-      note(`${pattern}, on the wall p95`, percentile(ours[pattern].onWall, 0.95), percentile(floor[pattern].onWall, 0.95));
-    }
-    note('opened, the last desk has it', median(ours.opened), median(floor.opened));
-    memory = `memory: server ${ours.memoryMb.toFixed(0)} MB, floor ${floor.memoryMb.toFixed(0)} MB`;
+    runs.push({ floor: await measure(() => floorTarget(pupils)), ours: await measure(() => zeitpunktTarget(pupils)) });
   }
-  console.log(`\n${pupils} pupils, medians of ${RUNS} paired runs, grouped floor (last run in ms)`);
-  for (const [name, values] of ratios) console.log(`  ${name.padEnd(30)} ${median(values).toFixed(2)} × floor   ${lastRun.get(name)}`);
-  console.log(`  ${memory}`);
+  console.log(`\n${pupils} pupils, medians of ${RUNS} paired runs`);
+  for (const name of Object.keys(runs[0]!.ours)) {
+    const [floor, ours] = [median(runs.map((run) => run.floor[name]!)), median(runs.map((run) => run.ours[name]!))];
+    const ratio = median(runs.map((run) => run.ours[name]! / run.floor[name]!));
+    const value = (figure: number) => (name.endsWith(', ms') ? ms(figure) : String(Math.round(figure)));
+    console.log(`  ${name.padEnd(42)} ${ratio.toFixed(2)} × floor   ${value(ours)} against ${value(floor)}`);
+  }
 }

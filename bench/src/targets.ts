@@ -1,97 +1,80 @@
-import { type ChildProcess, spawn } from 'node:child_process';
 import { prepareLesson, type Lesson } from '@zeitpunkt/core';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import type WebSocket from 'ws';
+import { Child } from './child.js';
 import { Client } from './http.js';
-
-/** A server under load: pupils who can answer, and walls that hear of it. */
-export interface Target {
-  readonly pupils: readonly { answer(id: string): Promise<unknown> }[];
-  /** Opens the first question in every room at once; resolves to the milliseconds until the last desk has it. */
-  openQuestion(): Promise<number>;
-  /** Memory of the server in MB. */
-  memoryMb(): number;
-  stop(): Promise<void>;
-}
-
-export type HeardOnWall = (id: string) => void;
+import type { Load, LoadOrder, LoadSpec } from './load-client.js';
 
 const ROOM_SIZE = 30;
+const ANSWER = { id: 'ID', askingId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200, waitedMs: 12 };
 
-class Child {
-  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-bench-'));
-  readonly sockets: WebSocket[] = [];
-  private child!: ChildProcess;
+/** A server in its process, and a client in another that loads it: desks and walls have their lines open. */
+export class Target {
+  private constructor(
+    readonly server: Child,
+    private readonly client: Child,
+    private readonly openAll: readonly (() => Promise<unknown>)[],
+    private readonly closeAll: readonly (() => Promise<unknown>)[],
+    /** Opens rooms beside those under load, lets each pupil answer once, and ends them; empty for the floor. */
+    readonly openAndEndRoom: () => Promise<void>,
+  ) {}
 
-  /** Starts a server; resolves with the line of JSON that it prints. */
-  async start(entry: string, ...args: string[]): Promise<{ port: number } & Record<string, unknown>> {
-    const child = spawn(process.execPath, [join(import.meta.dirname, entry), this.dataDir, ...args], {
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    this.child = child;
-    const line = await new Promise<string>((resolve, reject) => {
-      child.stdout.once('data', (data: Buffer) => resolve(String(data)));
-      child.once('exit', (code) => reject(new Error(`${entry} ended with ${code}`)));
-    });
-    return JSON.parse(line) as { port: number };
+  static async of(
+    server: Child,
+    spec: LoadSpec,
+    openAll: readonly (() => Promise<unknown>)[],
+    closeAll: readonly (() => Promise<unknown>)[] = [],
+    openAndEndRoom: () => Promise<void> = async () => undefined,
+  ): Promise<Target> {
+    const client = new Child('load-client.mjs');
+    await client.ask<unknown>({ type: 'connect', spec } satisfies LoadOrder);
+    return new Target(server, client, openAll, closeAll, openAndEndRoom);
   }
 
-  memoryMb(): number {
-    return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.child.pid}/status`, 'utf8'))?.[1]) / 1024;
+  rate(perSecond: number, seconds: number): Promise<Load> {
+    return this.order<Load>({ type: 'rate', perSecond, answers: Math.round(perSecond * seconds) });
+  }
+
+  flash(): Promise<Load> {
+    return this.order<Load>({ type: 'flash', spreadMs: 100 });
+  }
+
+  /** Opens the first question in every room at once; resolves to the milliseconds until the last desk has it. */
+  async openQuestion(): Promise<number> {
+    await this.order({ type: 'watch-desks' });
+    if (this.closeAll.length > 0) {
+      await Promise.all(this.closeAll.map((close) => close()));
+      await this.order<number>({ type: 'desks-heard' });
+      await this.order({ type: 'watch-desks' });
+    }
+    await Promise.all(this.openAll.map((open) => open()));
+    return this.order<number>({ type: 'desks-heard' });
   }
 
   async stop(): Promise<void> {
-    for (const socket of this.sockets) socket.terminate();
-    const gone = new Promise((resolve) => this.child.once('exit', resolve));
-    this.child.kill('SIGKILL');
-    await gone;
-    rmSync(this.dataDir, { recursive: true, force: true });
+    await this.client.stop();
+    await this.server.stop();
+  }
+
+  private async order<T>(order: LoadOrder): Promise<T> {
+    return (await this.client.ask<{ done: T }>(order)).done;
   }
 }
-
-/** Counts what desks are sent, and tells when each of them has been sent something. */
-class Desks {
-  private waiting = new Set<number>();
-  private done: () => void = () => undefined;
-
-  readonly heard = (desk: number) => {
-    if (this.waiting.delete(desk) && this.waiting.size === 0) this.done();
-  };
-
-  /** Milliseconds from an act until the last of so many desks has been sent something. */
-  async untilAllHear(count: number, act: () => Promise<unknown>): Promise<number> {
-    this.waiting = new Set(Array.from({ length: count }, (_, desk) => desk));
-    const start = performance.now();
-    const all = new Promise<number>((resolve) => (this.done = () => resolve(performance.now() - start)));
-    const [lasted] = await Promise.all([all, act()]);
-    return lasted;
-  }
-}
-
-const answerBody = (id: string) => ({ id, askingId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200 });
 
 /** The bare floor with as many pupils, in rooms of thirty. */
-export async function floorTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
-  const server = new Child();
-  const { port } = await server.start('floor-server.mjs');
-  const desks = new Desks();
-  const rooms: (() => Promise<unknown>)[] = [];
-  const pupils: { answer(id: string): Promise<unknown> }[] = [];
-  for (let index = 0; index < pupilCount; index++) {
-    const room = Math.floor(index / ROOM_SIZE);
-    const client = new Client(port);
-    if (index % ROOM_SIZE === 0) {
-      server.sockets.push(await client.socket(`/wall/${room}`, (text) => heard((JSON.parse(text) as { id: string }).id)));
-      rooms.push(() => client.send('POST', `/open/${room}`));
-    }
-    server.sockets.push(await client.socket(`/desk/${room}`, () => desks.heard(index)));
-    pupils.push({ answer: (id) => client.send('POST', `/answer/${room}`, answerBody(id)) });
-  }
-  const openQuestion = () => desks.untilAllHear(pupilCount, () => Promise.all(rooms.map((open) => open())));
-  return { pupils, openQuestion, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+export async function floorTarget(pupilCount: number): Promise<Target> {
+  const server = new Child('floor-server.mjs');
+  const { port } = await server.message<{ port: number }>();
+  const roomOf = (pupil: number) => Math.floor(pupil / ROOM_SIZE);
+  const pupils = Array.from({ length: pupilCount }, (_, pupil) => ({
+    path: `/answer/${roomOf(pupil)}`,
+    cookie: '',
+    deskPath: `/desk/${roomOf(pupil)}`,
+  }));
+  const rooms = Array.from({ length: Math.ceil(pupilCount / ROOM_SIZE) }, (_, room) => room);
+  const walls = rooms.map((room) => ({ path: `/wall/${room}`, cookie: '' }));
+  const client = new Client(port);
+  const open = rooms.map((room) => () => client.send('POST', `/open/${room}`));
+  return Target.of(server, { port, pupils, walls, answer: JSON.stringify(ANSWER) }, open);
 }
 
 interface Detail {
@@ -101,44 +84,57 @@ interface Detail {
   readonly lesson: Lesson;
 }
 
-/** The real server: a teacher with running rooms at an open question, pupils joined with open desks. */
-export async function zeitpunktTarget(pupilCount: number, heard: HeardOnWall): Promise<Target> {
-  const server = new Child();
-  const { port, signInName, password } = await server.start('zeitpunkt-server.mjs', String(Math.ceil(pupilCount / ROOM_SIZE)));
+/** The real server: a teacher with running rooms at an open question, pupils joined. */
+export async function zeitpunktTarget(pupilCount: number): Promise<Target> {
+  const server = new Child('zeitpunkt-server.mjs', String(Math.ceil(pupilCount / ROOM_SIZE) + 1));
+  const { port, ...signIn } = await server.message<{ port: number; signInName: string; password: string }>();
   const teacher = new Client(port);
-  await teacher.send('POST', '/api/sign-in', { signInName, password });
-  const lessons = await teacher.send<{ id: string }[]>('GET', '/api/lessons');
+  await teacher.send('POST', '/api/sign-in', signIn);
+  const [lesson] = await teacher.send<{ id: string }[]>('GET', '/api/lessons');
   const classes = await teacher.send<{ id: string; pupilCount: number }[]>('GET', '/api/classes');
-  const desks = new Desks();
-  const rooms: Room[] = [];
-  const pupils: { answer(id: string): Promise<unknown> }[] = [];
-  for (const { id: classId } of classes.filter((one) => one.pupilCount === ROOM_SIZE)) {
-    const detail = await teacher.send<Detail>('POST', '/api/sessions', { id: randomUUID(), lessonId: lessons[0]!.id, classId });
-    const onMessage = (text: string) => {
-      const message = JSON.parse(text) as { type: string; response?: { id: string } };
-      if (message.type === 'response') heard(message.response!.id);
-    };
-    server.sockets.push(await teacher.socket(`/ws/sessions/${detail.id}?window=console`, onMessage));
-    for (const { id: pupilId } of detail.pupils.slice(0, pupilCount - pupils.length)) {
-      const desk = new Client(port);
-      await desk.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: detail.roomKey, pupilId });
-      const index = pupils.length;
-      server.sockets.push(await desk.socket('/ws/desk', () => desks.heard(index)));
-      pupils.push({ answer: (id) => desk.send('POST', '/api/desk/responses', answerBody(id)) });
+  const [spare, ...taught] = classes.filter((one) => one.pupilCount === ROOM_SIZE).map(({ id }) => id) as [string, ...string[]];
+  const openRoom = (classId: string) => teacher.send<Detail>('POST', '/api/sessions', { id: randomUUID(), lessonId: lesson!.id, classId });
+  const join = async ({ roomKey }: Detail, pupilId: string) => {
+    const desk = new Client(port);
+    await desk.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey, pupilId });
+    return desk;
+  };
+  const [pupils, walls, rooms]: [{ path: string; cookie: string; deskPath: string }[], { path: string; cookie: string }[], Room[]] = [
+    [],
+    [],
+    [],
+  ];
+  for (const classId of taught) {
+    const detail = await openRoom(classId);
+    walls.push({ path: `/ws/sessions/${detail.id}?window=console`, cookie: teacher.cookie });
+    for (const { id } of detail.pupils.slice(0, pupilCount - pupils.length)) {
+      const { cookie } = await join(detail, id);
+      pupils.push({ path: '/api/desk/responses', cookie, deskPath: '/ws/desk' });
     }
     rooms.push(await openFirstQuestion(teacher, detail));
   }
-  const openQuestion = async () => {
-    await desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goBefore }) => goBefore())));
-    return desks.untilAllHear(pupilCount, () => Promise.all(rooms.map(({ goTo }) => goTo())));
+  const openAndEndRoom = async () => {
+    const detail = await openRoom(spare);
+    const room = await openFirstQuestion(teacher, detail);
+    const desks = await Promise.all(detail.pupils.map(({ id }) => join(detail, id)));
+    await Promise.all(desks.map((desk) => desk.send('POST', '/api/desk/responses', { ...ANSWER, id: randomUUID() })));
+    await room.end();
   };
-  return { pupils, openQuestion, memoryMb: () => server.memoryMb(), stop: () => server.stop() };
+  const spec = { port, pupils, walls, answer: JSON.stringify(ANSWER) };
+  return Target.of(
+    server,
+    spec,
+    rooms.map(({ goTo }) => goTo),
+    rooms.map(({ goBefore }) => goBefore),
+    openAndEndRoom,
+  );
 }
 
 interface Room {
   /** Goes to the step where the first question is open, and to the one before it. */
   readonly goTo: () => Promise<unknown>;
   readonly goBefore: () => Promise<unknown>;
+  readonly end: () => Promise<unknown>;
 }
 
 async function openFirstQuestion(teacher: Client, { id, lesson }: Detail): Promise<Room> {
@@ -148,5 +144,5 @@ async function openFirstQuestion(teacher: Client, { id, lesson }: Detail): Promi
   const go = (to: number) => tell({ type: 'go', to: steps[to]!.ref });
   await tell({ type: 'begin' });
   await go(step);
-  return { goTo: () => go(step), goBefore: () => go(step - 1) };
+  return { goTo: () => go(step), goBefore: () => go(step - 1), end: () => tell({ type: 'end' }) };
 }

@@ -2,6 +2,7 @@ import { resolve } from 'node:path';
 import { buildApp } from '../../server/src/app.js';
 import { openStore } from '../../server/src/db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from '../../server/src/demo/seed.js';
+import { tellUsage } from './usage.js';
 import { insertClass } from '../../server/src/features/classes/queries.js';
 
 // The real server with as many classes as the load needs. The pupils of the load are in at once.
@@ -17,4 +18,4 @@ store.sqlite.exec('UPDATE class SET door_asks = 0');
 const app = await buildApp({ store, nowMs: Date.now });
 await app.listen({ port: 0, host: '127.0.0.1' });
 const address = app.server.address();
-console.log(JSON.stringify({ port: typeof address === 'object' && address ? address.port : 0, ...DEMO_SIGN_IN }));
+tellUsage({ port: typeof address === 'object' && address ? address.port : 0, ...DEMO_SIGN_IN });

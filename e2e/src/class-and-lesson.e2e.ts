@@ -31,11 +31,11 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await teacher.signIn();
   const { page } = teacher;
   await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
-  await expect(page.getByText('The short hand has passed 12 and not reached 1 yet')).toBeVisible();
+  await expect(page.getByText('It has passed 12, and 1 comes next: 12.')).toBeVisible();
   const other = await page.context().newPage();
   await other.goto(page.url());
   await page.getByRole('button', { name: 'step back to the one before' }).click();
-  await expect(page.getByText('Step back to the numeral before the short hand: the hour is 12.')).toBeVisible();
+  await expect(page.getByText('Step back to the numeral before it: 12.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   await other.getByRole('textbox', { name: 'Title' }).fill('Half past at the pier');
@@ -51,7 +51,7 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await teacher.goTo('Worked example');
   await teacher.next();
   await teacher.next();
-  await expect(page.getByText('Step back to the numeral before the short hand: the hour is 4.')).toBeVisible();
+  await expect(page.getByText('Step back to the numeral before it: 4.')).toBeVisible();
 });
 
 test('a dial built in two windows is lost in neither', async ({ teacher, server }) => {

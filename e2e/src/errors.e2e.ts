@@ -1,5 +1,6 @@
 import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
+import { connect } from 'node:net';
 import { join } from 'node:path';
 import { expect, test } from './lib/classroom.js';
 import { TestServer } from './lib/server.js';
@@ -19,7 +20,7 @@ test('wrong pictures, a misspelt picture and a name just taken each say what to 
   const one = await newPupil('Mirela');
   const wrong = key.map((picture) => (picture === 'drum' ? 'star' : 'drum'));
   await one.enterKey(wrong);
-  await expect(one.page.getByRole('alert')).toContainText('No room has these four pictures in this order');
+  await expect(one.page.getByRole('alert')).toContainText('No open door has these four pictures in this order');
   await one.page.getByLabel('Or type their names').fill('boat castle');
   await one.page.getByRole('button', { name: 'Go in' }).click();
   await expect(one.page.getByRole('alert')).toContainText('There is no picture “castle”. The pictures are: boat, lamp');
@@ -32,24 +33,6 @@ test('wrong pictures, a misspelt picture and a name just taken each say what to 
   await expect(one.page.getByRole('button', { name: 'Mirela' })).toBeHidden();
 });
 
-test('an answer that comes too late is told so, and the desk goes on', async ({ teacher, newPupil }) => {
-  await teacher.signIn();
-  const key = await teacher.openRoom();
-  const runa = await newPupil('Runa');
-  await runa.join(key);
-  await teacher.begin();
-  await teacher.goTo('Ask');
-  await expect(runa.stem).toHaveText('What time is it?');
-  await runa.page.context().setOffline(true);
-  await runa.read('7', '30');
-  await expect(runa.page.getByText('Waiting for the line.')).toBeVisible();
-  await teacher.page.getByRole('button', { name: 'Close answers' }).click();
-  await expect(teacher.wall).toContainText('No answer 1');
-  await runa.page.context().setOffline(false);
-  await expect(runa.page.getByRole('alert')).toContainText('not open any more');
-  await expect(runa.page.getByText('This question is closed now')).toBeVisible();
-});
-
 test('a room of somebody else’s, or none at all, is not there', async ({ teacher, server }) => {
   await teacher.signIn();
   await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
@@ -57,16 +40,51 @@ test('a room of somebody else’s, or none at all, is not there', async ({ teach
   await expect(teacher.page.getByRole('alert')).toContainText('There is no such lesson run among yours.');
 });
 
-test('a port in use and a data directory that cannot be written end the start with one sentence', async ({ server }) => {
+test('a start that cannot be is ended with one sentence, and a second server leaves the first one’s school alone', async ({ server }) => {
   const port = new URL(server.url).port;
-  const busy = startOn('--port', port, '--data', join(server.dataDir, 'other'));
-  expect(busy.status).toBe(1);
-  expect(busy.stderr.trim()).toBe(`Zeitpunkt did not start: Port ${port} is used by another program. Choose another one with --port.`);
+  const refused = (...args: string[]) => {
+    const { status, stderr, stdout } = startOn(...args);
+    expect([status, stdout]).toEqual([1, '']);
+    return stderr.trim();
+  };
+  expect(refused('--port', port, '--data', join(server.dataDir, 'other'))).toBe(
+    `Zeitpunkt did not start: Port ${port} is used by another program. Choose another port with --port.`,
+  );
   const file = join(server.dataDir, 'a-file');
   writeFileSync(file, '');
-  const unwritable = startOn('--port', '0', '--data', join(file, 'data'));
-  expect(unwritable.status).toBe(1);
-  expect(unwritable.stderr).toMatch(/^Zeitpunkt did not start: The data directory .* cannot be written: .*\.\n$/);
+  expect(refused('--port', '0', '--data', join(file, 'data'))).toMatch(
+    /^Zeitpunkt did not start: The data directory .* cannot be used: .*\.$/,
+  );
+  expect(refused('--port', '-1')).toBe('Zeitpunkt did not start: A port is a whole number from 0 to 65535, but “-1” came.');
+  expect(refused('--port', '0', '--data', server.dataDir)).toMatch(
+    /^Zeitpunkt did not start: The school in .* is open in another Zeitpunkt already\./,
+  );
+  expect((await fetch(`${server.url}/api/me`)).status).toBe(200);
+});
+
+test('a stop is orderly and quick, whatever is open: lines, a body that never ends, an answer just given', async ({
+  server,
+  teacher,
+  newPupil,
+}) => {
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const anouk = await newPupil('Anouk');
+  await anouk.join(key);
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await expect(anouk.stem).toHaveText('What time is it?');
+  const slow = connect(Number(new URL(server.url).port), 'localhost');
+  slow.on('error', () => undefined);
+  slow.write('POST /api/sign-in HTTP/1.1\r\nhost: localhost\r\ncontent-type: application/json\r\ncontent-length: 90\r\n\r\n{');
+  await anouk.read('7', '30');
+  await anouk.expectKept();
+  const from = Date.now();
+  expect(await server.end()).toBe(0);
+  expect(Date.now() - from).toBeLessThan(5000);
+  slow.destroy();
+  await server.start();
+  await expect(teacher.wall).toContainText('1 of 1 answered');
 });
 
 test('the first start for real use: the code from the console, a teacher, a class, and a lesson can begin', async ({ page }) => {

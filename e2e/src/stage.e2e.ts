@@ -111,7 +111,7 @@ test('either half of the keyboard is enough to teach with', async ({ teacher }) 
 
   await page.getByRole('button', { name: 'Keys' }).click();
   await page.getByRole('checkbox', { name: /act as keys/ }).uncheck();
-  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.keyboard.press('w');
   await page.keyboard.press('ArrowRight');
   await expect(aside).toContainText('7:46');

@@ -51,7 +51,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
 
   await teacher.next();
   await expect(anouk.sentence).toHaveText('Yes, it is 7:30. You read both hands.');
-  await expect(bashir.sentence).toContainText('Look at the short hand again');
+  await expect(bashir.sentence).toContainText('The short hand has passed 7 and not reached 8 yet');
   await expect(ceri.sentence).toContainText('Count round in fives');
   await expect(bashir.page.getByText('8:30')).toBeVisible();
   await expect(teacher.wall.getByRole('region', { name: 'Nearest hour or coming hour' })).toContainText('Bashir');

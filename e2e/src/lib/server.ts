@@ -52,12 +52,12 @@ export class TestServer {
   }
 
   /** Ends the server at once, as a power cut would. */
-  kill(): Promise<void> {
+  kill(): Promise<number | null> {
     return this.signal('SIGKILL');
   }
 
-  /** Ends the server in order. */
-  end(): Promise<void> {
+  /** Ends the server in order; resolves with its exit code. */
+  end(): Promise<number | null> {
     return this.signal('SIGTERM');
   }
 
@@ -66,11 +66,12 @@ export class TestServer {
     rmSync(this.dataDir, { recursive: true, force: true });
   }
 
-  private async signal(signal: 'SIGKILL' | 'SIGTERM'): Promise<void> {
+  private async signal(signal: 'SIGKILL' | 'SIGTERM'): Promise<number | null> {
     const child = this.child;
-    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return null;
     const gone = new Promise((resolve) => child.once('exit', resolve));
     child.kill(signal);
     await gone;
+    return child.exitCode;
   }
 }

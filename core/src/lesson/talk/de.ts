@@ -5,7 +5,7 @@ import { CLOSE_MIN, countedTo, sentence, type Talk } from './talk.js';
 
 const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
   15: ', ein Viertel der Runde',
-  30: ', eine halbe Runde',
+  30: ', halb herum',
   45: ', drei Viertel der Runde',
 };
 
@@ -31,20 +31,20 @@ export const german: Talk = {
     if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: ${hour}.`;
     if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: noch ${hour}.`;
     return hour === 12
-      ? 'Er ist an der 12 vorbei, dann kommt die 1: 12.'
+      ? 'Er ist an der 12 vorbei, dann kommt 1: 12.'
       : `Er ist an der ${hour} vorbei, noch nicht bei der ${next}: ${hour}.`;
   },
   hourReason(at, rule) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
     if (minute === 0) return `Der kurze Zeiger steht auf der ${hour}: Die Stunde ist ${hour}.`;
     const next = nextHour12(hour);
-    const after = hour === 12 ? ' Nach der 12 fangen die Stunden wieder bei 1 an.' : '';
+    const after = hour === 12 ? ' Nach der 12 kommt wieder die 1.' : '';
     const isAlmost = minute >= 60 - CLOSE_MIN;
     const where = isAlmost
       ? `Der kurze Zeiger ist fast bei der ${next}, aber noch nicht da`
       : minute <= CLOSE_MIN
         ? `Der kurze Zeiger ist gerade an der ${hour} vorbei`
-        : `Der kurze Zeiger ist an der ${hour} vorbei und noch nicht bei der ${next}`;
+        : `Der kurze Zeiger ist an der ${hour} vorbei, noch nicht bei der ${next}`;
     const sentences = {
       passed: `${where}: Die Stunde ist ${isAlmost ? 'noch ' : ''}${hour}.`,
       'step-back': `${isAlmost ? `Der kurze Zeiger ist fast bei der ${next}. ` : ''}Geh vom kurzen Zeiger zurück zur Zahl davor: Die Stunde ist ${hour}.`,
@@ -58,7 +58,7 @@ export const german: Talk = {
     if (minute === 1) return 'Ein Strich nach der 12: eine Minute.';
     if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')}.`;
     if (minute === 5) return 'Von der 12 bis zur 1: 5.';
-    const part = { 15: ': eine Viertelrunde', 30: ': eine halbe Runde' }[minute] ?? '';
+    const part = { 15: ': eine Viertelrunde', 30: ': halb herum' }[minute] ?? '';
     return `${countedTo(minute, 'und')}${part}.`;
   },
   minuteReason(at) {
@@ -67,8 +67,8 @@ export const german: Talk = {
     if (minute === 1) return 'Der lange Zeiger steht einen Strich nach der 12: eine Minute.';
     if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')} Minuten.`;
     if (minute === 5) return 'Von der 12 bis zur 1: 5 Minuten.';
-    const half = minute === 30 ? ` Es ist auf halbem Weg zur ${nextHour12(hour12(at))}.` : '';
-    return `In Fünfern von der 12: ${countedTo(minute, 'und')} Minuten${PART_OF_THE_WAY[minute] ?? ''}.${half}`;
+    const half = minute === 30 ? `: auf halbem Weg zur ${nextHour12(hour12(at))}` : '';
+    return `In Fünfern von der 12: ${countedTo(minute, 'und')} Minuten${PART_OF_THE_WAY[minute] ?? ''}${half}.`;
   },
   left(at) {
     const left = 60 - minuteOfHour(at);

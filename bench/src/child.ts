@@ -1,0 +1,57 @@
+import { type ChildProcess, fork } from 'node:child_process';
+import { once } from 'node:events';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+
+/** What a process has used so far. */
+export interface Usage {
+  /** Processor time in milliseconds, of the whole process. */
+  readonly cpuMs: number;
+  readonly rssMb: number;
+  /** After the garbage was collected. */
+  readonly heapMb: number;
+}
+
+/** A process of its own that does what it is told, and answers. */
+export class Child {
+  readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-bench-'));
+  private readonly child: ChildProcess;
+
+  constructor(entry: string, ...args: string[]) {
+    this.child = fork(join(import.meta.dirname, entry), [this.dataDir, ...args], {
+      stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
+      execArgv: ['--expose-gc'],
+    });
+    process.once('exit', () => this.child.kill('SIGKILL')); // also after an error: nothing may go on running
+  }
+
+  /** The next message that it sends. */
+  async message<T>(): Promise<T> {
+    const gone = new AbortController();
+    const ended = once(this.child, 'exit', { signal: gone.signal }).then(([code]) => {
+      throw new Error(`A process of the benchmark ended with ${String(code)}.`);
+    });
+    const [message] = (await Promise.race([once(this.child, 'message'), ended])) as [T];
+    ended.catch(() => undefined);
+    gone.abort();
+    return message;
+  }
+
+  ask<T>(order: unknown): Promise<T> {
+    const answer = this.message<T>();
+    this.child.send(order as object);
+    return answer;
+  }
+
+  usage(): Promise<Usage> {
+    return this.ask<Usage>({ type: 'usage' });
+  }
+
+  async stop(): Promise<void> {
+    const gone = once(this.child, 'exit');
+    this.child.kill('SIGKILL');
+    await gone;
+    rmSync(this.dataDir, { recursive: true, force: true });
+  }
+}
