@@ -31,7 +31,7 @@ export const german: Talk = {
     if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: ${hour}.`;
     if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: noch ${hour}.`;
     return hour === 12
-      ? 'Er ist an der 12 vorbei, dann kommt 1: 12.'
+      ? 'Nach der 12 kommt die 1: noch 12.'
       : `Er ist an der ${hour} vorbei, noch nicht bei der ${next}: ${hour}.`;
   },
   hourReason(at, rule) {
@@ -83,7 +83,7 @@ export const german: Talk = {
     const half = `halb ${pack.numbers[next]!}`;
     const saidFromHalf = minute !== 30 && taught!.includes('halb');
     const why = minute === 30 ? `: auf halbem Weg zur ${next}` : '';
-    const where = saidFromHalf ? ` ${sentence(`${half} ist bei der 6`)}` : '';
+    const where = saidFromHalf ? ` ${sentence(`${half}: bei der 6`)}` : '';
     const more = regional.length > 0 ? ` Andere sagen ${regional.join(' oder ')}.` : '';
     return `${sentence(`${taught!}${why}`)}${where}${more}`;
   },
