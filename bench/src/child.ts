@@ -9,9 +9,19 @@ export interface Usage {
   /** Processor time in milliseconds, of the whole process. */
   readonly cpuMs: number;
   readonly rssMb: number;
-  /** After the garbage was collected. */
+  /** What lives in the heap, where the garbage was collected first. */
   readonly heapMb: number;
 }
+
+export interface UsageOrder {
+  readonly type: 'usage';
+  /** Collect the garbage first. */
+  readonly collect: boolean;
+}
+
+const running = new Set<ChildProcess>();
+// Also after an error: nothing may go on running.
+process.once('exit', () => running.forEach((child) => child.kill('SIGKILL')));
 
 /** A process of its own that does what it is told, and answers. */
 export class Child {
@@ -23,7 +33,8 @@ export class Child {
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
       execArgv: ['--expose-gc'],
     });
-    process.once('exit', () => this.child.kill('SIGKILL')); // also after an error: nothing may go on running
+    running.add(this.child);
+    this.child.once('exit', () => running.delete(this.child));
   }
 
   /** The next message that it sends. */
@@ -44,8 +55,8 @@ export class Child {
     return answer;
   }
 
-  usage(): Promise<Usage> {
-    return this.ask<Usage>({ type: 'usage' });
+  usage(collect = false): Promise<Usage> {
+    return this.ask<Usage>({ type: 'usage', collect } satisfies UsageOrder);
   }
 
   async stop(): Promise<void> {

@@ -10,7 +10,7 @@ const target = await zeitpunktTarget(PUPILS);
 for (let warm = 0; warm < 5; warm++) await target.flash();
 console.log(`\nMemory, ${PUPILS} pupils, ${PER_SECOND} answers a second`);
 const say = async (when: string) => {
-  const { rssMb, heapMb } = await target.server.usage();
+  const { rssMb, heapMb } = await target.server.usage(true);
   console.log(`  ${when.padEnd(24)} ${rssMb.toFixed(0)} MB, of it ${heapMb.toFixed(1)} MB live in the heap`);
 };
 await say('connected');

@@ -13,7 +13,8 @@ import { dialsPlugin } from './features/dials/plugin.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
-import { deskFinder } from './features/live/desk-places.js';
+import { answerRoute } from './features/live/answer-route.js';
+import { deskFinder, type FindDesk } from './features/live/desk-places.js';
 import { deskRoutes } from './features/live/desk-routes.js';
 import { RoomDirectory } from './features/live/room-directory.js';
 import { sockets } from './features/live/sockets.js';
@@ -23,7 +24,7 @@ import type { DataTypeProvider } from './http/feature.js';
 import { AJV_OPTIONS } from './http/fits.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
-import { answerBrokenRequest, answerFrameworkError, installProblems } from './http/problems.js';
+import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
 import { retryWhileBusy } from './http/retry-while-busy.js';
 import { checkReplies } from './http/replies.js';
 import { cookiesOf } from './http/tokens.js';
@@ -68,19 +69,38 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   installProblems(app);
   checkReplies(app);
   retryWhileBusy(app);
-  await securityHeaders(app);
-  await app.register(fastifyCookie);
-  await app.register(fastifyCompress, { threshold: 1024 });
   app.addHook('onRequest', checkOrigin);
   await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });
 
-  const guard = teacherGuard(store.db, nowMs);
-  const cookies = cookiesOf(options.publicUrl?.startsWith('https:') ?? false);
-  const loginLines = new LoginLines();
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
   const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.lately });
   const findDesk = deskFinder(rooms);
+  await app.register(answerRoute, { rooms, findDesk, limits });
+  await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, findDesk, keyTries }));
+  return app;
+}
+
+interface OtherNeeds extends Omit<AppOptions, 'limits'> {
+  readonly limits: Limits;
+  readonly rooms: RoomDirectory;
+  readonly findDesk: FindDesk;
+  readonly keyTries: FailedTries;
+}
+
+/** Every route but the one where answers come in. */
+async function registerOthers(
+  app: FastifyInstance,
+  { store, nowMs, limits, rooms, findDesk, keyTries, ...options }: OtherNeeds,
+): Promise<void> {
+  answerNotFound(app);
+  await securityHeaders(app);
+  await app.register(fastifyCookie);
+  await app.register(fastifyCompress, { threshold: 1024 });
+
+  const guard = teacherGuard(store.db, nowMs);
+  const cookies = cookiesOf(options.publicUrl?.startsWith('https:') ?? false);
+  const loginLines = new LoginLines();
 
   await app.register(authPlugin, {
     store,
@@ -114,5 +134,4 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const pages = options.webDir === undefined ? null : readPages(options.webDir);
   await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
   if (pages) await webPages(app, pages);
-  return app;
 }

@@ -9,7 +9,7 @@ import { prepareDataDir } from './data-dir.js';
 import { takeLock } from './lock.js';
 import { sqliteCode } from './sqlite-code.js';
 
-export type Db = BetterSQLite3Database;
+export type Db = BetterSQLite3Database & { readonly $client: Database.Database };
 
 export interface Store {
   readonly db: Db;

@@ -101,6 +101,10 @@ export function installProblems(app: FastifyInstance): void {
     if (code === 'STORE_BUSY') void reply.header('retry-after', '1');
     return sendProblem(reply, code, detail);
   });
+}
+
+/** Whatever no route takes is answered with a problem, too. */
+export function answerNotFound(app: FastifyInstance): void {
   app.setNotFoundHandler((request, reply) => sendProblem(reply, 'NOT_FOUND', `There is nothing at ${request.url.split('?')[0]}.`));
 }
 

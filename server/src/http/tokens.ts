@@ -10,6 +10,12 @@ export function tokenHash(token: string): string {
   return createHash('sha256').update(token).digest('base64url');
 }
 
+/** A cookie of ours in a request's header: its value needs no decoding. */
+export function cookieIn(header: string | undefined, name: string): string | undefined {
+  const start = header?.split('; ').find((cookie) => cookie.startsWith(`${name}=`));
+  return start?.slice(name.length + 1);
+}
+
 /** How cookies are set: for this server only, unreadable to scripts, and not sent along from other sites. */
 export interface Cookies {
   readonly path: '/';

@@ -5,6 +5,7 @@ import { isKeyTaken } from '../../db/key-taken.js';
 import { stored } from '../../db/stored.js';
 import type { LiveQueries } from './queries.js';
 import { SharedMarks, type MarkedOnce } from './shared-marks.js';
+import type { response } from './tables.js';
 
 export interface AnswersNeeds {
   readonly queries: LiveQueries;
@@ -75,12 +76,7 @@ export class Answers {
     const once = this.marks.of(asking, post.response);
     const own = this.ownOf(pupilId, asking.id);
     const marked = this.marked(pupilId, post, asking, once, (own.attempts += 1));
-    const row = {
-      ...rowOf(marked),
-      sessionId: this.sessionId,
-      given: once.storedResponse,
-      mark: once.storedMark,
-    };
+    const row = rowOf(this.sessionId, marked, once);
     const kept = this.needs
       .commit(() => this.needs.queries.insertResponse(row))
       .then(
@@ -166,19 +162,34 @@ export function responseOfRow(row: NonNullable<ReturnType<LiveQueries['response'
   };
 }
 
-function rowOf({ response: _response, mark: _mark, late, ...rest }: MarkedResponse) {
+function rowOf(
+  sessionId: string,
+  marked: MarkedResponse,
+  { storedResponse, storedMark }: MarkedOnce,
+): Required<typeof response.$inferInsert> {
+  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late } = marked;
   return {
-    ...rest,
+    id,
+    sessionId,
+    pupilId,
+    askingId,
+    attempt,
+    given: storedResponse,
+    mark: storedMark,
+    responseTimeMs,
+    receivedAtMs,
     late: late !== null,
-    waitedMs: late ? rest.receivedAtMs - late.givenAtMs : 0,
+    waitedMs: late ? receivedAtMs - late.givenAtMs : 0,
     closedAtMs: late?.closedAtMs ?? null,
     counted: late === null,
   };
 }
 
 /** A response as it is told, made from the JSON that all who gave the same share. */
-function jsonOf({ response: _response, mark: _mark, ...rest }: MarkedResponse, { toldResponse, toldMark }: MarkedOnce): string {
-  return `${JSON.stringify(rest).slice(0, -1)},"response":${toldResponse},"mark":${toldMark}}`;
+function jsonOf(marked: MarkedResponse, { toldResponse, toldMark }: MarkedOnce): string {
+  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late } = marked;
+  const own = JSON.stringify({ id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late });
+  return `${own.slice(0, -1)},"response":${toldResponse},"mark":${toldMark}}`;
 }
 
 /** The acknowledgement of a response that was kept before. @throws CoreError RESPONSE_ID_TAKEN where it is another one */

@@ -1,6 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import type { FastifyRequest } from 'fastify';
 import { tokenHash } from '../../http/tokens.js';
 import type { LiveRoom } from './live-room.js';
 import type { LiveQueries } from './queries.js';
@@ -18,10 +17,11 @@ interface OpenPlace {
 /** A pupil's device in an open room, or what is left of its place in one that has ended. */
 export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: EndedPlace };
 
-/** Finds the place that a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
-export function deskFinder(rooms: RoomDirectory): (request: FastifyRequest) => DeskPlace {
-  return (request) => {
-    const token = request.cookies[DESK_COOKIE];
+/** Finds the place that the token in a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
+export type FindDesk = (token: string | undefined) => DeskPlace;
+
+export function deskFinder(rooms: RoomDirectory): FindDesk {
+  return (token) => {
     // Every response needs this: tokens of open rooms are remembered, with neither hash nor query.
     const known = token ? rooms.tokens.find(token) : undefined;
     if (known) return known;

@@ -1,12 +1,12 @@
 import { CoreError } from '@zeitpunkt/core';
-import { DeskView, Join, Knock, KnockAnswer, ResponseKept, ResponsePost, RoomFound, RoomLookup } from '@zeitpunkt/contract';
+import { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FailedTries } from '../../http/failed-tries.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
-import { DESK_COOKIE, endedView, type DeskPlace } from './desk-places.js';
+import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
 import type { LiveRoom } from './live-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
@@ -17,13 +17,13 @@ const DEVICE_COOKIE = 'zp_device';
 
 export interface DeskRoutesOptions {
   readonly rooms: RoomDirectory;
-  readonly findDesk: (request: FastifyRequest) => DeskPlace;
+  readonly findDesk: FindDesk;
   readonly limits: Limits;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
 }
 
-/** The pupil's desk: find the room, join it, see it, respond. */
+/** The pupil's desk: find the room, join it, see it, leave it. */
 export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries }) => {
   const bodyLimit = limits.deskBodyBytes;
 
@@ -74,22 +74,12 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
   });
 
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
-    const place = findDesk(request);
+    const place = findDesk(request.cookies[DESK_COOKIE]);
     return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
   });
 
-  app.post(
-    '/api/desk/responses',
-    // A class answers at once: no logger of its own for each answer, and nothing of a few bytes is packed.
-    { schema: { body: ResponsePost, response: { 200: ResponseKept } }, bodyLimit, compress: false, logLevel: 'silent' },
-    (request) => {
-      const place = findDesk(request);
-      return place.room ? place.room.respond(place.participantId, request.body) : rooms.keepAfterEnd(place.ended, request.body);
-    },
-  );
-
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
-    const place = findDesk(request);
+    const place = findDesk(request.cookies[DESK_COOKIE]);
     if (place.room) rooms.release(place.room, place.participantId);
     void reply.clearCookie(DESK_COOKIE, cookies).code(204);
     return null;

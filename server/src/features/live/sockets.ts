@@ -8,7 +8,7 @@ import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { LoginLines } from '../auth/login-lines.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { endedView, type DeskPlace } from './desk-places.js';
+import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
 import { deskMessage } from './hub.js';
 import { Line } from './line.js';
 import type { RoomDirectory } from './room-directory.js';
@@ -16,7 +16,7 @@ import type { RoomDirectory } from './room-directory.js';
 export interface SocketOptions {
   readonly rooms: RoomDirectory;
   readonly requireTeacher: RequireTeacher;
-  readonly findDesk: (request: FastifyRequest) => DeskPlace;
+  readonly findDesk: FindDesk;
   readonly loginLines: LoginLines;
   /** Which build of the application is served: every line begins with it. */
   readonly buildId: string;
@@ -53,16 +53,20 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
     },
   );
 
-  app.get('/ws/desk', { websocket: true, preValidation: async (request) => void findDesk(request) }, (socket, request) => {
-    socket.send(hello);
-    const place = findDesk(request);
-    if (!place.room) return lastWord(socket, { type: 'view', view: endedView(place.ended) });
-    const { room, participantId } = place;
-    const line = new Line(socket, request.socket, () =>
-      room.hasParticipant(participantId) ? deskMessage(room.deskView(participantId)) : null,
-    );
-    serve(socket, line, room.listenDesk(participantId, line));
-  });
+  app.get(
+    '/ws/desk',
+    { websocket: true, preValidation: async (request) => void findDesk(request.cookies[DESK_COOKIE]) },
+    (socket, request) => {
+      socket.send(hello);
+      const place = findDesk(request.cookies[DESK_COOKIE]);
+      if (!place.room) return lastWord(socket, { type: 'view', view: endedView(place.ended) });
+      const { room, participantId } = place;
+      const line = new Line(socket, request.socket, () =>
+        room.hasParticipant(participantId) ? deskMessage(room.deskView(participantId)) : null,
+      );
+      serve(socket, line, room.listenDesk(participantId, line));
+    },
+  );
 };
 
 /** The room has ended: how it ended is all there is to say. */

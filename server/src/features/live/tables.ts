@@ -76,11 +76,11 @@ export const participant = sqliteTable(
   (table) => [index('participant_session').on(table.sessionId), index('participant_pupil').on(table.pupilId)],
 );
 
-/** One attempt at a question that was asked, kept by its place. Never overwritten: a changed mind is another attempt. */
+/** One attempt at a question that was asked. Never overwritten: a changed mind is another attempt. */
 export const response = sqliteTable(
   'response',
   {
-    id: text().notNull(),
+    id: text().primaryKey(),
     sessionId: text('session_id')
       .notNull()
       .references(() => liveSession.id, { onDelete: 'cascade' }),
@@ -105,8 +105,8 @@ export const response = sqliteTable(
     counted: integer({ mode: 'boolean' }).notNull().default(true),
   },
   (table) => [
-    primaryKey({ columns: [table.sessionId, table.pupilId, table.askingId, table.attempt] }),
-    uniqueIndex('response_id').on(table.id),
+    // Those of a session come one after the other, so that answers that come together are written to the same page.
+    index('response_session').on(table.sessionId),
     index('response_pupil').on(table.pupilId),
   ],
 );
