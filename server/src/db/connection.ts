@@ -99,6 +99,7 @@ function connect(file: string): Database.Database {
     sqlite.pragma('journal_mode = WAL');
     sqlite.pragma('synchronous = FULL');
     sqlite.pragma('foreign_keys = ON');
+    sqlite.pragma('cache_size = -6000'); // 6 MB: answers are appended, and what a review reads is read once
     sqlite.pragma('secure_delete = ON'); // what is deleted is overwritten, not only unlinked
     return sqlite;
   } catch (error) {

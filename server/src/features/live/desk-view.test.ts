@@ -15,6 +15,16 @@ afterEach(() => school.remove());
 describe('what a desk is told', () => {
   test('nothing of the key at any step before the reveal, and the pupil’s own mark after it', async () => {
     const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+    const line = await school.app.injectWS('/ws/desk', { headers: { host: 'school.test', cookie: anouk.cookie } });
+    const pushed = () =>
+      new Promise<DeskView>((resolve) => {
+        line.on('message', function hear(data) {
+          const message = JSON.parse(String(data)) as { type: string; view: DeskView };
+          if (message.type !== 'view') return;
+          line.off('message', hear);
+          resolve(message.view);
+        });
+      });
     await room.tell({ type: 'begin' });
     const { steps } = prepareLesson(room.detail.lesson);
     for (const { beat, ref } of steps) {
@@ -25,6 +35,9 @@ describe('what a desk is told', () => {
       }
       const view = (await anouk.send('GET', '/api/desk')).json<DeskView>();
       const text = JSON.stringify(view);
+      // What is pushed is put together from texts that all desks share, and says the same.
+      line.send('{"type":"sync"}');
+      expect(await pushed()).toEqual(view);
       if (beat.kind === 'ask' || beat.kind === 'think') {
         expect(view.question?.reveal).toBeNull();
         expect(text).not.toMatch(/verdict|misconception|sayToPupil|timeSec|half past seven|7:30|"7"/);

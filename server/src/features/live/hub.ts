@@ -1,4 +1,4 @@
-import type { DeskView, TeacherMessage } from '@zeitpunkt/contract';
+import type { TeacherMessage } from '@zeitpunkt/contract';
 import type { Line } from './line.js';
 
 export type TeacherWindow = 'console' | 'audience';
@@ -56,16 +56,16 @@ export class Hub {
     if (reach === 'audience too') for (const line of this.windows.audience) line.tell(text);
   }
 
-  /** Tells every desk its view. */
-  tellDesks(viewOf: (participantId: string) => DeskView): void {
-    for (const participantId of this.desks.keys()) this.tellDesk(participantId, viewOf);
+  /** Tells every desk its view, as JSON. */
+  tellDesks(messageTo: (participantId: string) => string): void {
+    for (const participantId of this.desks.keys()) this.tellDesk(participantId, messageTo);
   }
 
   /** Tells one pupil's desks their view. */
-  tellDesk(participantId: string, viewOf: (participantId: string) => DeskView): void {
+  tellDesk(participantId: string, messageTo: (participantId: string) => string): void {
     const lines = this.desks.get(participantId);
     if (!lines) return;
-    const text = deskMessage(viewOf(participantId));
+    const text = messageTo(participantId);
     for (const line of lines) line.show(text);
   }
 
@@ -83,9 +83,4 @@ export class Hub {
   closeAll(): void {
     for (const lines of [this.windows.console, this.windows.audience, ...this.desks.values()]) for (const line of [...lines]) line.close();
   }
-}
-
-/** A desk's whole state as it goes out. */
-export function deskMessage(view: DeskView): string {
-  return JSON.stringify({ type: 'view', view });
 }

@@ -2,6 +2,7 @@ import { CoreError, isDoorOpen, type PreparedLesson, type RoomCommand, type Room
 import type {
   CommandDone,
   DeskView,
+  MarkedResponse,
   Outside,
   Participant,
   Pupil,
@@ -13,7 +14,7 @@ import type {
 import type { GroupCommit } from '../../db/group-commit.js';
 import { Answers } from './answers.js';
 import { Commands } from './commands.js';
-import { atTheDoor, deskView, sharedView, type SharedView } from './desk-view.js';
+import { atTheDoor, deskMessage, deskView, sharedView, type SharedView } from './desk-view.js';
 import { Hub, type TeacherWindow } from './hub.js';
 import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
@@ -107,7 +108,7 @@ export class LiveRoom {
     for (const participantId of participantIds) {
       if (!this.roster.letIn(participantId, this.needs.nowMs())) continue;
       this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
-      this.hub.tellDesk(participantId, (id) => this.deskView(id));
+      this.hub.tellDesk(participantId, (id) => this.deskMessage(id));
     }
   }
 
@@ -190,11 +191,27 @@ export class LiveRoom {
     return this.answers.keep(pupilId, post, asking);
   }
 
-  deskView(participantId: string, shared = this.sharedView()): DeskView {
+  deskView(participantId: string): DeskView {
+    return this.tellPupil(deskView, participantId, this.sharedView());
+  }
+
+  /** The view as a message to its desks. */
+  deskMessage(participantId: string, shared = this.sharedView()): string {
+    return this.tellPupil(deskMessage, participantId, shared);
+  }
+
+  private tellPupil<T>(
+    make: (
+      shared: SharedView,
+      pupil: Pick<DeskView, 'participantId' | 'pupilName'>,
+      latest: (askingId: string) => MarkedResponse | undefined,
+    ) => T,
+    participantId: string,
+    shared: SharedView,
+  ): T {
     const { name, pupilId, waits } = this.roster.get(participantId);
-    return deskView(waits ? atTheDoor(shared) : shared, { participantId, pupilName: name }, (askingId) =>
-      this.answers.latestOf(pupilId, askingId),
-    );
+    const pupil = { participantId, pupilName: name };
+    return make(waits ? atTheDoor(shared) : shared, pupil, (askingId) => this.answers.latestOf(pupilId, askingId));
   }
 
   // --- who listens ---
@@ -231,6 +248,6 @@ export class LiveRoom {
 
   private tellDesks(): void {
     const shared = this.sharedView();
-    this.hub.tellDesks((participantId) => this.deskView(participantId, shared));
+    this.hub.tellDesks((participantId) => this.deskMessage(participantId, shared));
   }
 }

@@ -9,7 +9,6 @@ import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { LoginLines } from '../auth/login-lines.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
-import { deskMessage } from './hub.js';
 import { Line } from './line.js';
 import type { RoomDirectory } from './room-directory.js';
 
@@ -61,9 +60,7 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
       const place = findDesk(request.cookies[DESK_COOKIE]);
       if (!place.room) return lastWord(socket, { type: 'view', view: endedView(place.ended) });
       const { room, participantId } = place;
-      const line = new Line(socket, request.socket, () =>
-        room.hasParticipant(participantId) ? deskMessage(room.deskView(participantId)) : null,
-      );
+      const line = new Line(socket, request.socket, () => (room.hasParticipant(participantId) ? room.deskMessage(participantId) : null));
       serve(socket, line, room.listenDesk(participantId, line));
     },
   );
@@ -85,7 +82,7 @@ function serve(socket: WebSocket, line: Line, stop: () => void): void {
     alive = false;
     messages = 0;
     socket.ping();
-  }, HEARTBEAT_MS);
+  }, HEARTBEAT_MS).unref();
   const isTooMuch = () => {
     messages += 1;
     if (messages === MOST_MESSAGES + 1) socket.close(POLICY);

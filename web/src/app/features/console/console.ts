@@ -14,6 +14,7 @@ import { KeyList } from '../../ui/key-list';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Coming, nameOfStep } from './coming';
 import { DoorPanel } from './door';
+import { DoorTurn, doorWords } from './door-turn';
 import { KeyShow } from './key-show';
 import { ScriptStage, scriptStageShortcuts } from './script-stage';
 import { Wall } from './wall';
@@ -22,7 +23,7 @@ import { WhoIsHere } from './who-is-here';
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [Coming, Confirm, DoorPanel, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall, WhoIsHere],
+  imports: [Coming, Confirm, DoorPanel, DoorTurn, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall, WhoIsHere],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',
@@ -53,6 +54,10 @@ export class Console {
   protected readonly stepIndex = computed(() => {
     const [prepared, room] = [this.prepared(), this.room()];
     return prepared && room ? stepIndex(prepared, room.run.at) : 0;
+  });
+  protected readonly doorWords = computed(() => {
+    const room = this.room();
+    return room ? doorWords(room.door, this.serverNow()) : '';
   });
   protected readonly step = computed(() => this.prepared()?.steps[this.stepIndex()]);
   protected readonly narration = computed(() => {

@@ -3,6 +3,7 @@ import type { SessionDetail } from '@zeitpunkt/contract';
 import { heard, render, textOf } from '../../testing/render';
 import { sessionDetail } from '../../testing/session';
 import { DoorPanel } from './door';
+import { DoorTurn, doorWords } from './door-turn';
 import { WhoIsHere } from './who-is-here';
 
 const live = (change: Partial<SessionDetail['live']>) => ({ ...sessionDetail().live, ...change });
@@ -19,23 +20,38 @@ test('who waits is let in one by one or all at once', async () => {
   ]);
 });
 
-test('the door says how long it is open, and that it has closed by itself; who knocks is opened to', async () => {
+test('who knocks at the closed door is opened to, and guessing is told', async () => {
   const { room } = sessionDetail().live;
-  const closing = live({
-    room: { ...room, door: { open: true, closesAtMs: 600_000, asks: true } },
-    outside: { knocks: [{ id: 'k1', atMs: 0 }], wrongKeys: 9 },
-  });
-  const { page, press, setInputs, component, find } = await render(DoorPanel, { live: closing, nowMs: 300_000 });
-  expect(page.textContent).toContain('The door is open for 5 more minutes.');
+  const door = { open: true, closesAtMs: 600_000, asks: true };
+  const closing = live({ room: { ...room, door }, outside: { knocks: [{ id: 'k1', atMs: 0 }], wrongKeys: 9 } });
+  const { page, press, setInputs, component } = await render(DoorPanel, { live: closing, nowMs: 300_000 });
+  const [acts, commands] = [heard((component as DoorPanel).act), heard((component as DoorPanel).tell)];
   expect(page.textContent).not.toContain('knocks');
   expect(page.textContent).toContain('9 wrong room keys');
+  await press('Close the door now');
   await setInputs({ live: closing, nowMs: 600_000 });
-  expect(page.textContent).toContain('The door is closed: late comers knock.');
-  const [acts, commands] = [heard((component as DoorPanel).act), heard((component as DoorPanel).tell)];
   await press('Open to them');
+  await press('Open to all');
   expect(acts).toEqual([{ type: 'open-to', knockId: 'k1' }]);
+  expect(commands).toEqual([
+    { type: 'door', open: false },
+    { type: 'door', open: true },
+  ]);
+});
+
+test('the door says how long it is open and that it has closed by itself; it is turned, and pupils wait or do not', async () => {
+  const door = { open: true, closesAtMs: 600_000, asks: true };
+  expect(doorWords(door, 300_000)).toBe('the door is open for 5 more minutes');
+  expect(doorWords({ ...door, closesAtMs: null }, 300_000)).toBe('the door is open');
+  expect(doorWords(door, 600_000)).toBe('the door is closed, they knock');
+  const { press, component, find } = await render(DoorTurn, { door, nowMs: 600_000 });
+  const commands = heard((component as DoorTurn).tell);
+  await press('Open the door');
   fireEvent.click(find.getByRole('checkbox', { name: 'Pupils wait until I let them in' }));
-  expect(commands).toEqual([{ type: 'door-asks', asks: false }]);
+  expect(commands).toEqual([
+    { type: 'door', open: true },
+    { type: 'door-asks', asks: false },
+  ]);
 });
 
 test('one line tells who is in, who is missing, whose line is lost; a name is freed for another device', async () => {

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatCheckbox } from '@angular/material/checkbox';
 import { isDoorOpen, type RoomCommand } from '@zeitpunkt/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import type { RoomAct } from '../../state/live';
@@ -8,10 +7,10 @@ import type { RoomAct } from '../../state/live';
 /** So many wrong keys within a minute are more than a class mistypes. */
 const MANY_WRONG_KEYS = 8;
 
-/** The door of the room: who waits to be let in, who knocks, and whether a room key still opens it. */
+/** Who stands before the door of the room: who waits to be let in, who knocks, and whether keys are being guessed. */
 @Component({
   selector: 'zp-door',
-  imports: [MatButton, MatCheckbox],
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (waiting().length) {
@@ -25,33 +24,33 @@ const MANY_WRONG_KEYS = 8;
         }
       </div>
     }
-    @if (knocks().length) {
+    @if (knocks()[0]; as first) {
       <div class="row" role="status">
         <strong>{{ knocks().length === 1 ? 'Somebody knocks' : knocks().length + ' knock' }} at the closed door.</strong>
-        <button mat-stroked-button type="button" (click)="openTo(knocks()[0]!.id)">
+        <button mat-stroked-button type="button" (click)="act.emit({ type: 'open-to', knockId: first.id })">
           Open to {{ knocks().length === 1 ? 'them' : 'the first' }}
         </button>
-        <button mat-stroked-button type="button" (click)="turn(true)">Open the door</button>
+        <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: true })">Open to all</button>
       </div>
     }
     @if (wrongKeys() >= most) {
-      <p class="problem" role="status">
-        {{ wrongKeys() }} wrong room keys were tried within a minute. If a stranger may be guessing, close the door.
-      </p>
+      <div class="row problem" role="status">
+        {{ wrongKeys() }} wrong room keys were tried within a minute.
+        @if (isOpen()) {
+          If a stranger may be guessing:
+          <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: false })">Close the door now</button>
+        }
+      </div>
     }
-    <div class="row">
-      <span class="facts">{{ doorWords() }}</span>
-      <button mat-stroked-button type="button" (click)="turn(!isOpen())">{{ isOpen() ? 'Close the door' : 'Open the door' }}</button>
-      <mat-checkbox [checked]="door().asks" (change)="tell.emit({ type: 'door-asks', asks: $event.checked })">
-        Pupils wait until I let them in
-      </mat-checkbox>
-    </div>
   `,
   styles: `
     :host {
       display: grid;
       gap: 0.5rem;
       width: 100%;
+    }
+    :host:empty {
+      display: none;
     }
     .row {
       display: flex;
@@ -69,18 +68,10 @@ export class DoorPanel {
   readonly act = output<RoomAct>();
 
   protected readonly most = MANY_WRONG_KEYS;
-  protected readonly door = computed(() => this.live().room.door);
-  protected readonly isOpen = computed(() => isDoorOpen(this.door(), this.nowMs()));
+  protected readonly isOpen = computed(() => isDoorOpen(this.live().room.door, this.nowMs()));
   protected readonly waiting = computed(() => this.live().participants.filter(({ waits }) => waits));
   protected readonly knocks = computed(() => (this.isOpen() ? [] : this.live().outside.knocks));
   protected readonly wrongKeys = computed(() => this.live().outside.wrongKeys);
-  protected readonly doorWords = computed(() => {
-    if (!this.isOpen()) return 'The door is closed: late comers knock.';
-    const { closesAtMs } = this.door();
-    if (closesAtMs === null) return 'The door is open.';
-    const minutes = Math.max(1, Math.round((closesAtMs - this.nowMs()) / 60_000));
-    return `The door is open for ${minutes} more ${minutes === 1 ? 'minute' : 'minutes'}.`;
-  });
 
   protected letIn(participantIds: readonly string[]): void {
     this.act.emit({ type: 'let-in', participantIds });
@@ -88,13 +79,5 @@ export class DoorPanel {
 
   protected letInAll(): void {
     this.letIn(this.waiting().map(({ id }) => id));
-  }
-
-  protected openTo(knockId: string): void {
-    this.act.emit({ type: 'open-to', knockId });
-  }
-
-  protected turn(open: boolean): void {
-    this.tell.emit({ type: 'door', open });
   }
 }
