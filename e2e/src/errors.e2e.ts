@@ -8,6 +8,15 @@ import { TestServer } from './lib/server.js';
 const MAIN = join(import.meta.dirname, '../../server/dist/main.js');
 const startOn = (...args: string[]) => spawnSync(process.execPath, [MAIN, ...args], { encoding: 'utf8', timeout: 20_000 });
 
+test('empty fields say what they want, and the first of them is gone to', async ({ teacher, server }) => {
+  const { page } = teacher;
+  await page.goto(`${server.url}/`);
+  await page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(page.getByText('Please enter your sign-in name.')).toBeVisible();
+  await expect(page.getByText('Please enter your password.')).toBeVisible();
+  await expect(page.getByLabel('Sign-in name')).toBeFocused();
+});
+
 test('a wrong password says so and keeps what was typed', async ({ teacher }) => {
   await teacher.signInByForm('puffin');
   await expect(teacher.page.getByRole('alert')).toHaveText('The sign-in name and the password do not belong together. Please check both.');
@@ -91,6 +100,9 @@ test('the first start for real use: the code from the console, a teacher, a clas
   const server = new TestServer({ demo: false });
   const code = /enter the code\s+(\d{8})/.exec(await server.start())?.[1];
   await page.goto(`${server.url}/`);
+  await page.getByRole('button', { name: 'Start' }).click();
+  for (const wanted of ['the set-up code', 'your name', 'at least one pupil'])
+    await expect(page.getByText(`Please enter ${wanted}.`)).toBeVisible();
   await page.getByLabel('Set-up code').fill('11111111');
   await page.getByLabel('Your name').fill('Mr Tarn Quay');
   await page.getByLabel('Sign-in name').fill('quay');

@@ -60,7 +60,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     clientErrorHandler: answerBrokenRequest,
     requestTimeout: REQUEST_MS,
     http: { headersTimeout: REQUEST_MS / 2, connectionsCheckingInterval: 2000 },
-    forceCloseConnections: true,
+    forceCloseConnections: 'idle',
     trustProxy: options.behindProxy ? (_address, hop) => hop < 1 : false,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
     ajv: { customOptions: { ...AJV_OPTIONS, allErrors: false } },

@@ -1,8 +1,10 @@
 import type { FastifyInstance } from 'fastify';
 import type { Store } from './db/connection.js';
 
-/** What is still open so long after a stop was asked for is cut off, in milliseconds. */
-const PATIENCE_MS = 4000;
+/** Requests that are being answered have this long to end, in milliseconds; then they are cut off. */
+const PATIENCE_MS = 1500;
+/** Whatever has not ended by then ends with the process. */
+const END_MS = 4000;
 
 /** Ends the server in order when the system asks it to: nothing new is taken, what was begun is finished, and the database is closed. */
 export function stopInOrder(app: FastifyInstance, store: Store): void {
@@ -14,7 +16,8 @@ export function stopInOrder(app: FastifyInstance, store: Store): void {
       store.close();
       process.exit(0);
     };
-    setTimeout(end, PATIENCE_MS).unref();
+    setTimeout(() => app.server.closeAllConnections(), PATIENCE_MS).unref();
+    setTimeout(end, END_MS).unref();
     app.close().then(end, end);
   };
   process.on('SIGINT', stop).on('SIGTERM', stop);

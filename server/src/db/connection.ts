@@ -50,7 +50,7 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
       return { db, sqlite, close: () => (sqlite.close(), unlock()) };
     } catch (error) {
       sqlite.close();
-      throw error;
+      throw ofSqlite(error) ? cannotOpen(file, ofSqlite(error)!) : error;
     }
   } catch (error) {
     unlock();
@@ -106,6 +106,13 @@ function connect(file: string): Database.Database {
     sqlite?.close();
     throw cannotOpen(file, error as Error);
   }
+}
+
+/** The error of SQLite that is behind an error, if there is one: a migration wraps it. */
+function ofSqlite(error: unknown): Error | null {
+  if (sqliteCode(error)) return error as Error;
+  const { cause } = error as { readonly cause?: unknown };
+  return sqliteCode(cause) ? (cause as Error) : null;
 }
 
 function cannotOpen(file: string, error: Error): CoreError {

@@ -87,7 +87,9 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
     const exchanged = { hour: key.minute, minute: key.hour.padStart(2, '0') };
     const turned = { hour: key.hour, minute: [...key.minute].reverse().join('') };
     const beside = typedTime(timeBeside(at, rng));
-    const slipped = oneOf([beside, { ...key, minute: '' }, exchanged, turned], rng);
+    const digit = { ...key, minute: `${key.minute[0]}${(Number(key.minute[1]) + oneOf([1, 9], rng)) % 10}` };
+    const nothing = { hour: '', minute: '' };
+    const slipped = oneOf([beside, digit, { ...key, minute: '' }, nothing, exchanged, turned], rng);
     const isSlip = !isRightVerdict(judge(item, { kind: 'read-dial', ...slipped }).verdict);
     return { kind: 'read-dial', ...(isSlip ? slipped : beside) };
   },

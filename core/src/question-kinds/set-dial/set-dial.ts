@@ -13,7 +13,7 @@ import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS, type DialLayers } from '../../scene
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import { displayText } from '../../time/display.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
-import { hour12, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';
+import { hour12, minuteOfHour, toSecondOfDay, SECONDS_PER_HALF_DAY } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
@@ -106,6 +106,9 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
   },
   slip(item, rng) {
     const beside = gearedPose(timeBeside(toSecondOfDay(item.timeSec), rng));
+    // Sent before the hands were turned; at 12 o'clock that would be right.
+    const untouched = { hourDeg: 0, minuteDeg: 0 };
+    if (item.timeSec % SECONDS_PER_HALF_DAY !== 0 && rng() < 0.1) return responseOf(untouched);
     if (item.hands === 'geared') return responseOf(beside);
     // Free hands: one of them is put a place too far or too short, the other where it belongs.
     const { hourDeg, minuteDeg } = gearedPose(toSecondOfDay(item.timeSec));

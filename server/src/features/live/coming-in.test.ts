@@ -35,8 +35,15 @@ test('a wrong key, a taken name and a stranger each get their sentence', async (
 test('the same join sent again is one join, and the device goes on with its new cookie', async () => {
   const body = { joinId: randomUUID(), pupilId: room.pupilId('Bashir') };
   await join(body);
+  const first = school.browser();
+  await first.send('POST', '/api/desk/join', { roomKey: room.key, ...body });
+  const line = await school.app.injectWS('/ws/desk', { headers: { host: 'school.test', cookie: first.cookie } });
+  const ended = new Promise((resolve) => line.once('close', resolve));
   const again = await join(body);
   expect(again.statusCode).toBe(200);
+  // The token before it opens nothing any more, and its line is closed.
+  await ended;
+  expect(codeOf(await first.send('GET', '/api/desk'))).toBe('DESK_NOT_JOINED');
   expect((await room.live()).participants).toHaveLength(1);
 });
 

@@ -69,6 +69,11 @@ export class Hub {
     for (const line of lines) line.show(text);
   }
 
+  /** Ends a pupil's lines, with nothing said: their token is another one now. */
+  endDesk(participantId: string): void {
+    for (const line of this.desks.get(participantId) ?? []) line.close();
+  }
+
   /** Sends a pupil's desks back to the room key. */
   releaseDesk(participantId: string): void {
     const lines = this.desks.get(participantId) ?? [];

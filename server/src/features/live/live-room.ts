@@ -178,6 +178,7 @@ export class LiveRoom {
     const { asks } = this.commands.room.door;
     const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs(), asks);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
+    else this.hub.endDesk(participantId);
   }
 
   hasParticipant(participantId: string): boolean {

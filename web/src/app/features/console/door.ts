@@ -41,6 +41,8 @@ const MANY_WRONG_KEYS = 8;
           <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: false })">Close the door now</button>
         }
       </div>
+    } @else if (wrongKeys() > 0) {
+      <p class="facts">{{ wrongKeys() }} wrong room {{ wrongKeys() === 1 ? 'key was' : 'keys were' }} tried in the last minute.</p>
     }
   `,
   styles: `

@@ -42,6 +42,18 @@ test('an answer goes out with the time it took, and what follows says how safe i
   expect(status()).toBe('Kept. Your teacher has your answer.');
 });
 
+test('the focus is never lost: it goes to what became of the answer, and to the question when the answer is changed', async () => {
+  const { press, store, find, settled } = await open();
+  await press('8');
+  await press('This is my answer');
+  store.given.set(half);
+  store.safety.set('kept');
+  await settled();
+  expect(document.activeElement).toBe(find.getByRole('status'));
+  await press('Change my answer');
+  expect(document.activeElement).toBe(find.getByRole('heading'));
+});
+
 test('a mind can be changed while the question is open, and not any more when it has closed', async () => {
   const { press, find, setInputs } = await open(questionView(), 'kept');
   await press('Change my answer');

@@ -40,6 +40,16 @@ test('free: each hand moves alone, and each says where it points', async () => {
   expect(answers).toEqual([{ kind: 'set-dial', hourDeg: 32.5, minuteDeg: 60 }]);
 });
 
+test.each(['geared', 'free'] as const)('an answer that is changed begins where its %s hands were left', async (hands) => {
+  const given = { kind: 'set-dial', hourDeg: 80, minuteDeg: 240 };
+  const { find, press, component } = await render(SetDialAnswer, { view: { ...view, hands }, given });
+  const answers = heard((component as SetDialAnswer).answered);
+  expect(find.getByRole('slider', { name: LONG }).getAttribute('aria-valuenow')).toBe('40');
+  expect(find.getByRole('slider', { name: SHORT }).getAttribute('aria-valuenow')).toBe('2');
+  await press('This is my answer');
+  expect(answers).toEqual([given]);
+});
+
 test('hands that were not turned are no answer; a new view of the question leaves turned ones alone', async () => {
   const { turn, find, setInputs, hand } = await open();
   const send = find.getByRole<HTMLButtonElement>('button', { name: 'This is my answer' });
