@@ -62,7 +62,7 @@ test('a worked example is a short talk, the hand that is read first coming first
   expect(told(secondOfDay(7, 30), { ...DEFAULT_SETTINGS, pack: 'de' })).toEqual([
     'Wie spät ist es?',
     'Der kurze Zeiger zeigt die Stunde.',
-    'Er ist hinter der 7, noch vor der 8: 7.',
+    'Er ist hinter der 7, vor der 8: 7.',
     'Der lange Zeiger zeigt die Minuten.',
     '5, 10, 15 … 30: halb herum.',
     'Halb acht: auf halbem Weg zur 8.',

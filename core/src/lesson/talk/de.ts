@@ -30,7 +30,7 @@ export const german: Talk = {
     if (rule === 'zone') return `Er steht im Feld der ${hour}: ${hour}.`;
     if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: ${hour}.`;
     if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: noch ${hour}.`;
-    return hour === 12 ? 'Nach der 12 kommt die 1: noch 12.' : `Er ist hinter der ${hour}, noch vor der ${next}: ${hour}.`;
+    return hour === 12 ? 'Nach der 12 kommt die 1: noch 12.' : `Er ist hinter der ${hour}, vor der ${next}: ${hour}.`;
   },
   hourReason(at, rule) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
