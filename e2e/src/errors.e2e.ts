@@ -49,6 +49,19 @@ test('a room of somebody else’s, or none at all, is not there', async ({ teach
   await expect(teacher.page.getByRole('alert')).toContainText('There is no such lesson run among yours.');
 });
 
+test('signing out in one window ends the others of that browser', async ({ teacher }) => {
+  await teacher.signIn();
+  await teacher.openRoom();
+  const lessons = await teacher.page.context().newPage();
+  await lessons.goto(new URL('/lessons', teacher.page.url()).href);
+  await lessons.getByRole('button', { name: 'Sign out' }).click();
+  await expect(teacher.page.getByRole('heading', { name: 'Sign in to teach' })).toBeVisible();
+  await teacher.page.getByLabel('Sign-in name').fill('odalys');
+  await teacher.page.getByLabel('Password').fill('tern-harbour-lamp');
+  await teacher.page.getByRole('button', { name: 'Sign in' }).click();
+  await expect(teacher.page.getByRole('heading', { name: 'Let the pupils in' })).toBeVisible(); // where one was
+});
+
 test('a start that cannot be is ended with one sentence, and a second server leaves the first one’s school alone', async ({ server }) => {
   const port = new URL(server.url).port;
   const refused = (...args: string[]) => {

@@ -74,7 +74,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
 
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
-  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.lately });
+  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
   const findDesk = deskFinder(rooms);
   await app.register(answerRoute, { rooms, findDesk, limits });
   await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, findDesk, keyTries }));

@@ -42,5 +42,7 @@ test('devices that cannot be told apart share one count, and are slowed down too
   const one = tries();
   fail(one, null, 'home', 3);
   expect((await Promise.all(Array.from({ length: 9 }, () => waited(one, null, 'home')))).includes(null)).toBe(true);
-  expect(one.lately).toBe(3);
+  expect(one.wrongLately).toBe(3);
+  one.failed(null, 'home', false); // the key of a closed door
+  expect(one.wrongLately).toBe(3);
 });

@@ -43,17 +43,19 @@ export class FailedTries {
     if (this.count('server') >= perServer) await this.turn('server');
   }
 
-  failed(device: string | null, address: string): void {
+  /** @param isWrong whether it fits nothing at all; what is right but may not be used just now is slowed down all the same */
+  failed(device: string | null, address: string, isWrong = true): void {
     const now = this.nowMs();
-    for (const key of [device === null ? `unknown ${address}` : `device ${device}`, `address ${address}`, 'server']) {
+    const keys = [device === null ? `unknown ${address}` : `device ${device}`, `address ${address}`, 'server'];
+    for (const key of isWrong ? [...keys, 'wrong'] : keys) {
       this.failures.set(key, [...this.recent(key), now]);
     }
     if (this.failures.size > 10_000) for (const key of this.failures.keys()) if (this.count(key) === 0) this.failures.delete(key);
   }
 
-  /** How many failed within the last minute, from wherever. */
-  get lately(): number {
-    return this.count('server');
+  /** How many that fit nothing were tried within the last minute, from wherever. */
+  get wrongLately(): number {
+    return this.count('wrong');
   }
 
   private recent(key: string): number[] {

@@ -2,13 +2,31 @@ import { once } from 'node:events';
 import { connect, type AddressInfo } from 'node:net';
 import Database from 'better-sqlite3';
 import { join } from 'node:path';
-import { reading, respond, School, TestRoom } from '../testing/school.js';
+import { reading, respond, School, TestRoom, type Browser } from '../testing/school.js';
 
 let school: School;
 beforeEach(async () => {
   school = await new School().start();
 });
 afterEach(() => school.remove());
+
+/** A room in which the first question is asked, with a pupil. */
+async function askedIn(teacher: Browser) {
+  const room = await TestRoom.open(school, teacher);
+  const anouk = await room.join('Anouk');
+  await room.goTo('ask', 'q1');
+  return { room, anouk };
+}
+
+/** Another program holds the database, until it lets go. */
+function holdDatabase(): () => void {
+  const other = new Database(join(school.dataDir, 'zeitpunkt.sqlite'));
+  other.exec('BEGIN IMMEDIATE');
+  return () => {
+    other.exec('COMMIT');
+    other.close();
+  };
+}
 
 test.each([
   ['a malformed address', '/api/lessons/%zz', {}, 400],
@@ -22,45 +40,35 @@ test.each([
 
 test('while another program holds the database an answer waits without keeping anybody else waiting, and is kept', async () => {
   const teacher = await school.teacher();
-  const room = await TestRoom.open(school, teacher);
-  const anouk = await room.join('Anouk');
-  await room.goTo('ask', 'q1');
-  const other = new Database(join(school.dataDir, 'zeitpunkt.sqlite'));
-  other.exec('BEGIN IMMEDIATE');
+  const { room, anouk } = await askedIn(teacher);
+  const letGo = holdDatabase();
   const answered = respond(anouk, reading('7', '30'));
   const renamed = teacher.send('POST', `/api/sessions/${room.detail.id}/let-in`, {
     participantIds: [(await room.live()).participants[0]!.id],
   });
   // Reading goes on meanwhile.
   expect((await anouk.send('GET', '/api/desk')).json()).toMatchObject({ question: { given: null } });
-  other.exec('COMMIT');
-  other.close();
+  letGo();
   expect([(await answered).statusCode, (await renamed).statusCode]).toEqual([200, 204]);
   expect((await room.live()).responses).toHaveLength(1);
 });
 
 test('a program that does not let go of the database is answered with "wait", and nothing is half done', async () => {
   const teacher = await school.teacher();
-  const room = await TestRoom.open(school, teacher);
-  const anouk = await room.join('Anouk');
-  await room.goTo('ask', 'q1');
-  const other = new Database(join(school.dataDir, 'zeitpunkt.sqlite'));
-  other.exec('BEGIN IMMEDIATE');
+  const { anouk } = await askedIn(teacher);
+  const letGo = holdDatabase();
   const body = reading('7', '30');
   const [answer, lesson] = await Promise.all([respond(anouk, body), teacher.send('POST', '/api/sign-out')]);
   for (const reply of [answer, lesson]) {
     expect(reply.json()).toMatchObject({ code: 'STORE_BUSY', status: 503, detail: expect.stringContaining('Nothing was lost') });
     expect(reply.headers['retry-after']).toBe('1');
   }
-  other.exec('COMMIT');
-  other.close();
+  letGo();
   expect((await respond(anouk, body)).json()).toMatchObject({ attempt: 1, late: false });
 });
 
 test('a disk that takes nothing more is said, and what was not kept is not acknowledged', async () => {
-  const room = await TestRoom.open(school, await school.teacher());
-  const anouk = await room.join('Anouk');
-  await room.goTo('ask', 'q1');
+  const { anouk } = await askedIn(await school.teacher());
   const { sqlite } = school.store;
   sqlite.pragma(`max_page_count = ${sqlite.pragma('page_count', { simple: true })}`);
   const replies = [];

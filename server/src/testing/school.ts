@@ -137,3 +137,12 @@ export function reading(hour: string, minute: string, id: string = randomUUID())
 
 /** Sends a response from a pupil's desk. */
 export const respond = (pupil: Browser, body: unknown) => pupil.send('POST', '/api/desk/responses', body);
+
+export type SchoolWithRoom = [school: School, teacher: Browser, room: TestRoom];
+
+/** A school with its teacher, and a room of the first starter lesson. */
+export async function schoolWithRoom(): Promise<SchoolWithRoom> {
+  const school = await new School().start();
+  const teacher = await school.teacher();
+  return [school, teacher, await TestRoom.open(school, teacher)];
+}

@@ -23,21 +23,24 @@ export interface DeskRoutesOptions {
   readonly keyTries: FailedTries;
 }
 
+type WhoTries = Pick<Join, 'roomKey' | 'knockId'> & Partial<Pick<Join, 'joinId'>>;
+
 /** The pupil's desk: find the room, join it, see it, leave it. */
 export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries }) => {
   const bodyLimit = limits.deskBodyBytes;
 
   /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
-  const tryKey = async (request: FastifyRequest, reply: FastifyReply, find: () => LiveRoom): Promise<LiveRoom> => {
+  const tryKey = async (request: FastifyRequest, reply: FastifyReply, { roomKey, ...who }: WhoTries): Promise<LiveRoom> => {
     const device = request.cookies[DEVICE_COOKIE] ?? null;
     await keyTries.mayTry(device, request.ip);
     if (device === null) reply.setCookie(DEVICE_COOKIE, newToken(), { ...cookies, maxAge: DESK_SECONDS });
     try {
-      return find();
+      return rooms.byKey(roomKey, who);
     } catch (error) {
       if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
-        keyTries.failed(device, request.ip);
-        rooms.wrongKeyTried();
+        const isWrong = !rooms.isThere(roomKey);
+        keyTries.failed(device, request.ip, isWrong);
+        if (isWrong) rooms.wrongKeyTried();
       }
       throw error;
     }
@@ -45,12 +48,12 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
   const foundOf = (room: LiveRoom) => ({ className: room.className, pupils: room.pupilsNotIn() });
 
   app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
-    foundOf(await tryKey(request, reply, () => rooms.byKey(request.body.roomKey))),
+    foundOf(await tryKey(request, reply, request.body)),
   );
 
   app.post('/api/desk/join', { schema: { body: Join, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
-    const { joinId, roomKey, pupilId, knockId } = request.body;
-    const room = await tryKey(request, reply, () => rooms.byKey(roomKey, { joinId, knockId }));
+    const { joinId, pupilId } = request.body;
+    const room = await tryKey(request, reply, request.body);
     const token = newToken();
     room.join(joinId, pupilId, tokenHash(token));
     rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
@@ -63,7 +66,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     const { roomKey, knockId } = request.body;
     const device = request.cookies[DEVICE_COOKIE] ?? null;
     await keyTries.mayTry(device, request.ip);
-    keyTries.failed(device, request.ip);
+    keyTries.failed(device, request.ip, !rooms.isThere(roomKey));
     rooms.knock(roomKey, knockId);
     return reply.code(204).send(null);
   });

@@ -1,15 +1,9 @@
 import { prepareLesson } from '@zeitpunkt/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
+import { reading, respond, type Browser, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
 
-let school: School;
-let teacher: Browser;
-let room: TestRoom;
-beforeEach(async () => {
-  school = await new School().start();
-  teacher = await school.teacher();
-  room = await TestRoom.open(school, teacher);
-});
+let [school, , room] = [] as unknown as SchoolWithRoom;
+beforeEach(async () => ([school, , room] = await schoolWithRoom()));
 afterEach(() => school.remove());
 
 describe('what a desk is told', () => {

@@ -70,6 +70,7 @@ test('a late comer knocks, and comes in when the teacher opens to this one alone
   const [right, wrong] = [await knock(late, knockId), await knock(stranger, randomUUID(), [...room.key].reverse())];
   expect([right.statusCode, right.body]).toEqual([wrong.statusCode, wrong.body]);
   expect(await answer(knockId)).toEqual({ room: null });
+  expect((await room.live()).outside.wrongKeys).toBe(1); // the stranger's; the late comer's key was right
   expect((await room.live()).outside).toMatchObject({ knocks: [{ id: knockId }] });
   await teacher.send('POST', `/api/sessions/${room.detail.id}/knocks/${knockId}/open`);
   expect((await room.live()).outside.knocks).toEqual([]);

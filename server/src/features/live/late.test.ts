@@ -1,13 +1,7 @@
-import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
+import { reading, respond, TestRoom, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
 
-let school: School;
-let teacher: Browser;
-let room: TestRoom;
-beforeEach(async () => {
-  school = await new School().start();
-  teacher = await school.teacher();
-  room = await TestRoom.open(school, teacher);
-});
+let [school, teacher, room] = [] as unknown as SchoolWithRoom;
+beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));
 afterEach(() => school.remove());
 
 const review = async () => (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();

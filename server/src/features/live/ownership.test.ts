@@ -1,14 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import { School, TestRoom, type Browser } from '../../testing/school.js';
+import { schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
 
-let school: School;
-let teacher: Browser;
-let room: TestRoom;
-beforeEach(async () => {
-  school = await new School().start();
-  teacher = await school.teacher();
-  room = await TestRoom.open(school, teacher);
-});
+let [school, teacher, room] = [] as unknown as SchoolWithRoom;
+beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));
 afterEach(() => school.remove());
 
 const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;

@@ -140,6 +140,11 @@ export class RoomDirectory {
     return room?.hasKnocked(knockId) && room.isOpenTo(knockId) ? room : null;
   }
 
+  /** Whether an open room has a key, whatever its door; nobody outside is told. */
+  isThere(pictures: readonly KeyPicture[]): boolean {
+    return this.behindDoor(pictures) !== undefined;
+  }
+
   /** A wrong key was tried: the teachers of open rooms see how many. */
   wrongKeyTried(): void {
     for (const room of this.rooms.values()) room.tellOutside();

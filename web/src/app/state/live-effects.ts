@@ -1,7 +1,8 @@
 import { inject } from '@angular/core';
+import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import type { CommandDone, SessionDetail } from '@zeitpunkt/contract';
+import type { CommandDone, Me, SessionDetail } from '@zeitpunkt/contract';
 import {
   catchError,
   concat,
@@ -54,6 +55,19 @@ export const catchUp = createEffect(
     store.select(liveFeature.selectMissed).pipe(
       filter((missed) => missed),
       tap(() => line.sync()),
+    ),
+  { functional: true, dispatch: false },
+);
+
+/** A line that is lost because this browser has signed out in another window: back to signing in. */
+export const signedOutElsewhere = createEffect(
+  (actions = inject(Actions), router = inject(Router)) =>
+    actions.pipe(
+      ofType(liveActions.line),
+      filter(({ open: isOpen }) => !isOpen),
+      switchMap(() => from(ask<Me>('GET', '/api/me')).pipe(catchError(() => EMPTY))), // the line tries again by itself
+      filter(({ teacher }) => teacher === null),
+      tap(() => void router.navigate(['/sign-in'], { queryParams: { then: location.pathname } })),
     ),
   { functional: true, dispatch: false },
 );
