@@ -22,7 +22,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
   await shot(page, 'lessons');
 
-  const key = await teacher.openRoom();
+  const key = await teacher.openRoom('Half past at the harbour', 'asks');
   const audience = await teacher.openAudience();
   await audience.setViewportSize({ width: 1280, height: 720 });
 
@@ -38,7 +38,11 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
     others.push(pupil);
   }
   const [bashir, ceri, dov, elin, , gita] = others as [PupilPage, PupilPage, PupilPage, PupilPage, PupilPage, PupilPage];
+  for (const name of ['Anouk', 'Bashir', 'Ceri', 'Dov']) await page.getByRole('button', { name: `Let ${name} in` }).click();
+  await expect(page.getByText('4 of 26 are in')).toBeVisible();
   await shot(page, 'console-lobby');
+  await page.getByRole('button', { name: 'Let all 3 in' }).click();
+  await expect(page.getByText('7 of 26 are in')).toBeVisible();
   await teacher.begin();
   await teacher.goTo('Set');
   await page.keyboard.type('0745');
