@@ -1,16 +1,20 @@
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { isOnRung, type Rung } from './rung.js';
-
-const every = (step: number) => Array.from({ length: 60 / step }, (_, index) => index * step);
+import { anyMinute } from './rungs/any-minute.js';
+import { fiveMinutes } from './rungs/five-minutes.js';
+import { halfPast } from './rungs/half-past.js';
+import { quarterPast } from './rungs/quarter-past.js';
+import { quarterTo } from './rungs/quarter-to.js';
+import { wholeHours } from './rungs/whole-hours.js';
 
 /** The rungs of reading a dial, lowest first. Ids stand in saved plans: add, never rename or reuse. */
 export const RUNGS = {
-  'whole-hours': { name: 'Whole hours', minutes: [0] },
-  'half-past': { name: 'Half past', minutes: [0, 30] },
-  'quarter-past': { name: 'Quarter past', minutes: [0, 15, 30] },
-  'quarter-to': { name: 'Quarter to', minutes: every(15) },
-  'five-minutes': { name: 'Five-minute steps', minutes: every(5) },
-  'any-minute': { name: 'Any minute', minutes: every(1) },
+  'whole-hours': wholeHours,
+  'half-past': halfPast,
+  'quarter-past': quarterPast,
+  'quarter-to': quarterTo,
+  'five-minutes': fiveMinutes,
+  'any-minute': anyMinute,
 } as const satisfies Record<string, Rung>;
 
 export type RungId = keyof typeof RUNGS;

@@ -1,11 +1,25 @@
+import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Rng } from '../rehearsal/rng.js';
 import { minuteOfHour, secondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import type { Tongue } from '../words/pack.js';
 
-/** A step of the ladder that a class climbs: which minutes of the hour its times may have. */
+/** A step of the ladder that a class climbs: which times it is about, and what a lesson on it needs. */
 export interface Rung {
   readonly name: string;
+  /** The rung that must come before; null for the first. */
+  readonly after: string | null;
   /** Minutes past the hour, 0 to 59, those of the rungs before included. */
   readonly minutes: readonly number[];
+  /** Those that are new here: what a lesson on this rung is about. */
+  readonly newMinutes: readonly number[];
+  /** As a lesson names it: "Today: half past." */
+  readonly topic: Readonly<Record<Tongue, string>>;
+  /** How a pupil knows that the goal is reached, in whole sentences. */
+  readonly criteria: Readonly<Record<Tongue, readonly string[]>>;
+  /** The wrong ideas that are usual here, the commonest first. */
+  readonly misconceptions: readonly MisconceptionId[];
+  /** Times that are chosen on purpose, because something about them misleads. */
+  readonly tricky: readonly { readonly hour: number; readonly minute: number; readonly why: string }[];
 }
 
 /** A time on a rung: any hour of the dial, in the half of the day from noon on or before it. */

@@ -7,6 +7,10 @@ import type { RoomAct } from '../../state/live';
 import { LineLost } from '../../ui/line-lost';
 import { wallGroups } from './wall-groups';
 
+/** So many cards stand in a row beside the title of their group, and so many rows are one screen of 800 pixels. */
+const CARDS_BESIDE_TITLE = 6;
+const MOST_ROWS = 6;
+
 /** Every pupil's answer as it comes, on one screen: who is still thinking, what was given, and after the reveal what explains it. */
 @Component({
   selector: 'zp-wall',
@@ -36,6 +40,11 @@ export class Wall {
         .flatMap(({ pupils }) => pupils)
         .filter(({ response }) => response).length,
   );
+  /** Whether each group can have rows of its own on one screen; a full class is one flow of cards. */
+  protected readonly roomy = computed(() => {
+    const rows = this.groups().reduce((sum, { pupils }) => sum + Math.ceil(pupils.length / CARDS_BESIDE_TITLE), 0);
+    return rows <= MOST_ROWS;
+  });
   /** Most frequent first among the ideas: what the class would gain most from. */
   protected readonly hint = computed(() => this.groups().find(({ tone }) => tone === 'idea')?.hint ?? null);
 }

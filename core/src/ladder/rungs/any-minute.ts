@@ -1,0 +1,23 @@
+import type { Rung } from '../rung.js';
+
+/** In fives, and tick by tick. */
+export const anyMinute: Rung = {
+  name: 'Any minute',
+  after: 'five-minutes',
+  minutes: [
+    0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28, 29, 30, 31, 32, 33, 34, 35,
+    36, 37, 38, 39, 40, 41, 42, 43, 44, 45, 46, 47, 48, 49, 50, 51, 52, 53, 54, 55, 56, 57, 58, 59,
+  ],
+  newMinutes: [1, 4, 7, 12, 18, 23, 29, 32, 36, 41, 47, 52, 58, 59],
+  topic: { en: 'any minute', de: 'jede Minute' },
+  criteria: {
+    en: ['I count in fives to the last numeral, and then tick by tick.', 'I write the minutes with two digits.'],
+    de: ['Ich zähle in Fünfern bis zur letzten Zahl und dann Strich für Strich.', 'Ich schreibe die Minuten mit zwei Ziffern.'],
+  },
+  misconceptions: ['numeral-as-minutes', 'zero-dropped', 'nearest-hour', 'hands-exchanged'],
+  tricky: [
+    { hour: 5, minute: 27, why: 'the hands nearly coincide' },
+    { hour: 12, minute: 4, why: 'one digit of minutes, between 12 and 1' },
+    { hour: 2, minute: 58, why: 'the short hand seems to be at the next numeral' },
+  ],
+};

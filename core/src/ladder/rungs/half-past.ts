@@ -1,0 +1,19 @@
+import type { Rung } from '../rung.js';
+
+/** The long hand half way round, the short hand half way to the next numeral. */
+export const halfPast: Rung = {
+  name: 'Half past',
+  after: 'whole-hours',
+  minutes: [0, 30],
+  newMinutes: [30],
+  topic: { en: 'half past', de: 'halbe Stunden' },
+  criteria: {
+    en: ['The long hand on 6 means half past: 30 minutes.', 'The short hand stands half way to the next numeral.'],
+    de: ['Der lange Zeiger auf der 6 heißt halb: 30 Minuten.', 'Der kurze Zeiger steht auf halbem Weg zur nächsten Zahl.'],
+  },
+  misconceptions: ['nearest-hour', 'coming-hour', 'half-of-coming-hour', 'hour-hand-on-numeral'],
+  tricky: [
+    { hour: 12, minute: 30, why: 'between 12 and 1' },
+    { hour: 6, minute: 30, why: 'the hands are close together' },
+  ],
+};

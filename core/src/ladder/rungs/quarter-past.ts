@@ -1,0 +1,19 @@
+import type { Rung } from '../rung.js';
+
+/** The long hand on 3: a quarter of the way round. */
+export const quarterPast: Rung = {
+  name: 'Quarter past',
+  after: 'half-past',
+  minutes: [0, 15, 30],
+  newMinutes: [15],
+  topic: { en: 'quarter past', de: 'Viertel nach' },
+  criteria: {
+    en: ['The long hand on 3 means quarter past: 15 minutes.', 'The short hand has just left its numeral.'],
+    de: ['Der lange Zeiger auf der 3 heißt Viertel nach: 15 Minuten.', 'Der kurze Zeiger hat seine Zahl gerade verlassen.'],
+  },
+  misconceptions: ['numeral-as-minutes', 'coming-hour', 'hour-hand-on-numeral'],
+  tricky: [
+    { hour: 3, minute: 15, why: 'the hands nearly coincide' },
+    { hour: 12, minute: 15, why: 'between 12 and 1' },
+  ],
+};

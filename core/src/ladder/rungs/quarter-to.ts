@@ -1,0 +1,22 @@
+import type { Rung } from '../rung.js';
+
+/** The long hand on 9: a quarter of an hour is left. */
+export const quarterTo: Rung = {
+  name: 'Quarter to',
+  after: 'quarter-past',
+  minutes: [0, 15, 30, 45],
+  newMinutes: [45],
+  topic: { en: 'quarter to', de: 'Viertel vor' },
+  criteria: {
+    en: ['The long hand on 9 means quarter to: 15 minutes are left.', 'The short hand is nearly at the coming hour, but not there yet.'],
+    de: [
+      'Der lange Zeiger auf der 9 heißt Viertel vor: Es fehlen 15 Minuten.',
+      'Der kurze Zeiger ist fast bei der nächsten Stunde, aber noch nicht da.',
+    ],
+  },
+  misconceptions: ['nearest-hour', 'coming-hour', 'numeral-as-minutes'],
+  tricky: [
+    { hour: 8, minute: 45, why: 'the hands nearly coincide' },
+    { hour: 12, minute: 45, why: 'between 12 and 1' },
+  ],
+};

@@ -1,0 +1,19 @@
+import type { Rung } from '../rung.js';
+
+/** The long hand on 12: the short hand points at its numeral. */
+export const wholeHours: Rung = {
+  name: 'Whole hours',
+  after: null,
+  minutes: [0],
+  newMinutes: [0],
+  topic: { en: 'whole hours', de: 'volle Stunden' },
+  criteria: {
+    en: ['The long hand on 12 means o’clock.', 'The short hand points at the hour.'],
+    de: ['Der lange Zeiger auf der 12 heißt: volle Stunde.', 'Der kurze Zeiger steht auf der Stunde.'],
+  },
+  misconceptions: ['hands-exchanged', 'sixty-at-top'],
+  tricky: [
+    { hour: 12, minute: 0, why: 'both hands up' },
+    { hour: 6, minute: 0, why: 'the hands make one line' },
+  ],
+};

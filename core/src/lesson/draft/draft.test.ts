@@ -1,0 +1,67 @@
+import { RUNG_IDS, RUNGS } from '../../ladder/registry.js';
+import { isOnRung } from '../../ladder/rung.js';
+import { kindOf } from '../../question-kinds/registry.js';
+import { minuteOfHour } from '../../time/second-of-day.js';
+import { WORD_PACK_IDS } from '../../words/registry.js';
+import { narrationAt } from '../player.js';
+import { prepareLesson } from '../prepare.js';
+import { DEFAULT_SETTINGS } from '../settings.js';
+import { draftLesson, type DraftWish } from './draft.js';
+import { SITUATIONS, situationsAt } from './situations.js';
+
+const wish = (change: Partial<DraftWish> = {}): DraftWish => ({
+  rung: 'quarter-past',
+  minutes: 15,
+  delivery: 'live',
+  settings: DEFAULT_SETTINGS,
+  seed: 1,
+  ...change,
+});
+const MINUTES = [5, 8, 12, 15, 20, 30, 40];
+
+test.each(RUNG_IDS)('a draft on %s is within 5 %% of any length, on its rung, and asks in both directions', (rung) => {
+  for (const minutes of MINUTES)
+    for (const seed of [1, 2, 3]) {
+      const lesson = draftLesson(wish({ rung, minutes, seed }));
+      const { totalMs, steps } = prepareLesson(lesson);
+      expect([minutes, Math.abs(totalMs / (minutes * 60_000) - 1) <= 0.05]).toEqual([minutes, true]);
+      const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
+      expect(isOnRung(RUNGS[rung], times)).toBe(true);
+      expect(times.filter((at) => RUNGS[rung].newMinutes.includes(minuteOfHour(at))).length).toBeGreaterThanOrEqual(0.3 * times.length);
+      expect(new Set(lesson.items.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(2);
+      expect(steps[0]!.beat.kind).toBe('say');
+      expect(steps.at(-1)!.beat.kind).toBe('say');
+    }
+});
+
+test('no answer follows itself; tricky times are among the examples; other seeds give other times, the same seed the same lesson', () => {
+  const lesson = draftLesson(wish({ rung: 'five-minutes', minutes: 20 }));
+  const asked = lesson.items.map((item) => kindOf(item).timesOf(item)[0]! % 43_200);
+  asked.slice(1).forEach((at, index) => expect(at).not.toBe(asked[index]));
+  const examples = lesson.beats.flatMap((beat) => (beat.kind === 'worked-example' ? [beat.timeSec] : []));
+  expect(examples).toEqual(expect.arrayContaining([4 * 3600 + 1200, 300])); // hands nearly together; 12:05
+  expect(draftLesson(wish({ rung: 'five-minutes', minutes: 20 }))).toEqual(lesson);
+  expect(draftLesson(wish({ rung: 'five-minutes', minutes: 20, seed: 2 })).items).not.toEqual(lesson.items);
+});
+
+test('a lesson is drafted in the language of its pack, from the first sentence to the last', () => {
+  for (const pack of WORD_PACK_IDS) {
+    const prepared = prepareLesson(draftLesson(wish({ minutes: 40, settings: { ...DEFAULT_SETTINGS, pack } })));
+    const said = prepared.steps.map(({ ref }) => narrationAt(prepared, ref)).join(' ');
+    expect(said).not.toMatch(pack === 'de' ? /\b(the|hand|hour|clock|your|it is)\b/i : /\b(der|die|ist|und|Uhr|Zeiger|deine)\b/);
+  }
+});
+
+test('a recorded lesson says where to stop', () => {
+  const { beats } = draftLesson(wish({ delivery: 'recorded' }));
+  for (const beat of beats) if (beat.kind === 'think') expect(beat.text).toContain('Stop the recording here');
+});
+
+test('there are sixty situations and more, for every hour that children are awake, in every language', () => {
+  expect(SITUATIONS.length).toBeGreaterThanOrEqual(60);
+  for (let hour = 6; hour <= 20; hour++) expect(situationsAt(hour).length).toBeGreaterThanOrEqual(2);
+  for (const { says, hours } of SITUATIONS) {
+    expect(hours[0]).toBeLessThanOrEqual(hours[1]);
+    for (const text of Object.values(says)) expect(text).toMatch(/^[A-ZÄÖÜ][^.]*[^.]$/);
+  }
+});

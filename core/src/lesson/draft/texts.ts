@@ -1,0 +1,78 @@
+import type { Tongue } from '../../words/pack.js';
+
+/** What a drafted lesson says, in one language; the teacher changes it at will. */
+export interface DraftTexts {
+  readonly title: (topic: string, minutes: number) => string;
+  readonly goal: (topic: string) => string;
+  readonly hello: string;
+  /** Before the first rung: what a clock is. */
+  readonly parts: string;
+  readonly recall: (topic: string) => string;
+  readonly today: (topic: string, criteria: readonly string[]) => string;
+  readonly from: (hour: number) => string;
+  readonly watch: string;
+  readonly look: string;
+  readonly seen: (words: string) => string;
+  readonly examples: string;
+  readonly tricky: string;
+  readonly turns: readonly [string, ...string[]];
+  readonly setTurns: readonly [string, ...string[]];
+  readonly thinks: readonly [string, ...string[]];
+  readonly stops: string;
+  readonly mistakes: string;
+  readonly happens: (situation: string) => string;
+  readonly happensAt: (situation: string, words: string) => string;
+  readonly exit: string;
+  readonly end: (next: string | null) => string;
+}
+
+const capital = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}`;
+
+export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
+  en: {
+    title: (topic, minutes) => `${capital(topic)}, ${minutes} minutes`,
+    goal: (topic) => `Read and set ${topic}.`,
+    hello: 'Good morning. Have your clock ready, and look at mine.',
+    parts: 'The short hand tells the hour, the long hand tells the minutes. The numerals go from 1 round to 12.',
+    recall: (topic) => `Last time: ${topic}. Let us see whether we still know it.`,
+    today: (topic, criteria) => `Today: ${topic}. ${criteria.join(' ')}`,
+    from: (hour) => `Here it is ${hour} o’clock: the long hand is on 12, the short hand points at ${hour}.`,
+    watch: 'Now the time goes on. Count with me, and watch the short hand.',
+    look: 'Look at the short hand: has it moved?',
+    seen: (words) => `Now it is ${words}. See where each hand stands.`,
+    examples: 'I read some clocks for you. Think along with me.',
+    tricky: 'This one is tricky. Look closely.',
+    turns: ['Your turn. What does this clock say?', 'And this one? Write it on your desk.', 'Read this clock.'],
+    setTurns: ['The other way round now. Turn the hands of your clock.', 'Set your clock to this time.', 'Now you set the hands.'],
+    thinks: ['Think first, then answer.', 'Take your time.', 'Look at both hands.'],
+    stops: 'Stop the recording here and think. Go on when you have answered.',
+    mistakes: 'Somebody has mixed these up. Look at each one by itself.',
+    happens: (situation) => `${situation}. The clock shows when.`,
+    happensAt: (situation, words) => `${situation}: ${words}. Set your clock.`,
+    exit: 'Before we stop: show what you know now.',
+    end: (next) => (next ? `Well done. Next time: ${next}.` : 'Well done. You can read every clock now.'),
+  },
+  de: {
+    title: (topic, minutes) => `${capital(topic)}, ${minutes} Minuten`,
+    goal: (topic) => `Lesen und einstellen: ${topic}.`,
+    hello: 'Guten Morgen. Legt eure Uhr bereit und schaut auf meine.',
+    parts: 'Der kurze Zeiger zeigt die Stunde, der lange die Minuten. Die Zahlen gehen von der 1 herum bis zur 12.',
+    recall: (topic) => `Letztes Mal: ${topic}. Mal sehen, ob wir es noch wissen.`,
+    today: (topic, criteria) => `Heute: ${topic}. ${criteria.join(' ')}`,
+    from: (hour) => `Hier ist es ${hour} Uhr: Der lange Zeiger steht auf der 12, der kurze auf der ${hour}.`,
+    watch: 'Jetzt geht die Zeit weiter. Zählt mit und schaut auf den kurzen Zeiger.',
+    look: 'Schaut auf den kurzen Zeiger: Hat er sich bewegt?',
+    seen: (words) => `Jetzt ist es ${words}. Schaut, wo jeder Zeiger steht.`,
+    examples: 'Ich lese euch ein paar Uhren vor. Denkt mit.',
+    tricky: 'Diese ist knifflig. Schaut genau hin.',
+    turns: ['Jetzt du. Was zeigt diese Uhr?', 'Und diese? Schreib es auf deinen Tisch.', 'Lies diese Uhr.'],
+    setTurns: ['Jetzt andersherum. Dreh die Zeiger deiner Uhr.', 'Stell deine Uhr auf diese Zeit.', 'Jetzt stellst du die Zeiger.'],
+    thinks: ['Erst denken, dann antworten.', 'Lass dir Zeit.', 'Schau auf beide Zeiger.'],
+    stops: 'Halte die Aufnahme hier an und denk nach. Geh weiter, wenn du geantwortet hast.',
+    mistakes: 'Hier hat jemand etwas verwechselt. Schau dir jede einzeln an.',
+    happens: (situation) => `${situation}. Die Uhr zeigt, wann.`,
+    happensAt: (situation, words) => `${situation}: ${words}. Stell deine Uhr.`,
+    exit: 'Bevor wir aufhören: Zeig, was du jetzt kannst.',
+    end: (next) => (next ? `Gut gemacht. Nächstes Mal: ${next}.` : 'Gut gemacht. Du kannst jetzt jede Uhr lesen.'),
+  },
+};
