@@ -10,6 +10,7 @@ export {
   CommandDone,
   CommandPost,
   CountLate,
+  DraftWish,
   LessonDetail,
   LessonList,
   LessonSave,

@@ -49,6 +49,8 @@ export type PupilAdd = Data<typeof PupilAdd>;
 export const PupilRename = Exact({ name: PupilName });
 export type PupilRename = Data<typeof PupilRename>;
 
+export const RungIdSchema = OneOf(['whole-hours', 'half-past', 'quarter-past', 'quarter-to', 'five-minutes', 'any-minute']);
+
 /** A lesson in the teacher's list. One that this version cannot read is listed with the reason instead of its facts. */
 export const LessonSummary = Exact({
   id: Uuid,
@@ -58,6 +60,8 @@ export const LessonSummary = Exact({
   facts: Nullable(
     Exact({
       goal: ShortText,
+      /** The lowest rung on which its questions stand; null where it asks nothing. */
+      rung: Nullable(RungIdSchema),
       targetMinutes: Type.Integer(),
       /** Planned length by the timing of its beats, in whole seconds. */
       plannedSec: Type.Integer({ minimum: 0 }),
@@ -75,6 +79,16 @@ export const LessonList = Type.Array(LessonSummary);
 /** A lesson as it is edited. What is taught is pinned as a version when a room opens. */
 export const LessonDetail = Exact({ id: Uuid, revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
 export type LessonDetail = Data<typeof LessonDetail>;
+
+/** What a teacher asks a lesson to be drafted from; the id is made by whoever asks, so that a repeated wish drafts one lesson. */
+export const DraftWish = Exact({
+  id: Uuid,
+  rung: RungIdSchema,
+  /** Whole minutes. */
+  minutes: Type.Integer({ minimum: 5, maximum: 40 }),
+  delivery: OneOf(['live', 'recorded']),
+});
+export type DraftWish = Data<typeof DraftWish>;
 
 /** A changed draft, with the revision it was made to. */
 export const LessonSave = Exact({ revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });

@@ -72,6 +72,7 @@ export { describeDial, describeStage, dialLetter } from './scene/describe-stage.
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
 export { explain, type ExplainStep } from './lesson/explain.js';
+export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
 export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
 export { ONLY_STEP, sameStep, type StepRef } from './lesson/step-ref.js';
@@ -94,7 +95,7 @@ export {
   type ResponseOf,
   type ViewOf,
 } from './question-kinds/registry.js';
-export { RUNGS, rungOf, type RungId } from './ladder/registry.js';
+export { RUNGS, rungOf, type RungId, RUNG_IDS, rungAfter, rungIdOf } from './ladder/registry.js';
 export { timeOnRung, type Rung } from './ladder/rung.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';

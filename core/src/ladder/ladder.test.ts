@@ -1,5 +1,5 @@
 import { secondOfDay } from '../time/second-of-day.js';
-import { RUNGS, RUNG_IDS, rungOf } from './registry.js';
+import { RUNGS, RUNG_IDS, rungAfter, rungOf } from './registry.js';
 
 test('each rung allows what those before it allow, and more', () => {
   const rungs = RUNG_IDS.map((id) => RUNGS[id].minutes as readonly number[]);
@@ -7,6 +7,20 @@ test('each rung allows what those before it allow, and more', () => {
     expect(minutes).toEqual(expect.arrayContaining([...rungs[index]!]));
     expect(minutes.length).toBeGreaterThan(rungs[index]!.length);
   });
+});
+
+test('every rung stands on one that is there, its times are new and on it, and the tricky ones too', () => {
+  expect(RUNG_IDS.map(rungAfter)).toEqual([...RUNG_IDS.slice(1), null]);
+  for (const id of RUNG_IDS) {
+    const { after, minutes, newMinutes, tricky, criteria } = RUNGS[id];
+    const before = RUNG_IDS.find((one) => one === after);
+    expect(after === null || before !== undefined).toBe(true);
+    for (const minute of newMinutes)
+      expect([minutes.includes(minute), before ? RUNGS[before].minutes.includes(minute) : false]).toEqual([true, false]);
+    expect(tricky.some(({ hour }) => hour === 12)).toBe(true); // between 12 and 1, or both hands up
+    for (const { minute } of tricky) expect(minutes).toContain(minute);
+    for (const sentences of Object.values(criteria)) for (const sentence of sentences) expect(sentence).toMatch(/^[A-Z].*\.$/);
+  }
 });
 
 test.each([

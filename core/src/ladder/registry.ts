@@ -21,6 +21,15 @@ export type RungId = keyof typeof RUNGS;
 export const RUNG_IDS = Object.keys(RUNGS) as RungId[];
 
 /** The lowest rung on which all these times stand; the highest one for times with seconds. */
+export function rungIdOf(times: readonly SecondOfDay[]): RungId {
+  return RUNG_IDS.find((id) => isOnRung(RUNGS[id], times)) ?? 'any-minute';
+}
+
 export function rungOf(times: readonly SecondOfDay[]): Rung {
-  return Object.values(RUNGS).find((rung) => isOnRung(rung, times)) ?? RUNGS['any-minute'];
+  return RUNGS[rungIdOf(times)];
+}
+
+/** The rung after one; the last has none. */
+export function rungAfter(id: RungId): RungId | null {
+  return RUNG_IDS.find((next) => RUNGS[next].after === id) ?? null;
 }

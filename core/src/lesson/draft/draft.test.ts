@@ -17,11 +17,11 @@ const wish = (change: Partial<DraftWish> = {}): DraftWish => ({
   seed: 1,
   ...change,
 });
-const MINUTES = [5, 8, 12, 15, 20, 30, 40];
+const MINUTES = [5, 12, 20, 40];
 
 test.each(RUNG_IDS)('a draft on %s is within 5 %% of any length, on its rung, and asks in both directions', (rung) => {
   for (const minutes of MINUTES)
-    for (const seed of [1, 2, 3]) {
+    for (const seed of [1, 2]) {
       const lesson = draftLesson(wish({ rung, minutes, seed }));
       const { totalMs, steps } = prepareLesson(lesson);
       expect([minutes, Math.abs(totalMs / (minutes * 60_000) - 1) <= 0.05]).toEqual([minutes, true]);

@@ -1,5 +1,5 @@
 import type { Beat } from '../../beats/registry.js';
-import { RUNG_IDS, RUNGS, type RungId } from '../../ladder/registry.js';
+import { RUNG_IDS, rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
 import type { Rung } from '../../ladder/rung.js';
 import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
 import type { Item } from '../../question-kinds/registry.js';
@@ -222,7 +222,7 @@ class Drafting {
   }
 
   private nextTopic(): string | null {
-    const next = RUNG_IDS.find((id) => RUNGS[id].after === this.wish.rung);
+    const next = rungAfter(this.wish.rung);
     return next ? RUNGS[next].topic[tongueOf(this.wish.settings)] : null;
   }
 }

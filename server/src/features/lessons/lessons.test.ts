@@ -27,6 +27,38 @@ test('a draft is saved in revisions; a save that comes late or from another wind
   expect((await list())[0]).toMatchObject({ title: 'At the harbour light', revision: 2 });
 });
 
+test('a lesson is drafted once for each wish, in the schools taught by last, and can be taught at once', async () => {
+  const [last] = (await list()).slice(-1);
+  const { lesson: file } = (await teacher.send('GET', `/api/lessons/${last.id}`)).json();
+  const german = { ...file, settings: { ...file.settings, pack: 'de', betweenRule: 'zone' } };
+  await teacher.send('POST', `/api/lessons/${last.id}/draft`, { revision: 1, lesson: german });
+  const wish = { id: '11111111-1111-4111-8111-111111111111', rung: 'quarter-past', minutes: 15, delivery: 'live' };
+  const drafted = (await teacher.send('POST', '/api/lessons', wish)).json();
+  expect(drafted).toMatchObject({ id: wish.id, revision: 1, lesson: { title: 'Viertel nach, 15 Minuten', settings: german.settings } });
+  expect((await teacher.send('POST', '/api/lessons', wish)).json()).toEqual(drafted);
+  const listed = await list();
+  expect(listed).toHaveLength(4);
+  expect(Math.abs(listed.at(-1).facts.plannedSec / 900 - 1)).toBeLessThanOrEqual(0.05);
+  const classId = (await teacher.send('GET', '/api/classes')).json()[0].id;
+  const start = { id: '22222222-2222-4222-8222-222222222222', lessonId: wish.id, classId };
+  expect((await teacher.send('POST', '/api/sessions', start)).json()).toMatchObject({ lesson: { title: drafted.lesson.title } });
+});
+
+test.each([
+  [{ minutes: 0 }, /minutes/],
+  [{ minutes: 41 }, /minutes/],
+  [{ minutes: 12.5 }, /minutes/],
+  [{ rung: 'quarter' }, /rung/],
+  [{ delivery: null }, /delivery/],
+])('a wish for %j is refused with its place', async (change, place) => {
+  const wish = { id: '11111111-1111-4111-8111-111111111111', rung: 'half-past', minutes: 15, delivery: 'live', ...change };
+  expect((await teacher.send('POST', '/api/lessons', wish)).json()).toMatchObject({
+    code: 'REQUEST_SHAPE',
+    detail: expect.stringMatching(place),
+  });
+  expect(await list()).toHaveLength(3);
+});
+
 test('a lesson is pinned when a room opens, once for each change, and rooms keep what they teach', async () => {
   expect(versions()).toEqual([]);
   const first = await TestRoom.open(school, teacher);

@@ -1,12 +1,23 @@
-import { CoreError, prepareLesson, sameJson, type Beat, type Lesson } from '@zeitpunkt/core';
-import { BeatKeep, BeatKept, LessonDetail, LessonList, LessonSave, LessonSaved, type LessonSummary } from '@zeitpunkt/contract';
+import {
+  CoreError,
+  DEFAULT_SETTINGS,
+  draftLesson,
+  kindOf,
+  prepareLesson,
+  rungIdOf,
+  sameJson,
+  type Beat,
+  type Lesson,
+} from '@zeitpunkt/core';
+import { BeatKeep, BeatKept, DraftWish, LessonDetail, LessonList, LessonSave, LessonSaved, type LessonSummary } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import { randomInt } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { lessonsOf, ownLesson, saveDraft, setArchived } from './queries.js';
+import { insertLesson, lessonById, lessonsOf, ownLesson, saveDraft, setArchived } from './queries.js';
 
 export interface LessonsOptions {
   readonly store: Store;
@@ -33,6 +44,23 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
 
   app.get('/api/lessons/:id', { schema: { params: Params, response: { 200: LessonDetail } } }, (request) => {
     const { id, revision, draft, title } = mustOwn(requireTeacher(request).id, request.params.id);
+    return { id, revision, lesson: stored.lesson(draft, title) };
+  });
+
+  // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
+  app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
+    const teacher = requireTeacher(request);
+    const { id, ...wish } = request.body;
+    const known = lessonById(db, id);
+    if (known && known.teacherId !== teacher.id)
+      throw new CoreError('LESSON_CHANGED', 'This lesson id is in use already; please draft again.');
+    if (!known) {
+      const own = lessonsOf(db, teacher.id);
+      const settings = readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS;
+      const file = draftLesson({ ...wish, settings, seed: randomInt(2 ** 31) });
+      insertLesson(db, { id, teacherId: teacher.id, file, place: (own.at(-1)?.place ?? -1) + 1 });
+    }
+    const { revision, draft, title } = mustOwn(teacher.id, id);
     return { id, revision, lesson: stored.lesson(draft, title) };
   });
 
@@ -80,6 +108,16 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
   }
 };
 
+/** The schools of a lesson, if it can be read. */
+function readableSettings(row: Row | undefined): Lesson['settings'] | null {
+  try {
+    return row ? stored.lesson(row.draft, row.title).settings : null;
+  } catch (error) {
+    if (error instanceof CoreError) return null;
+    throw error;
+  }
+}
+
 /** A lesson for the list; one that cannot be read is listed all the same, with the reason. */
 function summary({ id, revision, title, draft, archivedAtMs }: Row): LessonSummary {
   try {
@@ -91,8 +129,10 @@ function summary({ id, revision, title, draft, archivedAtMs }: Row): LessonSumma
 }
 
 function factsOf(lesson: Lesson): NonNullable<LessonSummary['facts']> {
+  const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
   return {
     goal: lesson.goal,
+    rung: times.length > 0 ? rungIdOf(times) : null,
     targetMinutes: lesson.targetMinutes,
     plannedSec: Math.round(prepareLesson(lesson).totalMs / 1000),
     beatCount: lesson.beats.length,

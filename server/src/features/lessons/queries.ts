@@ -18,6 +18,11 @@ export function ownLesson(db: Db, teacherId: string, lessonId: string) {
     .get();
 }
 
+/** A lesson, whoever it belongs to. */
+export function lessonById(db: Db, lessonId: string) {
+  return db.select({ teacherId: lesson.teacherId }).from(lesson).where(eq(lesson.id, lessonId)).get();
+}
+
 /** The pinned version of a lesson, as its file. */
 export function versionFile(db: Db, lessonId: string, version: number) {
   return db
@@ -47,9 +52,8 @@ export function setArchived(db: Db, lessonId: string, archivedAtMs: number | nul
 }
 
 /** Adds a lesson at a place of the teacher's list; returns its id. */
-export function insertLesson(db: Db, row: { teacherId: string; file: Lesson; place: number }): string {
-  const id = randomUUID();
-  const { teacherId, file, place } = row;
+export function insertLesson(db: Db, row: { id?: string; teacherId: string; file: Lesson; place: number }): string {
+  const { id = randomUUID(), teacherId, file, place } = row;
   db.insert(lesson)
     .values({ id, teacherId, title: file.title, draft: writeLesson(file), revision: 1, version: 0, place, archivedAtMs: null })
     .run();

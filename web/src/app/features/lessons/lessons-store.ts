@@ -1,11 +1,16 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { ClassSummary, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import type { ClassSummary, DraftWish, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
+import { rungAfter, type RungId } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 
 interface LessonsState {
   readonly loading: boolean;
+  /** A lesson is being drafted. */
+  readonly drafting: boolean;
+  /** The lesson that was just drafted, to be opened or looked at. */
+  readonly drafted: string | null;
   /** A room is being opened; a second press opens no second one. */
   readonly opening: boolean;
   readonly problem: string | null;
@@ -18,9 +23,29 @@ interface LessonsState {
 
 /** What the lessons place shows: classes, lessons, and the runs of lessons. */
 export const LessonsStore = signalStore(
-  withState<LessonsState>({ loading: true, opening: false, problem: null, classes: [], lessons: [], sessions: [], putAway: null }),
-  withComputed(({ lessons }) => ({
-    ready: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs === null)),
+  withState<LessonsState>({
+    loading: true,
+    drafting: false,
+    drafted: null,
+    opening: false,
+    problem: null,
+    classes: [],
+    lessons: [],
+    sessions: [],
+    putAway: null,
+  }),
+  withComputed(({ lessons, drafted, sessions }) => ({
+    // What was drafted last comes first.
+    ready: computed(() => {
+      const ready = lessons().filter(({ archivedAtMs }) => archivedAtMs === null);
+      return [...ready.filter(({ id }) => id === drafted()), ...ready.filter(({ id }) => id !== drafted())];
+    }),
+    /** The rung after that of the lesson that was taught last; the first one where none was. */
+    suggested: computed<RungId>(() => {
+      const [last] = sessions().filter(({ phase }) => phase === 'ended');
+      const rung = lessons().find(({ id }) => id === last?.lessonId)?.facts?.rung;
+      return rung ? (rungAfter(rung) ?? rung) : 'whole-hours';
+    }),
     archived: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs !== null)),
   })),
   withMethods((store) => ({
@@ -49,6 +74,20 @@ export const LessonsStore = signalStore(
         patchState(store, { classes, lessons, sessions, loading: false });
       } catch (error) {
         patchState(store, { problem: sentenceOf(error), loading: false });
+      }
+    },
+
+    /** Drafts a lesson and puts it first among those ready to teach. */
+    async draft(wish: Omit<DraftWish, 'id'>): Promise<void> {
+      const id = uuid();
+      patchState(store, { drafting: true, problem: null });
+      try {
+        await ask('POST', '/api/lessons', { id, ...wish });
+        patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons'), drafted: id });
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      } finally {
+        patchState(store, { drafting: false });
       }
     },
 

@@ -1,16 +1,17 @@
 import { provideRouter, Router } from '@angular/router';
 import { TestBed } from '@angular/core/testing';
+import { fireEvent } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
-import { render } from '../../testing/render';
+import { render, until } from '../../testing/render';
 import { Lessons } from './lessons';
 
 const lesson = {
   id: 'l1',
   revision: 1,
   title: 'Half past at the harbour',
-  facts: { goal: 'Read half past.', targetMinutes: 20, plannedSec: 292, beatCount: 15, questionCount: 3 },
+  facts: { goal: 'Read half past.', rung: 'half-past', targetMinutes: 20, plannedSec: 292, beatCount: 15, questionCount: 3 },
   problem: null,
   archivedAtMs: null,
 };
@@ -36,6 +37,27 @@ async function open(sessions: object[] = [], lessons: object[] = [lesson]) {
   return { ...screen, navigate };
 }
 beforeEach(() => (server = new FakeServer({ 'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }], [START]: {} })));
+
+test('a lesson is drafted from rung, minutes and way, and stands first, ready to teach', async () => {
+  const { find, page, press, type } = await open([{ ...session, id: 's1', phase: 'ended' }]);
+  const rung = find.getByRole<HTMLSelectElement>('combobox', { name: 'We are at' });
+  expect(rung.value).toBe('quarter-past'); // the one after what was taught last
+  const drafted = { ...lesson, id: 'l2', title: 'Quarter past, 20 minutes' };
+  const DRAFT = 'POST /api/lessons';
+  server.on(DRAFT, {});
+  server.on('GET /api/lessons', () => [lesson, { ...drafted, id: (server.sent(DRAFT)[0] as { id: string }).id }]);
+  fireEvent.change(rung, { target: { value: 'quarter-to' } });
+  await type(find.getByRole('spinbutton', { name: 'Minutes' }), '50');
+  await press('Draft it');
+  expect(find.getByRole('alert').textContent).toContain('a whole number of minutes, from 5 to 40');
+  expect(server.sent(DRAFT)).toEqual([]);
+  await type(find.getByRole('spinbutton', { name: 'Minutes' }), '20');
+  await press('recorded');
+  await press('Draft it');
+  await until(() => page.textContent.includes('Drafted just now'));
+  expect(server.sent(DRAFT)).toMatchObject([{ rung: 'quarter-to', minutes: 20, delivery: 'recorded' }]);
+  expect(find.getAllByRole('heading', { level: 3 })[0]!.textContent).toBe('Quarter past, 20 minutes');
+});
 
 test('a lesson’s room opens with one press, however often it is pressed', async () => {
   const { press, find, navigate } = await open();

@@ -4,12 +4,13 @@ import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
 import { TeacherFrame } from '../frame/teacher-frame';
+import { DraftForm } from './draft-form';
 import { LessonsStore } from './lessons-store';
 
 /** The class, its lessons ready to teach, lessons running now, and those taught. */
 @Component({
   selector: 'zp-lessons',
-  imports: [DatePipe, MatButton, RouterLink, TeacherFrame],
+  imports: [DatePipe, DraftForm, MatButton, RouterLink, TeacherFrame],
   providers: [LessonsStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lessons.html',

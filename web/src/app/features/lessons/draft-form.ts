@@ -1,0 +1,99 @@
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core';
+import type { DraftWish } from '@zeitpunkt/contract';
+import { Choice } from '../../ui/choice';
+
+/** Shortest and longest lesson that is drafted, in minutes. */
+const [LEAST, MOST] = [5, 40] as const;
+
+/** From "we are at quarter past, fifteen minutes, live" to a whole lesson. */
+@Component({
+  selector: 'zp-draft-form',
+  imports: [Choice, MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2 id="draft">Draft a lesson</h2>
+    <form novalidate aria-labelledby="draft" (submit)="draft($event)">
+      <label>
+        We are at
+        <select class="field" #rung (change)="chosen.set(idOf(rung.value))">
+          @for (id of rungs; track id) {
+            <option [value]="id" [selected]="id === chosen()">{{ nameOf(id) }}</option>
+          }
+        </select>
+      </label>
+      <label>
+        Minutes
+        <input
+          #length
+          class="field minutes"
+          type="number"
+          [min]="least"
+          [max]="most"
+          [value]="minutes()"
+          [attr.aria-invalid]="!isLengthRight()"
+          aria-describedby="draft-problem"
+          (input)="minutes.set(length.valueAsNumber)"
+        />
+      </label>
+      <zp-choice label="Taught" [options]="ways" [value]="delivery()" (chosen)="delivery.set($event)" />
+      <button mat-flat-button type="submit" [disabled]="busy()">Draft it</button>
+    </form>
+    @if (!isLengthRight()) {
+      <p id="draft-problem" class="problem" role="alert">A lesson takes a whole number of minutes, from {{ least }} to {{ most }}.</p>
+    }
+    <p class="facts">{{ criteria() }}</p>
+  `,
+  styles: `
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem 1rem;
+      align-items: center;
+    }
+    label {
+      display: flex;
+      gap: 0.5rem;
+      align-items: center;
+    }
+    .minutes {
+      width: 5rem;
+    }
+    .facts {
+      margin-top: 0.4rem;
+    }
+  `,
+})
+export class DraftForm {
+  /** The rung that the class is at, as far as is known. */
+  readonly suggested = input.required<RungId>();
+  readonly busy = input.required<boolean>();
+  readonly wished = output<Omit<DraftWish, 'id'>>();
+
+  protected readonly least = LEAST;
+  protected readonly most = MOST;
+  protected readonly rungs = RUNG_IDS;
+  protected readonly ways = [
+    { value: 'live', text: 'live' },
+    { value: 'recorded', text: 'recorded' },
+  ] as const;
+  protected readonly chosen = linkedSignal(() => this.suggested());
+  protected readonly criteria = computed(() => RUNGS[this.chosen()].criteria.en.join(' '));
+  protected readonly minutes = signal(15);
+  protected readonly delivery = signal<'live' | 'recorded'>('live');
+  protected readonly isLengthRight = computed(() => Number.isInteger(this.minutes()) && this.minutes() >= LEAST && this.minutes() <= MOST);
+
+  protected nameOf(id: RungId): string {
+    return RUNGS[id].name;
+  }
+
+  protected idOf(value: string): RungId {
+    return RUNG_IDS.find((id) => id === value)!;
+  }
+
+  protected draft(event: Event): void {
+    event.preventDefault();
+    if (this.isLengthRight()) this.wished.emit({ rung: this.chosen(), minutes: this.minutes(), delivery: this.delivery() });
+  }
+}
