@@ -1,5 +1,8 @@
 import {
+  checkLesson,
+  DEFAULT_SETTINGS,
   dialOf,
+  draftLesson,
   dialScene,
   gearedPose,
   prepareLesson,
@@ -10,6 +13,7 @@ import {
   type Lesson,
 } from '@zeitpunkt/core';
 import { readFileSync } from 'node:fs';
+import { median, ms } from './stats.js';
 
 // How many stages and scenes the core builds in a second.
 const lesson = JSON.parse(readFileSync('server/src/features/lessons/starter/half-past-at-the-harbour.lesson.json', 'utf8')) as Lesson;
@@ -27,6 +31,26 @@ function perSecond(work: (turn: number) => unknown): number {
 const stages = perSecond((turn) => stageScene(stageAt(prepared, prepared.steps[turn % prepared.steps.length]!.ref, (turn * 37) % 20_000)));
 const layers = { ...TEACHING_LAYERS, hourZones: true, quarters: true, shaded: true };
 const dials = perSecond((turn) => dialScene(dialOf(gearedPose(wrapSecondOfDay(turn)), layers)));
+/** Milliseconds of some work, the median of several times. */
+function msOf(work: () => unknown): number {
+  const times = Array.from({ length: 15 }, () => {
+    const start = performance.now();
+    work();
+    return performance.now() - start;
+  });
+  return median(times);
+}
+const wish = { rung: 'five-minutes', minutes: 20, delivery: 'live', settings: DEFAULT_SETTINGS } as const;
+let seed = 0;
+const draftMs = msOf(() => draftLesson({ ...wish, seed: (seed += 1) }));
+const long = draftLesson({ ...wish, minutes: 40, seed: 1 });
+const beats = Array.from({ length: 120 }, (_, index) => long.beats[index % long.beats.length]!).map((beat, index) => ({
+  ...beat,
+  id: `b${index}`,
+}));
+const checkMs = msOf(() => checkLesson({ ...long, beats }));
 console.log('\nCore');
+console.log(`  draft of 20 minutes  ${ms(draftMs)}, ${(draftMs / 300).toFixed(2)} × the goal of 300 ms`);
+console.log(`  checker, 120 beats   ${ms(checkMs)}, ${(checkMs / 50).toFixed(2)} × the goal of 50 ms`);
 console.log(`  stageAt + scene   ${Math.round(stages).toLocaleString('en')} a second, ${(stages / GOAL).toFixed(1)} × the goal`);
 console.log(`  dial, all layers  ${Math.round(dials).toLocaleString('en')} a second`);

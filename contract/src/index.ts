@@ -12,6 +12,7 @@ export {
   CountLate,
   DraftWish,
   LessonDetail,
+  LessonFileIn,
   LessonList,
   LessonSave,
   LessonSaved,

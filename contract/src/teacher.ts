@@ -90,6 +90,10 @@ export const DraftWish = Exact({
 });
 export type DraftWish = Data<typeof DraftWish>;
 
+/** A lesson file that comes in, whatever is in it: the door of lessons reads it, and names what is wrong. */
+export const LessonFileIn = Exact({ id: Uuid, file: Type.Unknown() });
+export type LessonFileIn = Data<typeof LessonFileIn>;
+
 /** A changed draft, with the revision it was made to. */
 export const LessonSave = Exact({ revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
 export type LessonSave = Data<typeof LessonSave>;

@@ -17,10 +17,7 @@ const pathsIn = (text: string) =>
 const isThere = (path: string) => existsSync(join(ROOT, path));
 
 test('every file that the lists name is there', () => {
-  const planned = 'core/src/checker-rules/registry.ts'; // named as what will be
-  const missing = pathsIn(adding).filter((path) => !isThere(path) && path !== planned);
-  expect(missing).toEqual([]);
-  expect(isThere(planned)).toBe(false);
+  expect(pathsIn(adding).filter((path) => !isThere(path))).toEqual([]);
 });
 
 test('there is a list for each thing that can be added, with as many files as it says', () => {
@@ -29,7 +26,7 @@ test('there is a list for each thing that can be added, with as many files as it
     'A question kind': 13,
     'A misconception': 4,
     'A kind of beat': 5,
-    'A checker rule': 2,
+    'A checker rule': 3,
     'A dial layer': 6,
     'A word pack': 6,
     'A place': 5,

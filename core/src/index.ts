@@ -99,6 +99,7 @@ export { RUNGS, rungOf, type RungId, RUNG_IDS, rungAfter, rungIdOf } from './lad
 export { timeOnRung, type Rung } from './ladder/rung.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
+export { checkLesson, type NamedFinding } from './checker-rules/check.js';
 export { DOOR_OPEN_MS, isDoorOpen, type Door } from './live/door.js';
 export { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './live/room.js';
 export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';

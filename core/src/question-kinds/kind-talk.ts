@@ -1,5 +1,6 @@
 import { talkOf, tongueOf } from '../lesson/talk/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
+import { PLAIN_LAYERS, type DialLayers } from '../scene/dial-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { minuteOfHour } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';
@@ -38,6 +39,8 @@ export function whereToBegin(at: SecondOfDay, settings: LessonSettings): string 
   return `${firstHour} ${minuteOfHour(at) === 0 ? talk.whichNumeral : talk.whichHour[settings.betweenRule]}`;
 }
 
+/** One object each, so that outlets see an unchanged face as unchanged. */
+const ZONED_LAYERS: DialLayers = { ...PLAIN_LAYERS, hourZones: true };
+
 /** The layers of a dial that a reason is given on: zones are drawn where the rule speaks of them. */
-export const reasonLayers = ({ betweenRule }: LessonSettings): { readonly hourZones?: true } =>
-  betweenRule === 'zone' ? { hourZones: true } : {};
+export const reasonLayers = ({ betweenRule }: LessonSettings): DialLayers => (betweenRule === 'zone' ? ZONED_LAYERS : PLAIN_LAYERS);

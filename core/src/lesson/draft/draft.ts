@@ -5,7 +5,7 @@ import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
 import type { Item } from '../../question-kinds/registry.js';
 import { oneOf } from '../../question-kinds/slips.js';
 import { seededRng, type Rng } from '../../rehearsal/rng.js';
-import { hour24, secondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
+import { hour24, SECONDS_PER_HALF_DAY, secondOfDay, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import type { Lesson } from '../lesson.js';
@@ -29,6 +29,10 @@ export interface DraftWish {
 
 /** Part of the target that a draft may be off. */
 const TOLERANCE = 0.05;
+/** Times that are drawn before the hour of the question before is taken once more. */
+const MOST_DRAWS = 12;
+const hourOnDial = (at: number) => Math.floor((at % SECONDS_PER_HALF_DAY) / 3600);
+
 /** Parts that are added to the shortest lesson at most. */
 const MOST_EXTRAS = 70;
 /** How far think times are stretched or cut to meet the target, as a part of what they should be. */
@@ -89,6 +93,8 @@ class Drafting {
   private readonly times: TimePicker;
   private readonly beats: NewBeat[] = [];
   private readonly items: Item[] = [];
+  /** Of the question before, 0 to 11: the next one has another. */
+  private lastHour = -1;
 
   constructor(private readonly wish: DraftWish) {
     this.rng = seededRng(wish.seed);
@@ -106,15 +112,20 @@ class Drafting {
     this.say(texts.today(rung.topic[tongue], rung.criteria[tongue]));
     this.demonstrate();
     this.say(texts.examples);
-    this.example(this.times.next({ isNew: true }));
-    for (let index = 0; index < part.examples; index++) this.trickyExample(index);
-    this.turn('read-dial', this.times.next({ isNew: true }));
-    for (let index = 0; index < part.turns; index++) this.turn(index % 2 === 0 ? 'set-dial' : 'read-dial');
+    // The one example of a short lesson is the one between 12 and 1.
+    if (part.examples > 0) this.example(this.times.next({ isNew: true }));
+    else this.trickyExample(0);
+    this.turn('read-dial', this.nextAsked({ isNew: true }));
+    // I do, you do: nobody only watches for long.
+    for (let index = 0; index < Math.max(part.examples, part.turns); index++) {
+      if (index < part.examples) this.trickyExample(index);
+      if (index < part.turns) this.turn(index % 2 === 0 ? 'set-dial' : 'read-dial');
+    }
     for (let index = 0; index < part.mistakes; index++) this.mistake();
     for (let index = 0; index < part.uses; index++) this.use(index);
     this.say(texts.exit);
-    this.turn('set-dial', this.times.next({ isNew: true }));
-    if (extras > 2) this.turn('read-dial', this.times.next({ isNew: true }));
+    this.turn('set-dial', this.nextAsked({ isNew: true }));
+    if (extras > 2) this.turn('read-dial', this.nextAsked({ isNew: true }));
     this.say(texts.end(this.nextTopic()));
     return {
       format: 'zeitpunkt-lesson',
@@ -142,7 +153,10 @@ class Drafting {
     const before = this.rung.after as RungId | null;
     if (before === null) return this.say(this.texts.parts);
     this.say(this.texts.recall(RUNGS[before].topic[tongueOf(this.wish.settings)]));
-    this.ask({ kind: 'read-dial', timeSec: new TimePicker(RUNGS[before], this.rng).next() }, oneOf(this.texts.turns, this.rng));
+    this.ask(
+      { kind: 'read-dial', timeSec: this.times.use(new TimePicker(RUNGS[before], this.rng).next()) },
+      oneOf(this.texts.turns, this.rng),
+    );
   }
 
   /** From the full hour on to what is new, with a stop on the way to look at the short hand. */
@@ -172,13 +186,13 @@ class Drafting {
   }
 
   private trickyExample(index: number): void {
-    const tricky = this.rung.tricky[index];
+    const tricky = [...this.rung.tricky].sort((a, b) => Number(b.hour === 12) - Number(a.hour === 12))[index];
     if (!tricky) return this.example(this.times.next());
     this.say(this.texts.tricky);
     this.example(this.times.use(secondOfDay(tricky.hour % 12, tricky.minute)));
   }
 
-  private turn(kind: 'read-dial' | 'set-dial', at = this.times.next(), text?: string): void {
+  private turn(kind: 'read-dial' | 'set-dial', at = this.nextAsked(), text?: string): void {
     if (kind === 'read-dial') return this.ask({ kind, timeSec: at }, text ?? oneOf(this.texts.turns, this.rng));
     // Hands that move one by one come when the geared ones are known.
     const hands = this.items.some((item) => item.kind === 'set-dial') && this.rng() < 0.5 ? 'free' : 'geared';
@@ -186,15 +200,29 @@ class Drafting {
   }
 
   private mistake(): void {
-    const { id: _id, ...item } = makeChooseAll('', this.rng, this.rung, this.wish.settings);
+    let made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
+    for (let draw = 0; draw < MOST_DRAWS && hourOnDial(made.timeSec) === this.lastHour; draw++) {
+      made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
+    }
+    const { id: _id, ...item } = made;
+    this.times.use(toSecondOfDay(item.timeSec));
     this.ask(item, this.texts.mistakes);
+  }
+
+  /** The next time that is asked for: not of the hour of the question before. */
+  private nextAsked(wanted: Parameters<TimePicker['next']>[0] = {}): SecondOfDay {
+    for (let draw = 0; draw < MOST_DRAWS; draw++) {
+      const at = this.times.next(wanted);
+      if (hourOnDial(at) !== this.lastHour) return at;
+    }
+    return this.times.next({ ...wanted, hours: [7, 18] });
   }
 
   /** Something of the day on the islands, at an hour at which it happens. */
   private use(index: number): void {
     const { texts, wish } = this;
     const { hours } = oneOf(SITUATIONS as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]], this.rng);
-    const at = this.times.next({ hours });
+    const at = this.nextAsked({ hours });
     const fitting = situationsAt(hour24(at)) as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]];
     const situation = oneOf(fitting, this.rng).says[tongueOf(wish.settings)];
     const words = bestWording(at, WORD_PACKS[wish.settings.pack]);
@@ -210,6 +238,7 @@ class Drafting {
     text: string,
   ): void {
     const itemId = `q${this.items.length + 1}`;
+    this.lastHour = hourOnDial(item.timeSec);
     const asked: Item = { ...item, id: itemId };
     this.items.push(asked);
     const seconds = THINK_SECONDS[item.kind] + THINK_SECONDS_A_RUNG * RUNG_IDS.indexOf(this.wish.rung);

@@ -75,7 +75,7 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
     const { hour, minute } = typedTime(at);
     return {
       ...CLEAR_STAGE,
-      dial: dialOf(poseOf(item), { ...PLAIN_LAYERS, ...reasonLayers(settings) }),
+      dial: dialOf(poseOf(item), reasonLayers(settings)),
       display: displayOf(hour, minute, settings.separator),
       words: say(at, WORD_PACKS[settings.pack]),
       board: reasonFor(at, settings),

@@ -99,7 +99,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     const { hour, minute } = typedTime(at);
     return {
       ...CLEAR_STAGE,
-      dial: dialOf(gearedPose(at), { ...PLAIN_LAYERS, ...reasonLayers(settings) }),
+      dial: dialOf(gearedPose(at), reasonLayers(settings)),
       display: displayOf(hour, minute, settings.separator),
       board: reasonFor(at, settings),
     };

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Lesson } from '@zeitpunkt/core';
 import { NEW_BUILD } from '@zeitpunkt/core';
 import { School, TestRoom, type Browser } from '../../testing/school.js';
@@ -56,6 +57,44 @@ test.each([
     code: 'REQUEST_SHAPE',
     detail: expect.stringMatching(place),
   });
+  expect(await list()).toHaveLength(3);
+});
+
+test('a lesson file goes out and comes in again exactly; one of an earlier version is brought up to date', async () => {
+  const id = '33333333-3333-4333-8333-333333333333';
+  const send = (file: unknown, as = id) => teacher.send('POST', '/api/lessons/files', { id: as, file });
+  expect((await send(lesson)).json()).toEqual({ id, revision: 1, lesson });
+  expect((await send(lesson)).json()).toEqual({ id, revision: 1, lesson }); // sent again
+  expect(await list()).toHaveLength(4);
+  const old = JSON.parse(readFileSync('core/src/formats/old-files/lesson/1.json', 'utf8'));
+  expect((await send(old, '44444444-4444-4444-8444-444444444444')).json()).toMatchObject({
+    lesson: { formatVersion: 3, title: old.title },
+  });
+});
+
+test.each<[string, (file: Lesson) => unknown, string, RegExp]>([
+  ['no lesson at all', () => 'a letter', 'LESSON_UNREADABLE', /no JSON object/],
+  ['an unknown part', (file) => ({ ...file, moons: 3 }), 'LESSON_UNREADABLE', /unknown member “moons”/],
+  ['a newer version', (file) => ({ ...file, formatVersion: 99 }), 'FORMAT_NEWER', /newer version/],
+  ['a target of no minutes', (file) => ({ ...file, targetMinutes: 0 }), 'LESSON_UNREADABLE', /at \/targetMinutes/],
+  [
+    'seconds',
+    (file) => ({ ...file, items: [{ ...file.items[0], timeSec: 27_001 }] }),
+    'LESSON_UNREADABLE',
+    /whole minute.* at \/items\/0\/timeSec/,
+  ],
+  ['a question that is nowhere', (file) => ({ ...file, items: [] }), 'LESSON_ITEM_UNKNOWN', /has no item “q1”/],
+  [
+    '10,000 letters to say',
+    (file) => ({ ...file, beats: [{ id: 'b1', kind: 'say', text: 'x'.repeat(10_000) }] }),
+    'LESSON_UNREADABLE',
+    /at \/beats\/0\/text/,
+  ],
+  ['20 MB', (file) => ({ ...file, goal: 'x'.repeat(5 * 1024 * 1024) }), 'REQUEST_TOO_LARGE', /at most 4096 kB/],
+  ['a hostile name', () => JSON.parse('{"__proto__":{"format":"zeitpunkt-lesson"},"format":"x"}'), 'REQUEST_SHAPE', /not readable JSON/],
+])('a file with %s is refused with its place, and nothing changes', async (_what, spoil, code, sentence) => {
+  const reply = await teacher.send('POST', '/api/lessons/files', { id: '33333333-3333-4333-8333-333333333333', file: spoil(lesson) });
+  expect(reply.json()).toMatchObject({ code, detail: expect.stringMatching(sentence) });
   expect(await list()).toHaveLength(3);
 });
 

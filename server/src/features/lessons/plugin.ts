@@ -9,7 +9,17 @@ import {
   type Beat,
   type Lesson,
 } from '@zeitpunkt/core';
-import { BeatKeep, BeatKept, DraftWish, LessonDetail, LessonList, LessonSave, LessonSaved, type LessonSummary } from '@zeitpunkt/contract';
+import {
+  BeatKeep,
+  BeatKept,
+  DraftWish,
+  LessonDetail,
+  LessonFileIn,
+  LessonList,
+  LessonSave,
+  LessonSaved,
+  type LessonSummary,
+} from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { randomInt } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
@@ -47,21 +57,31 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
     return { id, revision, lesson: stored.lesson(draft, title) };
   });
 
+  /** Adds a lesson at the end of a teacher's list under an id made by whoever asks; there already, it is left as it is. */
+  const add = (teacherId: string, id: string, make: (own: readonly Row[]) => Lesson): LessonDetail => {
+    const known = lessonById(db, id);
+    if (known && known.teacherId !== teacherId)
+      throw new CoreError('LESSON_CHANGED', 'This lesson id is in use already; please try again.');
+    if (!known) {
+      const own = lessonsOf(db, teacherId);
+      insertLesson(db, { id, teacherId, file: make(own), place: (own.at(-1)?.place ?? -1) + 1 });
+    }
+    const { revision, draft, title } = mustOwn(teacherId, id);
+    return { id, revision, lesson: stored.lesson(draft, title) };
+  };
+
+  app.post(
+    '/api/lessons/files',
+    { schema: { body: LessonFileIn, response: { 200: LessonDetail } }, bodyLimit: limits.lessonBodyBytes },
+    (request) => add(requireTeacher(request).id, request.body.id, () => stored.lesson(request.body.file)),
+  );
+
   // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
-    const teacher = requireTeacher(request);
     const { id, ...wish } = request.body;
-    const known = lessonById(db, id);
-    if (known && known.teacherId !== teacher.id)
-      throw new CoreError('LESSON_CHANGED', 'This lesson id is in use already; please draft again.');
-    if (!known) {
-      const own = lessonsOf(db, teacher.id);
-      const settings = readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS;
-      const file = draftLesson({ ...wish, settings, seed: randomInt(2 ** 31) });
-      insertLesson(db, { id, teacherId: teacher.id, file, place: (own.at(-1)?.place ?? -1) + 1 });
-    }
-    const { revision, draft, title } = mustOwn(teacher.id, id);
-    return { id, revision, lesson: stored.lesson(draft, title) };
+    return add(requireTeacher(request).id, id, (own) =>
+      draftLesson({ ...wish, settings: readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS, seed: randomInt(2 ** 31) }),
+    );
   });
 
   app.post(

@@ -6,13 +6,14 @@ import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Choice } from '../../ui/choice';
 import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
+import { Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { SCHOOLS } from './schools';
 
 /** What a lesson says of itself and which school it follows: everything that is made for it, and every mark, obeys that. */
 @Component({
   selector: 'zp-lesson-sheet',
-  imports: [Choice, MatButton, RouterLink, SavingWord, TeacherFrame],
+  imports: [Choice, Findings, MatButton, RouterLink, SavingWord, TeacherFrame],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lesson-sheet.html',

@@ -1,7 +1,7 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, type Lesson, type LessonSettings } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, type Lesson, type LessonSettings, type NamedFinding } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
@@ -73,6 +73,8 @@ export const LessonStore = signalStore(
         const targetMinutes = Math.min(120, Math.max(1, Math.round(minutes) || 1));
         store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
       },
+      /** Applies what a finding offers; one step to undo. */
+      mend: ({ mend }: NamedFinding) => store.change(mend.apply),
       setSetting<Key extends keyof LessonSettings>(key: Key, value: LessonSettings[Key]): void {
         store.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, [key]: value } }));
       },

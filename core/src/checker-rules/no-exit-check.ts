@@ -1,0 +1,29 @@
+import { seededRng } from '../rehearsal/rng.js';
+import { anotherLike } from '../run/another.js';
+import { beforeGoodbye, questionsOf, withQuestion } from './lesson-parts.js';
+import type { CheckerRule } from './rule.js';
+
+/** The last part of a lesson in which something must be asked. */
+const LAST_PART = 0.3;
+
+export const noExitCheck: CheckerRule = {
+  severity: 'warning',
+  find(prepared) {
+    const last = questionsOf(prepared).at(-1);
+    if (!last || last.startMs >= (1 - LAST_PART) * prepared.totalMs) return [];
+    return [
+      {
+        at: prepared.steps.at(-1)!.ref,
+        what: 'Nothing is asked towards the end.',
+        why: 'What pupils can do when they leave would not be known.',
+        mend: {
+          label: 'Ask one more at the end',
+          apply: (lesson) => {
+            const other = anotherLike(last.item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
+            return withQuestion(lesson, beforeGoodbye(lesson), other, 25);
+          },
+        },
+      },
+    ];
+  },
+};

@@ -1,0 +1,21 @@
+import type { CheckerRule } from './rule.js';
+
+/** Part of the target that a lesson may be off before it is told. */
+const TOLERANCE = 0.1;
+
+export const offTarget: CheckerRule = {
+  severity: 'warning',
+  find({ lesson, totalMs }) {
+    const targetMs = lesson.targetMinutes * 60_000;
+    if (Math.abs(totalMs / targetMs - 1) <= TOLERANCE) return [];
+    const minutes = Math.max(1, Math.round(totalMs / 60_000));
+    return [
+      {
+        at: null,
+        what: `The lesson takes about ${minutes} minutes, and ${lesson.targetMinutes} were wanted.`,
+        why: 'What is too long is cut off at the end, where the check is.',
+        mend: { label: `Plan ${minutes} minutes`, apply: (one) => ({ ...one, targetMinutes: minutes }) },
+      },
+    ];
+  },
+};
