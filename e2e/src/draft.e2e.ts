@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from './lib/classroom.js';
 
 test('from a wish to a taught question: a lesson is drafted, opened and asked in six actions', async ({ teacher, newPupil }) => {
@@ -7,7 +8,7 @@ test('from a wish to a taught question: a lesson is drafted, opened and asked in
   await page.getByRole('combobox', { name: 'We are at' }).selectOption('Quarter past');
   await page.getByRole('spinbutton', { name: 'Minutes' }).fill('12');
   await page.getByRole('button', { name: 'Draft it' }).click();
-  await expect(page.getByText('Drafted just now, ready to teach.')).toBeVisible();
+  await expect(page.getByText('New, ready to teach.')).toBeVisible();
   await expect(page.getByText('12 min planned of 12')).toBeVisible();
   const key = await teacher.openRoom('Quarter past, 12 minutes');
   const anouk = await newPupil('Anouk');
@@ -19,4 +20,37 @@ test('from a wish to a taught question: a lesson is drafted, opened and asked in
   await anouk.expectKept();
   await teacher.goTo('Answer');
   await expect(anouk.sentence).toBeVisible();
+});
+
+test('a lesson goes out as a file and comes in again; a spoilt one is refused with the place', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  const [out] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
+  expect(out.suggestedFilename()).toBe('Half-past-at-the-harbour.lesson.json');
+  const text = readFileSync(await out.path(), 'utf8');
+  await page.getByRole('link', { name: 'Back to the lessons' }).click();
+  const takeIn = (content: string) =>
+    page
+      .getByLabel('Open a lesson file')
+      .setInputFiles({ name: 'mine.lesson.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+  await takeIn(text.replace('"hour-first"', '"any"'));
+  await expect(page.getByRole('alert')).toContainText('must be one of hour-first, minute-first at /settings/readingOrder');
+  await takeIn(text);
+  await expect(page.getByText('New, ready to teach.')).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Open the room for Half past at the harbour' })).toHaveCount(2);
+});
+
+test('a finding of the checker is mended at a click, and the mend can be undone', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  await page.getByRole('spinbutton', { name: 'Minutes' }).fill('20');
+  await page.getByRole('spinbutton', { name: 'Minutes' }).blur();
+  await expect(page.getByText('The lesson takes about 5 minutes, and 20 were wanted.')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan 5 minutes' }).click();
+  await expect(page.getByText('and 20 were wanted')).toHaveCount(0);
+  await expect(page.getByRole('spinbutton', { name: 'Minutes' })).toHaveValue('5');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('and 20 were wanted')).toBeVisible();
 });

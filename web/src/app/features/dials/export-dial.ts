@@ -1,31 +1,13 @@
 import { stageScene, type StageState } from '@zeitpunkt/core';
+import { download, fileName } from '../../shared/download';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { inksOf } from '../../ui/inks';
 import { svgFile } from '../../ui/svg-file';
 
-/** A file name that every system takes. */
-function fileName(name: string, ending: string): string {
-  return `${
-    name
-      .trim()
-      .replace(/[^\p{L}\p{N} _-]/gu, '')
-      .replace(/\s+/g, '-')
-      .slice(0, 60) || 'dial'
-  }.${ending}`;
-}
-
-function download(blob: Blob, name: string): void {
-  const link = document.createElement('a');
-  link.href = URL.createObjectURL(blob);
-  link.download = name;
-  link.click();
-  setTimeout(() => URL.revokeObjectURL(link.href), 10_000);
-}
-
 /** Gives the stage out as an SVG file. */
 export function exportSvg(stage: StageState, name: string, transparent: boolean): void {
   const text = svgFile(stageScene(stage), inksOf(document.documentElement), name, transparent ? null : 'paper');
-  download(new Blob([text], { type: 'image/svg+xml' }), fileName(name, 'svg'));
+  download(new Blob([text], { type: 'image/svg+xml' }), fileName(name, 'dial', 'svg'));
 }
 
 /**
@@ -44,5 +26,5 @@ export async function exportPng(stage: StageState, name: string, width: number, 
   drawOnCanvas(pen, scene, inksOf(document.documentElement), width, transparent ? null : 'paper');
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
   if (!blob) throw new Error('This browser cannot make a picture of this size.');
-  download(blob, fileName(name, 'png'));
+  download(blob, fileName(name, 'dial', 'png'));
 }

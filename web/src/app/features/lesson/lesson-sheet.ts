@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, un
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { BEAT_KINDS, explain, prepareLesson, secondOfDay } from '@zeitpunkt/core';
+import { download, fileName } from '../../shared/download';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Choice } from '../../ui/choice';
 import { SavingWord } from '../../ui/saving-word';
@@ -45,6 +46,14 @@ export class LessonSheet {
     { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
     { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
   ];
+
+  /** Gives the lesson out as it is here, also what is not saved yet. */
+  protected saveFile(): void {
+    const lesson = this.store.lesson();
+    if (!lesson) return;
+    const text = JSON.stringify(lesson, null, 2);
+    download(new Blob([`${text}\n`], { type: 'application/json' }), fileName(lesson.title, 'lesson', 'lesson.json'));
+  }
 
   constructor() {
     useShortcuts(this.shortcuts);

@@ -54,9 +54,27 @@ test('a lesson is drafted from rung, minutes and way, and stands first, ready to
   await type(find.getByRole('spinbutton', { name: 'Minutes' }), '20');
   await press('recorded');
   await press('Draft it');
-  await until(() => page.textContent.includes('Drafted just now'));
+  await until(() => page.textContent.includes('New, ready to teach'));
   expect(server.sent(DRAFT)).toMatchObject([{ rung: 'quarter-to', minutes: 20, delivery: 'recorded' }]);
   expect(find.getAllByRole('heading', { level: 3 })[0]!.textContent).toBe('Quarter past, 20 minutes');
+});
+
+test('a lesson file is taken in; one that is no JSON is named, and what the server finds in one is said', async () => {
+  const { find, page } = await open();
+  const FILE = 'POST /api/lessons/files';
+  const choose = (text: string) => {
+    const file = new File([text], 'half.lesson.json');
+    Object.defineProperty(file, 'text', { value: async () => text });
+    const box = find.getByLabelText<HTMLInputElement>('Open a lesson file');
+    Object.defineProperty(box, 'files', { value: [file], configurable: true });
+    fireEvent.change(box);
+  };
+  choose('not JSON');
+  await until(() => page.textContent.includes('“half.lesson.json” is no lesson file'));
+  server.on(FILE, new Refusal('LESSON_UNREADABLE', 'The lesson cannot be read: has an unknown member “moons”.'));
+  choose('{"moons":3}');
+  await until(() => page.textContent.includes('unknown member “moons”'));
+  expect(server.sent(FILE)).toMatchObject([{ file: { moons: 3 } }]);
 });
 
 test('a lesson’s room opens with one press, however often it is pressed', async () => {

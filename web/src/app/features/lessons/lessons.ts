@@ -31,6 +31,12 @@ export class Lessons {
     return Math.round((lesson.facts?.plannedSec ?? 0) / 60);
   }
 
+  protected async takeFile(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    input.value = ''; // the same file can be chosen again when it has been put right
+    if (file) await this.store.takeFile(file);
+  }
+
   protected async start(lesson: LessonSummary): Promise<void> {
     const classId = this.classId();
     const id = classId && (await this.store.start(lesson.id, classId));
