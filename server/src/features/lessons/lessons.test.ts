@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
 import type { Lesson } from '@zeitpunkt/core';
-import { NEW_BUILD } from '@zeitpunkt/core';
+import { checkLesson, NEW_BUILD } from '@zeitpunkt/core';
+import { stored } from '../../db/stored.js';
 import { School, TestRoom, type Browser } from '../../testing/school.js';
+import { STARTER_LESSONS } from './starter.js';
 
 let school: School;
 let teacher: Browser;
@@ -96,6 +98,10 @@ test.each<[string, (file: Lesson) => unknown, string, RegExp]>([
   const reply = await teacher.send('POST', '/api/lessons/files', { id: '33333333-3333-4333-8333-333333333333', file: spoil(lesson) });
   expect(reply.json()).toMatchObject({ code, detail: expect.stringMatching(sentence) });
   expect(await list()).toHaveLength(3);
+});
+
+test('the starter lessons have nothing in them that must be mended', async () => {
+  for (const file of STARTER_LESSONS) expect(checkLesson(stored.lesson(file)).map(({ rule, what }) => `${rule}: ${what}`)).toEqual([]);
 });
 
 test('a lesson is pinned when a room opens, once for each change, and rooms keep what they teach', async () => {

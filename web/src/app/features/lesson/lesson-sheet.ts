@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { BEAT_KINDS, explain, prepareLesson, secondOfDay } from '@zeitpunkt/core';
+import { explain, secondOfDay } from '@zeitpunkt/core';
 import { download, fileName } from '../../shared/download';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Choice } from '../../ui/choice';
@@ -10,11 +10,12 @@ import { TeacherFrame } from '../frame/teacher-frame';
 import { Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { SCHOOLS } from './schools';
+import { Script } from './script';
 
 /** What a lesson says of itself and which school it follows: everything that is made for it, and every mark, obeys that. */
 @Component({
   selector: 'zp-lesson-sheet',
-  imports: [Choice, Findings, MatButton, RouterLink, SavingWord, TeacherFrame],
+  imports: [Choice, Findings, MatButton, RouterLink, SavingWord, Script, TeacherFrame],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lesson-sheet.html',
@@ -24,19 +25,6 @@ export class LessonSheet {
   readonly id = input.required<string>();
   protected readonly store = inject(LessonStore);
   protected readonly schools = SCHOOLS;
-  /** The beats in a few words, with how long they take. */
-  protected readonly beats = computed(() => {
-    const lesson = this.store.lesson();
-    if (!lesson) return [];
-    const { steps } = prepareLesson(lesson);
-    return lesson.beats.map((beat, index) => {
-      const own = steps.filter(({ beatIndex }) => beatIndex === index);
-      const seconds = Math.round(own.reduce((sum, step) => sum + step.durationMs, 0) / 1000);
-      const name = beat.kind === 'worked-example' ? 'Worked example' : BEAT_KINDS[beat.kind].name;
-      return { id: beat.id, name, seconds, text: 'text' in beat ? beat.text : '' };
-    });
-  });
-  protected readonly plannedMin = computed(() => Math.round(this.beats().reduce((sum, { seconds }) => sum + seconds, 0) / 60));
   /** How a time is explained in this school: the one that beginners find hardest. */
   protected readonly example = computed(() => {
     const lesson = this.store.lesson();

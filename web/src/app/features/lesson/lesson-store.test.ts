@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { sessionDetail } from '../../testing/session';
+import { moveBeat, removeBeat } from '@zeitpunkt/core';
 import { LessonStore } from './lesson-store';
 
 const { lesson } = sessionDetail();
@@ -32,6 +33,16 @@ test('what is changed is saved on the revision it was made to, in steps that can
   await wait(700);
   expect(server.sent(SAVE)[1]).toMatchObject({ revision: 4, lesson: { settings: { readingOrder: 'hour-first' } } });
   expect([store.saving(), store.at()?.revision]).toEqual(['saved', 5]);
+});
+
+test('a change after which the script would be none is refused with a sentence, and nothing is saved', async () => {
+  store.edit(moveBeat('b3', -1)); // the answer before its question
+  await wait(700);
+  expect(store.problem()).toContain('comes before the ask beat');
+  expect([server.sent(SAVE), store.lesson()]).toEqual([[], lesson]);
+  store.edit(removeBeat('b1'));
+  await wait(700);
+  expect([store.problem(), store.lesson()!.beats.length]).toEqual([null, 3]);
 });
 
 test('nothing is saved where nothing changed, and a lesson keeps a title', async () => {

@@ -1,7 +1,7 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, type Lesson, type LessonSettings, type NamedFinding } from '@zeitpunkt/core';
+import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type NamedFinding, type ScriptEdit } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
@@ -72,6 +72,19 @@ export const LessonStore = signalStore(
       setMinutes(minutes: number): void {
         const targetMinutes = Math.min(120, Math.max(1, Math.round(minutes) || 1));
         store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
+      },
+      /** Changes the script; what would not be a lesson any more is refused with a sentence. */
+      edit(change: ScriptEdit): void {
+        const now = store.lesson();
+        if (!now) return;
+        try {
+          edited(now, change);
+        } catch (error) {
+          if (!(error instanceof CoreError)) throw error;
+          return patchState(store, { problem: error.message });
+        }
+        patchState(store, { problem: null });
+        store.change(change);
       },
       /** Applies what a finding offers; one step to undo. */
       mend: ({ mend }: NamedFinding) => store.change(mend.apply),

@@ -1,0 +1,65 @@
+import fc from 'fast-check';
+import { CoreError } from '../errors.js';
+import { secondOfDay } from '../time/second-of-day.js';
+import { draftLesson } from './draft/draft.js';
+import { addExample, addQuestion, addSay, duplicateBeat, edited, moveBeat, removeBeat, writeText, type ScriptEdit } from './edit.js';
+import type { Lesson } from './lesson.js';
+import { prepareLesson } from './prepare.js';
+import { DEFAULT_SETTINGS } from './settings.js';
+
+const LESSON = draftLesson({ rung: 'half-past', minutes: 5, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
+const askId = LESSON.beats.find(({ kind }) => kind === 'ask')!.id;
+const kinds = ({ beats }: Lesson) => beats.map(({ kind }) => kind);
+
+test('a question goes and is doubled as a whole: asked, thought about, answered', () => {
+  const without = edited(LESSON, removeBeat(askId));
+  expect([without.items.length, without.beats.length]).toEqual([LESSON.items.length - 1, LESSON.beats.length - 3]);
+  const twice = edited(LESSON, duplicateBeat(askId));
+  expect([twice.items.length, twice.beats.length]).toEqual([LESSON.items.length + 1, LESSON.beats.length + 3]);
+  const [first, second] = twice.beats.flatMap((beat) => (beat.kind === 'ask' ? [twice.items.find(({ id }) => id === beat.itemId)!] : []));
+  expect({ ...second, id: '' }).toEqual({ ...first, id: '' });
+});
+
+test('beats move one place at a time, and stay at the ends; what would be answered before it is asked is refused', () => {
+  const [first, second] = LESSON.beats;
+  expect(edited(LESSON, moveBeat(first!.id, -1))).toBe(LESSON);
+  expect(edited(LESSON, moveBeat(second!.id, -1)).beats.slice(0, 2)).toEqual([second, first]);
+  const answer = LESSON.beats.findIndex(({ kind }) => kind === 'answer');
+  const ask = LESSON.beats.findIndex(({ kind }) => kind === 'ask');
+  let lesson = LESSON;
+  expect(() => {
+    for (let step = answer; step > ask - 1; step--) lesson = edited(lesson, moveBeat(LESSON.beats[answer]!.id, -1));
+  }).toThrow(expect.objectContaining({ code: 'LESSON_BEAT_ORDER' }));
+});
+
+test('what is added stands before the beat that is named, or at the end; words are written where there are any', () => {
+  const longer = edited(edited(LESSON, addExample(secondOfDay(4, 30), LESSON.beats[2]!.id)), addSay('Goodbye.', null));
+  expect([kinds(longer)[2], kinds(longer).at(-1)]).toEqual(['worked-example', 'say']);
+  expect(edited(LESSON, writeText(LESSON.beats[0]!.id, 'Hello.')).beats[0]).toMatchObject({ text: 'Hello.' });
+  const asked = edited(LESSON, addQuestion({ id: 'x', kind: 'read-dial', timeSec: 27_000 }, 20, null));
+  expect(kinds(asked).slice(-3)).toEqual(['ask', 'think', 'answer']);
+});
+
+test('whatever is done to a lesson, it stays one with ids of its own, or the change is refused', () => {
+  const edit = (lesson: Lesson, kind: number, place: number): ScriptEdit => {
+    const id = lesson.beats[place % lesson.beats.length]!.id;
+    return [moveBeat(id, 1), moveBeat(id, -1), removeBeat(id), duplicateBeat(id), addSay('More.', id), addExample(secondOfDay(7, 30), id)][
+      kind
+    ]!;
+  };
+  fc.assert(
+    fc.property(fc.array(fc.tuple(fc.nat({ max: 5 }), fc.nat()), { maxLength: 12 }), (steps) => {
+      let lesson = LESSON;
+      for (const [kind, place] of steps) {
+        try {
+          lesson = edited(lesson, edit(lesson, kind, place));
+        } catch (error) {
+          expect(error).toBeInstanceOf(CoreError);
+        }
+        expect(prepareLesson(lesson).steps.length).toBeGreaterThan(0);
+        expect(new Set(lesson.beats.map(({ id }) => id)).size).toBe(lesson.beats.length);
+      }
+    }),
+    { numRuns: 60 },
+  );
+});
