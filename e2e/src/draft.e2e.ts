@@ -45,6 +45,7 @@ test('a finding of the checker is mended at a click, and the mend can be undone'
   await teacher.signIn();
   const { page } = teacher;
   await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  await page.getByRole('textbox', { name: 'Title' }).waitFor(); // the lessons have a field for minutes, too
   await page.getByRole('spinbutton', { name: 'Minutes' }).fill('20');
   await page.getByRole('spinbutton', { name: 'Minutes' }).blur();
   await expect(page.getByText('The lesson takes about 5 minutes, and 20 were wanted.')).toBeVisible();

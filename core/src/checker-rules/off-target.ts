@@ -1,13 +1,14 @@
 import type { CheckerRule } from './rule.js';
 
-/** Part of the target that a lesson may be off before it is told. */
+/** Part of the target that a lesson may be off before it is told, and the least it may be off, since targets are whole minutes. */
 const TOLERANCE = 0.1;
+const LEAST_OFF_MS = 30_000;
 
 export const offTarget: CheckerRule = {
   severity: 'warning',
   find({ lesson, totalMs }) {
     const targetMs = lesson.targetMinutes * 60_000;
-    if (Math.abs(totalMs / targetMs - 1) <= TOLERANCE) return [];
+    if (Math.abs(totalMs - targetMs) <= Math.max(TOLERANCE * targetMs, LEAST_OFF_MS)) return [];
     const minutes = Math.max(1, Math.round(totalMs / 60_000));
     return [
       {
