@@ -1,6 +1,7 @@
 import {
   BAND_CHOICES,
   BEAT_KINDS,
+  EXPANDING_KINDS,
   DEFAULT_SETTINGS,
   freeHands,
   KEY_PICTURES,
@@ -67,7 +68,7 @@ test('each list of the core has its schemas: kinds of questions, beats, word pac
   for (const [id, schemas] of Object.entries(KIND_SCHEMAS)) {
     for (const schema of Object.values(schemas)) expect(schema.properties.kind.const).toBe(id);
   }
-  expect(tagsIn(BeatSchema)).toEqual([...Object.keys(BEAT_KINDS), 'worked-example'].sort());
+  expect(tagsIn(BeatSchema)).toEqual([...new Set([...Object.keys(BEAT_KINDS), ...Object.keys(EXPANDING_KINDS)])].sort());
   expect((LessonSettingsSchema.properties.pack as unknown as { enum: string[] }).enum).toEqual(Object.keys(WORD_PACKS));
   expect((RoomKeySchema.items as unknown as { enum: string[] }).enum).toEqual([...KEY_PICTURES]);
 });

@@ -1,8 +1,23 @@
 import { Type } from '@sinclair/typebox';
 import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
-import { Exact, LongText, OneOf, SecondOfDaySchema, WholeMinuteSchema, ShortText, TaggedUnion } from './shared.js';
+import { Exact, LongText, Nullable, OneOf, SecondOfDaySchema, WholeMinuteSchema, ShortText, TaggedUnion } from './shared.js';
 import { ItemIdSchema } from './question-kinds/kind-schemas.js';
 import { ItemSchema } from './question-kinds/registry.js';
+
+/** Rungs of the ladder by id; see RUNGS in the core. */
+export const RungIdSchema = OneOf(['whole-hours', 'half-past', 'quarter-past', 'quarter-to', 'five-minutes', 'any-minute']);
+
+/** Ideas that a beat can be about; a test compares them with the registry of the core. */
+const MISCONCEPTION_ID_LIST = [
+  'hands-exchanged',
+  'numeral-as-minutes',
+  'nearest-hour',
+  'coming-hour',
+  'half-of-coming-hour',
+  'hour-hand-on-numeral',
+  'zero-dropped',
+  'sixty-at-top',
+] as const;
 
 const PackSchema = OneOf(['en-GB', 'en-US', 'de']);
 
@@ -47,6 +62,15 @@ const markBeat = {
   ),
 };
 
+const BandChoiceSchema = OneOf([
+  'hour-line-quarters',
+  'hour-line-fives',
+  'hour-line-ones',
+  'day-line',
+  'strip-quarters',
+  'circle-quarters',
+]);
+
 /** A demonstration built on the dial, format version 2; see DialBuild in the core. */
 export const DialBuildSchema = Exact({
   formatVersion: Type.Literal(2),
@@ -61,9 +85,7 @@ export const DialBuildSchema = Exact({
   tied: Type.Boolean(),
   words: OneOf(['none', 'best', 'all']),
   pack: PackSchema,
-  bands: Type.Array(OneOf(['hour-line-quarters', 'hour-line-fives', 'hour-line-ones', 'day-line', 'strip-quarters', 'circle-quarters']), {
-    maxItems: 2,
-  }),
+  bands: Type.Array(BandChoiceSchema, { maxItems: 2 }),
   events: Type.Array(DayEventSchema, { maxItems: 12 }),
   beside: Type.Array(Exact({ pose: PoseSchema, layers: LayersSchema, marks: Type.Array(DialMarkSchema, { maxItems: 60 }) }), {
     maxItems: 7,
@@ -74,25 +96,82 @@ const showBeat = { kind: Type.Literal('show'), build: DialBuildSchema, text: Lon
 
 /** A beat’s or a question’s id: it stays with it for good. */
 export const BeatIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
-const id = BeatIdSchema;
+
+/** What every beat carries, whatever its kind. */
+const base = {
+  id: BeatIdSchema,
+  note: Type.Optional(ShortText),
+  plannedSec: Type.Optional(Type.Integer({ minimum: 1, maximum: 3600 })),
+};
 
 /** Beats that move by themselves: all that a pupil's device plays; every other stage comes to it as it stands. */
 export const MovingBeatSchema = TaggedUnion('kind', [Exact(sweepBeat), Exact(markBeat)]);
 
+const Yes = Type.Literal(true);
+const MisconceptionIdSchema = OneOf(MISCONCEPTION_ID_LIST);
+
+/** A pattern of times for daily cards; see CardPattern in the core. */
+export const CardPatternSchema = Exact({
+  firstSec: WholeMinuteSchema,
+  stepsMin: Type.Array(Type.Integer({ minimum: -720, maximum: 720 }), { minItems: 1, maxItems: 12 }),
+});
+const CardNumber = Type.Integer({ minimum: 1, maximum: 1000 });
+
 /** A beat as a lesson keeps it: with its id. */
 export const BeatSchema = TaggedUnion('kind', [
-  Exact({ id, ...sayBeat }),
-  Exact({ id, ...setBeat }),
-  Exact({ id, ...showBeat }),
-  Exact({ id, ...sweepBeat }),
-  Exact({ id, ...markBeat }),
-  Exact({ id, kind: Type.Literal('worked-example'), timeSec: WholeMinuteSchema }),
-  Exact({ id, kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText }),
-  Exact({ id, kind: Type.Literal('think'), itemId: ItemIdSchema, seconds: Type.Integer({ minimum: 3, maximum: 300 }), text: LongText }),
-  Exact({ id, kind: Type.Literal('answer'), itemId: ItemIdSchema }),
+  Exact({ ...base, ...sayBeat }),
+  Exact({ ...base, ...setBeat }),
+  Exact({ ...base, ...showBeat }),
+  Exact({ ...base, ...sweepBeat }),
+  Exact({ ...base, ...markBeat }),
+  Exact({
+    ...base,
+    kind: Type.Literal('layers'),
+    layers: SomeLayersSchema,
+    bands: Type.Optional(Type.Array(BandChoiceSchema, { maxItems: 2 })),
+    lasts: Type.Boolean(),
+    text: LongText,
+  }),
+  Exact({
+    ...base,
+    kind: Type.Literal('worked-example'),
+    timeSec: WholeMinuteSchema,
+    from: Type.Optional(OneOf(['display', 'words'])),
+    edits: Type.Optional(
+      Type.Array(Exact({ step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }), text: LongText, of: LongText }), { maxItems: 12 }),
+    ),
+  }),
+  Exact({ ...base, kind: Type.Literal('mistake'), timeSec: WholeMinuteSchema, misconception: MisconceptionIdSchema, text: LongText }),
+  Exact({ ...base, kind: Type.Literal('possible'), pose: PoseSchema, text: LongText }),
+  Exact({ ...base, kind: Type.Literal('missing-hand'), timeSec: WholeMinuteSchema, shows: OneOf(['hour', 'minute']), text: LongText }),
+  Exact({ ...base, kind: Type.Literal('ask'), itemId: ItemIdSchema, text: LongText, aloud: Type.Optional(Yes) }),
+  Exact({
+    ...base,
+    kind: Type.Literal('think'),
+    itemId: ItemIdSchema,
+    seconds: Type.Integer({ minimum: 3, maximum: 300 }),
+    text: LongText,
+    stops: Type.Optional(Yes),
+  }),
+  Exact({ ...base, kind: Type.Literal('answer'), itemId: ItemIdSchema }),
+  Exact({ ...base, kind: Type.Literal('chart'), rung: RungIdSchema, text: LongText }),
+  Exact({
+    ...base,
+    kind: Type.Literal('task'),
+    sheet: ShortText,
+    text: LongText,
+    withoutPrinter: LongText,
+    seconds: Type.Integer({ minimum: 10, maximum: 1200 }),
+  }),
+  Exact({
+    ...base,
+    kind: Type.Literal('verse'),
+    lines: Type.Array(Exact({ text: ShortText, timeSec: Nullable(WholeMinuteSchema) }), { minItems: 1, maxItems: 24 }),
+  }),
+  Exact({ ...base, kind: Type.Literal('daily-card'), pattern: CardPatternSchema, since: CardNumber, card: CardNumber, text: LongText }),
 ]);
 
-/** A lesson file, format version 2. */
+/** A lesson file, format version 3. */
 export const LessonSchema = Exact({
   format: Type.Literal('zeitpunkt-lesson'),
   formatVersion: Type.Literal(3),

@@ -104,5 +104,12 @@ export const StageStateSchema = Exact({
   words: Type.Array(LongText),
   board: Type.Array(LongText),
   stem: Nullable(LongText),
+  chart: Nullable(
+    Exact({
+      title: LongText,
+      entries: Type.Array(Exact({ pose: PoseSchema, display: Type.String(), words: LongText }), { maxItems: 24 }),
+      lines: Type.Array(LongText, { maxItems: 12 }),
+    }),
+  ),
   countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
 });

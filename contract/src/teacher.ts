@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { BeatIdSchema, LessonSchema } from './lesson-file.js';
+import { BeatIdSchema, LessonSchema, RungIdSchema } from './lesson-file.js';
 import { ItemSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
 import { type Data, AtMs, Exact, Nullable, OneOf, WholeMinuteSchema, ShortText, TaggedUnion, Uuid } from './shared.js';
@@ -48,8 +48,6 @@ export const PupilAdd = Exact({ id: Uuid, name: PupilName });
 export type PupilAdd = Data<typeof PupilAdd>;
 export const PupilRename = Exact({ name: PupilName });
 export type PupilRename = Data<typeof PupilRename>;
-
-export const RungIdSchema = OneOf(['whole-hours', 'half-past', 'quarter-past', 'quarter-to', 'five-minutes', 'any-minute']);
 
 /** A lesson in the teacher's list. One that this version cannot read is listed with the reason instead of its facts. */
 export const LessonSummary = Exact({

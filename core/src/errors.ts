@@ -10,6 +10,7 @@ export const ERROR_CODES = {
   LESSON_BEAT_TWICE: 'Two beats of a lesson carry the same id.',
   LESSON_ITEM_TWICE: 'Two items of a lesson carry the same id.',
   LESSON_BEAT_ORDER: 'A think or answer beat stands without its ask beat before it.',
+  LESSON_MISTAKE_NONE: 'A mistake is to be explained at a time where its idea leads to none.',
   LESSON_EMPTY: 'A lesson has no beats.',
   LESSON_CHANGED: 'A lesson was changed meanwhile, from another window.',
   LESSON_UNREADABLE: 'A lesson file does not follow its format.',

@@ -77,7 +77,23 @@ export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
 export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
 export { ONLY_STEP, sameStep, type StepRef } from './lesson/step-ref.js';
-export { BEAT_KINDS, beatKindOf, type Beat, type BeatContext, type BeatKindId, type PlayBeat } from './beats/registry.js';
+export {
+  BEAT_KINDS,
+  beatKindOf,
+  EXPANDING_KINDS,
+  expandBeat,
+  nameOfBeat,
+  nameOfKind,
+  type Beat,
+  type BeatContext,
+  type BeatKindId,
+  type NewBeat,
+  type PlayBeat,
+} from './beats/registry.js';
+export { mistakenReading } from './beats/mistake.js';
+export { generatedSteps } from './beats/worked-example.js';
+export { cardTime, patternOf, type CardPattern } from './lesson/card-pattern.js';
+export { referenceChart } from './lesson/reference-chart.js';
 export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
 export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/question-kind.js';

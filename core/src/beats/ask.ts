@@ -7,6 +7,8 @@ export interface AskBeat {
   readonly kind: 'ask';
   readonly itemId: string;
   readonly text: string;
+  /** Asked aloud only: devices show it and take no responses. */
+  readonly aloud?: true;
 }
 
 export const askBeat: BeatKind<AskBeat> = {

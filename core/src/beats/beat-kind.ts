@@ -1,10 +1,13 @@
 import type { Item } from '../question-kinds/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
+import type { DialLayers } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
 
 /** What a beat may look up besides itself. `itemOf` throws LESSON_ITEM_UNKNOWN for an id the lesson does not hold. */
 export interface BeatContext {
   readonly settings: LessonSettings;
+  /** What a demonstration begins with at this point of the lesson: help that was taken away for good is away. */
+  readonly layers: DialLayers;
   itemOf(id: string): Item;
 }
 

@@ -1,7 +1,7 @@
 import { gearedPose } from '../dial/pose.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { DialLayers } from '../scene/dial-state.js';
-import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
+import { dialOf } from '../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../scene/stage-state.js';
 import { minuteDigits } from '../time/display.js';
 import { hour12, minuteOfHour, toSecondOfDay } from '../time/second-of-day.js';
@@ -16,18 +16,20 @@ export interface SetBeat {
   /** The display beside the dial: filled in, empty boxes, or none. */
   readonly display: 'full' | 'empty' | 'none';
   readonly words: boolean;
-  /** Layers that differ from the teaching dial. */
+  /** Layers that differ from those that demonstrations begin with here. */
   readonly layers?: Partial<DialLayers>;
   readonly text: string;
 }
 
 /** One object for each layers object of a lesson file, so that outlets see an unchanged face as unchanged. */
-const merged = new WeakMap<Partial<DialLayers>, DialLayers>();
+const merged = new WeakMap<Partial<DialLayers>, { readonly onto: DialLayers; readonly layers: DialLayers }>();
 
-function layersOf(partial: Partial<DialLayers> | undefined): DialLayers {
-  if (!partial) return TEACHING_LAYERS;
-  let layers = merged.get(partial);
-  if (!layers) merged.set(partial, (layers = { ...TEACHING_LAYERS, ...partial }));
+function layersOf(partial: Partial<DialLayers> | undefined, onto: DialLayers): DialLayers {
+  if (!partial) return onto;
+  const known = merged.get(partial);
+  if (known?.onto === onto) return known.layers;
+  const layers = { ...onto, ...partial };
+  merged.set(partial, { onto, layers });
   return layers;
 }
 
@@ -36,12 +38,12 @@ export const setBeat: BeatKind<SetBeat> = {
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 1000,
   narration: (beat) => beat.text,
   keeps: [],
-  at(_before, beat, _elapsedMs, { settings }) {
+  at(_before, beat, _elapsedMs, { settings, layers }) {
     const time = toSecondOfDay(beat.timeSec);
     const full = beat.display === 'full';
     return {
       ...CLEAR_STAGE,
-      dial: dialOf(gearedPose(time), layersOf(beat.layers)),
+      dial: dialOf(gearedPose(time), layersOf(beat.layers, layers)),
       display:
         beat.display === 'none'
           ? null

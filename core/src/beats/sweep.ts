@@ -1,7 +1,7 @@
 import { gearedPose } from '../dial/pose.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { DialMark } from '../scene/dial-state.js';
-import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
+import { dialOf } from '../scene/dial-state.js';
 import { bandKindOf } from '../scene/bands/registry.js';
 import { displayAt } from '../scene/display-at.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
@@ -99,7 +99,7 @@ export const sweepBeat: BeatKind<SweepBeat> = {
     const shown = wrapSecondOfDay(Math.floor(now / stepSec) * stepSec);
     const pose = { hourDeg: (now % 43_200) / 120, minuteDeg: (now % 3600) / 10 };
     const stands = legs.length ? pose : gearedPose(toSecondOfDay(beat.fromSec));
-    const dial = dialOf(stands, before.dial?.layers ?? TEACHING_LAYERS, countMarks(beat, now));
+    const dial = dialOf(stands, before.dial?.layers ?? context.layers, countMarks(beat, now));
     return {
       ...before,
       dial: moving && now !== beat.fromSec ? { ...dial, trailDeg: trailOf(beat, now) } : dial,

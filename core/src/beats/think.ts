@@ -1,3 +1,4 @@
+import { talkOf } from '../lesson/talk/registry.js';
 import { kindOf } from '../question-kinds/registry.js';
 import type { BeatKind } from './beat-kind.js';
 
@@ -8,6 +9,8 @@ export interface ThinkBeat {
   /** Planned think time in seconds, 3 to 300. */
   readonly seconds: number;
   readonly text: string;
+  /** No countdown: "stop here", as a recording says. */
+  readonly stops?: true;
 }
 
 export const thinkBeat: BeatKind<ThinkBeat> = {
@@ -19,7 +22,8 @@ export const thinkBeat: BeatKind<ThinkBeat> = {
     const item = itemOf(beat.itemId);
     const totalMs = beat.seconds * 1000;
     const leftMs = Math.min(totalMs, Math.max(0, totalMs - elapsedMs));
-    return { ...kindOf(item).asked(item, settings), countdown: { totalMs, leftMs } };
+    const asked = kindOf(item).asked(item, settings);
+    return beat.stops ? { ...asked, board: [...asked.board, talkOf(settings).stopHere] } : { ...asked, countdown: { totalMs, leftMs } };
   },
-  motionMs: (beat) => beat.seconds * 1000,
+  motionMs: (beat) => (beat.stops ? 0 : beat.seconds * 1000),
 };

@@ -1,4 +1,4 @@
-import type { Beat } from '../beats/registry.js';
+import type { Beat, NewBeat } from '../beats/registry.js';
 import type { Lesson } from '../lesson/lesson.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { StepRef } from '../lesson/step-ref.js';
@@ -40,8 +40,6 @@ export function freeId(taken: readonly { readonly id: string }[], prefix: string
   const ids = new Set(taken.map(({ id }) => id));
   for (let number = taken.length + 1; ; number++) if (!ids.has(`${prefix}${number}`)) return `${prefix}${number}`;
 }
-
-type NewBeat = Beat extends infer B ? (B extends Beat ? Omit<B, 'id'> : never) : never;
 
 /** The lesson with beats put in before one, each with an id of its own. */
 export function withBeats(lesson: Lesson, beatIndex: number, added: readonly NewBeat[]): Lesson {

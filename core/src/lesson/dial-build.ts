@@ -176,7 +176,7 @@ export function stageOfBuild(build: DialBuild): StageState {
     dial: build.layers.secondHand ? { ...dial, secondDeg: secondOfMinute(at) * 6 } : dial,
     dials: build.beside.map(({ pose, layers, marks }) => dialOf(pose, layers, marks)),
     dialPlace: placeOf(build),
-    bands: build.bands.map((band) => bandOf(band, build, at)),
+    bands: build.bands.map((band) => bandOfChoice(band, build, at)),
     display: build.display !== 'none' && showsTime ? displayOfBuild(build, at) : null,
     words: build.words !== 'none' && showsTime ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined) : [],
   };
@@ -195,7 +195,12 @@ const BANDS: Readonly<Record<BandChoice, Band>> = {
   'circle-quarters': { type: 'fraction-circle', parts: 4, filled: 0 },
 };
 
-function bandOf(choice: BandChoice, { events, separator, pack }: DialBuild, at: SecondOfDay): Band {
+/** A line or strip as it is at a time, in words and signs of a school. */
+export function bandOfChoice(
+  choice: BandChoice,
+  { events, separator, pack }: Pick<DialBuild, 'events' | 'separator' | 'pack'>,
+  at: SecondOfDay,
+): Band {
   const band = bandKindOf(BANDS[choice]).at(BANDS[choice], at);
   return band.type === 'day-line' ? { ...band, events, separator, tongue: WORD_PACKS[pack].tongue } : band;
 }

@@ -1,20 +1,40 @@
 import { hourHandDeg } from '../dial/pose.js';
 import type { MarkBeat } from '../beats/mark.js';
 import type { SetBeat } from '../beats/set.js';
-import { minuteDigits } from '../time/display.js';
+import { displayText, minuteDigits } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
-import { say } from '../words/say.js';
+import { bestWording, say } from '../words/say.js';
 import { WORD_PACKS } from '../words/registry.js';
 import type { LessonSettings } from './settings.js';
 import { talkOf } from './talk/registry.js';
 
 /** The steps of an explanation by name. Names stand in stored places: add, never rename or reuse. */
-export type ExplainStepId = 'look' | 'hour-hand' | 'hour' | 'minute-hand' | 'minutes' | 'left' | 'words';
+export type ExplainStepId =
+  | 'look'
+  | 'hour-hand'
+  | 'hour'
+  | 'minute-hand'
+  | 'minutes'
+  | 'left'
+  | 'words'
+  /** Setting the hands: what the words mean, where each hand goes, and the whole once more. */
+  | 'meaning'
+  | 'put-hour-hand'
+  | 'put-minute-hand'
+  | 'check';
+
+/** What is given: a dial to read, or a display or words to set the hands to. */
+export type ExplainFrom = 'dial' | 'display' | 'words';
 
 export interface ExplainStep {
   readonly step: ExplainStepId;
   readonly beat: SetBeat | MarkBeat;
+}
+
+/** The chain of thought for a time in the school of a lesson, from whatever is given, as beats. Its last state is the right time. */
+export function explain(at: SecondOfDay, settings: LessonSettings, from: ExplainFrom = 'dial'): ExplainStep[] {
+  return from === 'dial' ? explainReading(at, settings) : explainSetting(at, settings, from);
 }
 
 /**
@@ -22,14 +42,14 @@ export interface ExplainStep {
  * to the minute hand, the display filling in, past the half how many minutes are left, and the wordings. Short enough to
  * be said while the dial moves.
  */
-export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
+function explainReading(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const reading =
     settings.readingOrder === 'hour-first'
       ? [...explainHour(at, settings), ...explainMinutes(at, settings)]
       : [...explainMinutes(at, settings), ...explainHour(at, settings)];
   // A rule that speaks of zones draws them.
   const layers = settings.betweenRule === 'zone' ? { layers: ZONES } : {};
-  const text = talkOf(settings).look;
+  const text = talkOf(settings).lookAt(at);
   return [
     { step: 'look', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, ...layers, text } },
     ...reading,
@@ -41,6 +61,37 @@ export function explain(at: SecondOfDay, settings: LessonSettings): ExplainStep[
 const ZONES = { hourZones: true } as const;
 
 const marked = (step: ExplainStepId, beat: Omit<MarkBeat, 'kind'>): ExplainStep => ({ step, beat: { kind: 'mark', ...beat } });
+
+/**
+ * The chain of thought that sets the hands: what the words mean, where each hand goes in the order in which the lesson reads
+ * them, and a look at the whole.
+ */
+function explainSetting(at: SecondOfDay, settings: LessonSettings, from: 'display' | 'words'): ExplainStep[] {
+  const talk = talkOf(settings);
+  const pack = WORD_PACKS[settings.pack];
+  const digits = displayText(at, settings.separator);
+  const given = from === 'display' ? digits : bestWording(at, pack);
+  const zones = settings.betweenRule === 'zone' ? ZONES : {};
+  const [hour, minute] = [String(hour12(at)), minuteDigits(minuteOfHour(at))];
+  const written = from === 'display' ? ('full' as const) : ('none' as const);
+  // Each hand appears where it goes; the one that is not there yet is hidden.
+  const put = (step: ExplainStepId, hands: { hourHand: boolean; minuteHand: boolean }, text: string): ExplainStep => ({
+    step,
+    beat: { kind: 'set', timeSec: at, display: written, words: from === 'words', layers: { ...zones, ...hands }, text },
+  });
+  const hourFirst = settings.readingOrder === 'hour-first';
+  const hourHand = put('put-hour-hand', { hourHand: true, minuteHand: !hourFirst }, talk.putHour(at));
+  const minuteHand = put('put-minute-hand', { hourHand: hourFirst, minuteHand: true }, talk.putMinute(at));
+  return [
+    put('look', { hourHand: false, minuteHand: false }, talk.setTo(given)),
+    ...(from === 'words' ? [marked('meaning', { marks: [], text: talk.means(at, pack), board: talk.itIs(digits), write: { hour, minute } })] : []),
+    ...(hourFirst ? [hourHand, minuteHand] : [minuteHand, hourHand]),
+    {
+      step: 'check',
+      beat: { kind: 'set', timeSec: at, display: 'full', words: true, ...(Object.keys(zones).length > 0 ? { layers: zones } : {}), text: talk.isSet(at) },
+    },
+  ];
+}
 
 function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
   const hour = hour12(at);

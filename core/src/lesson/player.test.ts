@@ -207,6 +207,7 @@ describe('one stage, nothing left over', () => {
     ...stageOfEverything(),
     board: ['left over'],
     stem: 'left over',
+    chart: { title: 'left over', entries: [], lines: [] },
     countdown: { totalMs: 1, leftMs: 1 },
   };
   const { context } = prepareLesson(lessonOf(ALL));
@@ -219,6 +220,11 @@ describe('one stage, nothing left over', () => {
     ask: { kind: 'ask', itemId: 'q1', text: '' },
     think: { kind: 'think', itemId: 'q2', seconds: 9, text: '' },
     answer: { kind: 'answer', itemId: 'q2' },
+    layers: { kind: 'layers', layers: { minuteRing: 'none' }, lasts: false, text: '' },
+    chart: { kind: 'chart', rung: 'half-past', text: '' },
+    task: { kind: 'task', sheet: 'Sheet 1', text: 'Draw the hands.', withoutPrinter: '', seconds: 60 },
+    verse: { kind: 'verse', lines: [{ text: 'The lamp is lit at eight', timeSec: at(8, 0) }] },
+    'daily-card': { kind: 'daily-card', pattern: { firstSec: at(8, 0), stepsMin: [30] }, since: 2, card: 2, text: '' },
   };
   const parts = Object.keys(CLEAR_STAGE) as (keyof StageState)[];
 
@@ -235,7 +241,7 @@ describe('one stage, nothing left over', () => {
   });
 
   test('in a lesson of any two beats the second is seen as it is alone, with what it keeps', () => {
-    const kinds = fc.constantFrom(...Object.values(beats));
+    const kinds = fc.constantFrom(...Object.values(beats).filter((beat) => beat.kind !== 'verse' && beat.kind !== 'daily-card'));
     fc.assert(
       fc.property(kinds, kinds, (first, second) => {
         const opening: Written[] = [

@@ -20,7 +20,7 @@ export function stageAt(
   isRevealed: (itemId: string) => boolean = () => true,
 ): StageState {
   const step = stepAt(prepared, at);
-  return beatKindOf(step.beat).at(stageBefore(step, isRevealed), step.beat, elapsedMs, prepared.context);
+  return beatKindOf(step.beat).at(stageBefore(step, isRevealed), step.beat, elapsedMs, step.context);
 }
 
 /** The stage that a step begins with, without the answer to an item that may not be seen. */
@@ -30,12 +30,12 @@ export function stageBefore({ showsAnswerTo, before, beforeUnrevealed }: Step, i
 
 /** How long the stage of a step moves by itself, in milliseconds. */
 export function motionMs(prepared: PreparedLesson, at: StepRef): number {
-  const { beat } = stepAt(prepared, at);
-  return beatKindOf(beat).motionMs(beat, prepared.context);
+  const { beat, context } = stepAt(prepared, at);
+  return beatKindOf(beat).motionMs(beat, context);
 }
 
 /** What the teacher says at a step, as notes to read out. */
 export function narrationAt(prepared: PreparedLesson, at: StepRef): string {
-  const { beat } = stepAt(prepared, at);
-  return beatKindOf(beat).narration(beat, prepared.context);
+  const { beat, context } = stepAt(prepared, at);
+  return beatKindOf(beat).narration(beat, context);
 }

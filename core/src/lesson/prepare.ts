@@ -1,15 +1,11 @@
 import type { BeatContext } from '../beats/beat-kind.js';
-import type { Beat, PlayBeat } from '../beats/registry.js';
-import { beatKindOf } from '../beats/registry.js';
+import { beatKindOf, expandBeat, type Beat, type BeatKindId, type PlayBeat } from '../beats/registry.js';
 import { CoreError } from '../errors.js';
 import type { Item } from '../question-kinds/registry.js';
 import { dialOf, TEACHING_LAYERS } from '../scene/dial-state.js';
 import { CLEAR_STAGE, keepOnStage, type StageState } from '../scene/stage-state.js';
-import { toSecondOfDay } from '../time/second-of-day.js';
-import { explain } from './explain.js';
 import type { Lesson } from './lesson.js';
-import type { LessonSettings } from './settings.js';
-import { ONLY_STEP, type StepRef } from './step-ref.js';
+import type { StepRef } from './step-ref.js';
 
 /** One point the teacher moves on to: a beat of the lesson, or one step of a beat that expands. */
 export interface Step {
@@ -20,6 +16,10 @@ export interface Step {
   readonly stepInBeat: number;
   readonly stepsOfBeat: number;
   readonly beat: PlayBeat;
+  /** The kind of the lesson's beat that it belongs to. */
+  readonly kind: BeatKindId;
+  /** What its beat may look up where it stands. */
+  readonly context: BeatContext;
   /** The stage this step begins with: what its beat keeps of the one before. */
   readonly before: StageState;
   /** The same where the answer whose stage is kept must not be seen yet. */
@@ -35,7 +35,10 @@ export interface Step {
 export interface PreparedLesson {
   readonly lesson: Lesson;
   readonly steps: readonly Step[];
+  /** What a beat may look up at the beginning of the lesson. */
   readonly context: BeatContext;
+  /** Items that are asked aloud only: devices take no responses to them. */
+  readonly aloud: ReadonlySet<string>;
   /** Planned length of the whole lesson in milliseconds. */
   readonly totalMs: number;
 }
@@ -46,12 +49,14 @@ const FIRST_STAGE: StageState = { ...CLEAR_STAGE, dial: dialOf({ hourDeg: 0, min
 /**
  * Expands a lesson and checks what a schema cannot: beats and items exist once, and each item is asked before it is thought
  * about or answered.
- * @throws CoreError LESSON_EMPTY, LESSON_BEAT_TWICE, LESSON_ITEM_TWICE, LESSON_ITEM_UNKNOWN, LESSON_BEAT_ORDER
+ * @throws CoreError LESSON_MISTAKE_NONE, LESSON_EMPTY, LESSON_BEAT_TWICE, LESSON_ITEM_TWICE, LESSON_ITEM_UNKNOWN, LESSON_BEAT_ORDER
  */
 export function prepareLesson(lesson: Lesson): PreparedLesson {
   if (lesson.beats.length === 0) throw new CoreError('LESSON_EMPTY', `The lesson “${lesson.title}” has no beats.`);
   checkBeatIds(lesson);
-  const context: BeatContext = { settings: lesson.settings, itemOf: itemFinder(lesson) };
+  const context: BeatContext = { settings: lesson.settings, layers: TEACHING_LAYERS, itemOf: itemFinder(lesson) };
+  const aloud = new Set(lesson.beats.flatMap((beat) => (beat.kind === 'ask' && beat.aloud ? [beat.itemId] : [])));
+  let here = context;
   const asked = new Set<string>();
   const steps: Step[] = [];
   // Two stages go along: one on which every answer was shown, one on which none was.
@@ -60,9 +65,10 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
   lesson.beats.forEach((beat, beatIndex) => {
     checkOrder(beat, beatIndex, asked, context);
     const played = expandBeat(beat, lesson.settings);
+    const stretch = stretchOf(beat, played, here);
     played.forEach(({ step, beat: play }, stepInBeat) => {
       const kind = beatKindOf(play);
-      const durationMs = kind.durationMs(play, context);
+      const durationMs = Math.round(kind.durationMs(play, here) * stretch);
       const before = keepOnStage(after.stage, kind.keeps);
       const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
       const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;
@@ -73,6 +79,8 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
         stepInBeat,
         stepsOfBeat: played.length,
         beat: play,
+        kind: beat.kind,
+        context: here,
         before,
         beforeUnrevealed,
         showsAnswerTo,
@@ -81,19 +89,22 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
       });
       const hidden = withoutAnswer(play);
       after = {
-        stage: kind.at(before, play, Infinity, context),
-        unrevealed: beatKindOf(hidden).at(beforeUnrevealed, hidden, Infinity, context),
-        showsAnswerTo: play.kind === 'answer' ? play.itemId : showsAnswerTo,
+        stage: kind.at(before, play, Infinity, here),
+        unrevealed: beatKindOf(hidden).at(beforeUnrevealed, hidden, Infinity, here),
+        showsAnswerTo: play.kind === 'answer' && !aloud.has(play.itemId) ? play.itemId : showsAnswerTo,
       };
       startMs += durationMs;
     });
+    if (beat.kind === 'layers' && beat.lasts) here = { ...here, layers: { ...here.layers, ...beat.layers } };
   });
-  return { lesson, steps, context, totalMs: startMs };
+  return { lesson, steps, context, aloud, totalMs: startMs };
 }
 
-/** A beat by the name of each of its steps: itself, or what it expands to. */
-export function expandBeat(beat: Beat, settings: LessonSettings): readonly { readonly step: string; readonly beat: PlayBeat }[] {
-  return beat.kind === 'worked-example' ? explain(toSecondOfDay(beat.timeSec), settings) : [{ step: ONLY_STEP, beat }];
+/** How much longer than planned by its words a beat takes, where somebody knows better. */
+function stretchOf(beat: Beat, played: readonly { readonly beat: PlayBeat }[], context: BeatContext): number {
+  if (beat.plannedSec === undefined) return 1;
+  const byWordsMs = played.reduce((sum, one) => sum + beatKindOf(one.beat).durationMs(one.beat, context), 0);
+  return byWordsMs > 0 ? (beat.plannedSec * 1000) / byWordsMs : 1;
 }
 
 /** An answer that is not to be seen leaves its question on the stage. */

@@ -26,10 +26,10 @@ export function newRun(prepared: PreparedLesson): Run {
   return { at: prepared.steps[0]!.ref, enteredAtMs: 0, askings: [], besideId: null };
 }
 
-/** The item that a step of the script is about, or null. */
+/** The item that a step of the script puts to devices, or null; what is asked aloud is only seen on the stage. */
 function itemIdAt(prepared: PreparedLesson, at: StepRef): string | null {
   const { beat } = stepAt(prepared, at);
-  return 'itemId' in beat ? beat.itemId : null;
+  return 'itemId' in beat && !prepared.aloud.has(beat.itemId) ? beat.itemId : null;
 }
 
 /** The asking that is on the stage now: the one beside the script, or that of the step; null where nothing is asked. */

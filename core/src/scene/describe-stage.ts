@@ -1,4 +1,5 @@
 import { describePose } from '../dial/describe-pose.js';
+import { describeChart } from './chart.js';
 import type { DialState } from './dial-state.js';
 import { bandKindOf } from './bands/registry.js';
 import { dialsInOrder, type StageState } from './stage-state.js';
@@ -19,6 +20,7 @@ export function dialLetter(index: number): string {
 
 /** The stage in words, for those who hear it: what is seen, in reading order. Several dials leave no room for display and words. */
 export function describeStage(state: StageState): string {
+  if (state.chart) return describeChart(state.chart);
   const dials = dialsInOrder(state);
   const bands = state.bands.map((band) => bandKindOf(band).describe(band));
   if (dials.length > 1)

@@ -1,4 +1,5 @@
 import { bandKindOf } from './bands/registry.js';
+import { chartNodes } from './chart.js';
 import { columnNodes } from './column.js';
 import { dialGroup } from './dial-scene.js';
 import type { DialState } from './dial-state.js';
@@ -39,6 +40,7 @@ const MARGIN = 70;
 /** The stage as one scene. */
 export function stageScene(state: StageState, layout: StageLayout = 'wide'): Scene {
   const place: Layout = LAYOUTS[layout];
+  if (state.chart) return { width: place.width, height: place.height, nodes: chartNodes(state.chart, place.width, place.height) };
   const { bands } = state;
   const bottom = place.height - bands.length * BAND_HEIGHT;
   const several = dialsInOrder(state);

@@ -1,3 +1,4 @@
+import type { Pose } from '../dial/pose.js';
 import type { Band } from './bands/band.js';
 import type { DialState } from './dial-state.js';
 
@@ -19,6 +20,13 @@ export function displayOf(hour: string | null, minute: string | null, separator:
   return { hour, minute, separator, of24: false, covered: [], plain: false };
 }
 
+/** A chart to come back to: times with their display and words, and sentences to go by. */
+export interface ChartState {
+  readonly title: string;
+  readonly entries: readonly { readonly pose: Pose; readonly display: string; readonly words: string }[];
+  readonly lines: readonly string[];
+}
+
 /** All that the stage shows at one moment. Plain data: it goes over the wire as it stands. Every member is always there. */
 export interface StageState {
   readonly dial: DialState | null;
@@ -35,6 +43,8 @@ export interface StageState {
   readonly board: readonly string[];
   /** The stem of the question that is asked, if one is. */
   readonly stem: string | null;
+  /** The reference chart; it has the stage to itself. */
+  readonly chart: ChartState | null;
   /** Think time left, if some is running. */
   readonly countdown: { readonly totalMs: number; readonly leftMs: number } | null;
 }
@@ -49,6 +59,7 @@ export const CLEAR_STAGE: StageState = {
   words: [],
   board: [],
   stem: null,
+  chart: null,
   countdown: null,
 };
 

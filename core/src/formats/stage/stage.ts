@@ -8,7 +8,8 @@ const FULL_DISPLAY = displayOf(null, null, ':');
 
 /** Version 1 left out what was not on the stage. */
 function toVersion2(data: Stored): Stored {
-  const full = { ...CLEAR_STAGE, ...data };
+  const { chart: _chart, ...CLEAR_OF_VERSION_2 } = CLEAR_STAGE;
+  const full = { ...CLEAR_OF_VERSION_2, ...data };
   const dialOfVersion2 = (dial: unknown) => (isStored(dial) ? { ...FULL_DIAL, ...dial, layers: completeLayers(dial['layers']) } : dial);
   return {
     ...full,
@@ -18,5 +19,8 @@ function toVersion2(data: Stored): Stored {
   };
 }
 
+/** Version 2 had no reference chart. */
+const toVersion3 = (data: Stored): Stored => ({ ...data, chart: null });
+
 /** The stage that the window for pupils showed last, as the browser keeps it; see StageState. */
-export const stageFormat: Format = { name: 'stage', migrations: [toVersion2], carriesVersion: false, unreadable: 'STAGE_UNREADABLE' };
+export const stageFormat: Format = { name: 'stage', migrations: [toVersion2, toVersion3], carriesVersion: false, unreadable: 'STAGE_UNREADABLE' };

@@ -1,4 +1,4 @@
-import type { Beat } from '../../beats/registry.js';
+import type { Beat, NewBeat } from '../../beats/registry.js';
 import { RUNG_IDS, rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
 import type { Rung } from '../../ladder/rung.js';
 import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
@@ -82,8 +82,6 @@ function fitted(lesson: Lesson, totalMs: number, targetMs: number) {
 }
 
 const thinkMsOf = ({ beats }: Lesson) => beats.reduce((sum, beat) => sum + (beat.kind === 'think' ? beat.seconds * 1000 : 0), 0);
-
-type NewBeat = Beat extends infer B ? (B extends Beat ? Omit<B, 'id'> : never) : never;
 
 /** A lesson in the making. */
 class Drafting {

@@ -1,7 +1,9 @@
 import { placeOfHand } from '../../dial/describe-pose.js';
+import { gearedPose, turnDeg } from '../../dial/pose.js';
+import { reportPose } from '../../dial/possible.js';
 import { hour12, minuteOfHour, nextHour12 } from '../../time/second-of-day.js';
-import { say } from '../../words/say.js';
-import { CLOSE_MIN, countedTo, sentence, type Talk } from './talk.js';
+import { bestWording, say } from '../../words/say.js';
+import { CLOSE_MIN, countedTo, handsTogether, partOfHour, SEEMS_NEXT_MIN, sentence, type Talk } from './talk.js';
 
 const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
   15: ', ein Viertel der Runde',
@@ -11,6 +13,85 @@ const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
 
 export const german: Talk = {
   look: 'Wie spät ist es?',
+  lookAt(at) {
+    if (hour12(at) === 12 && minuteOfHour(at) === 0) return 'Beide Zeiger zeigen nach oben.';
+    return handsTogether(at) ? 'Die Zeiger stehen beieinander.' : 'Wie spät ist es?';
+  },
+  setTo: (given) => `Stell die Uhr auf ${given}.`,
+  means(at, pack) {
+    const [hour, minute] = [hour12(at), minuteOfHour(at)];
+    const next = nextHour12(hour);
+    const taught = bestWording(at, pack);
+    const said = sentence(taught).slice(0, -1);
+    if (minute === 0) return `${said}: Die Stunde ist voll.`;
+    if (minute === 30) return `${said}: Die Hälfte auf dem Weg von der ${hour} zur ${next}.`;
+    const fromHalf = taught.includes('halb');
+    const count = fromHalf ? Math.abs(minute - 30) : minute < 30 ? minute : 60 - minute;
+    const counted = count === 1 ? 'eine Minute' : `${count} Minuten`;
+    if (fromHalf) return `${said}: ${counted} ${minute < 30 ? 'vor' : 'nach'} ${hour}:30.`;
+    return minute < 30 ? `${said}: ${counted} nach ${hour}.` : `${said}: Es ${count === 1 ? 'fehlt' : 'fehlen'} ${counted} bis ${next}, also ist die Stunde noch ${hour}.`;
+  },
+  putHour(at) {
+    const [hour, minute] = [hour12(at), minuteOfHour(at)];
+    const next = nextHour12(hour);
+    if (minute === 0) return `Der kurze Zeiger steht genau auf der ${hour}.`;
+    if (minute === 30) return `Der kurze Zeiger steht in der Mitte zwischen ${hour} und ${next}.`;
+    if (minute <= CLOSE_MIN) return `Der kurze Zeiger ist gerade an der ${hour} vorbei.`;
+    if (minute >= 60 - CLOSE_MIN) return `Der kurze Zeiger ist fast bei der ${next}, aber noch nicht da.`;
+    return `Der kurze Zeiger steht zwischen ${hour} und ${next}, näher bei der ${minute < 30 ? hour : next}.`;
+  },
+  putMinute(at) {
+    const minute = minuteOfHour(at);
+    if (minute === 0) return 'Keine Minuten: Der lange Zeiger steht auf der 12.';
+    const [numeral, ticks] = [Math.floor(minute / 5) || 12, minute % 5];
+    const counted = `Zähle ${minute < 5 ? 'die Striche' : 'in Fünfern'}: ${countedTo(minute, 'und')}.`;
+    if (ticks === 0) return `${counted} Der lange Zeiger steht auf der ${numeral}.`;
+    return `${counted} Der lange Zeiger steht ${ticks === 1 ? 'einen Strich' : `${ticks} Striche`} nach der ${numeral}.`;
+  },
+  isSet: (at) => (minuteOfHour(at) === 0 ? 'Beide Zeiger passen zusammen.' : 'Schau: Der kurze Zeiger ist mitgegangen.'),
+  stopHere: 'Halte hier an und denk nach.',
+  noPrinter: 'Kein Drucker?',
+  oneHand: {
+    hour(at) {
+      const [hour, next] = [hour12(at), nextHour12(hour12(at))];
+      return {
+        at: `Der kurze Zeiger steht auf der ${hour}: ${hour} Uhr.`,
+        'just-past': `Kurz nach der ${hour}: ein paar Minuten nach ${hour}.`,
+        quarter: `Ein Stück nach der ${hour}: ungefähr Viertel nach ${hour}.`,
+        half: `In der Mitte zwischen ${hour} und ${next}: ungefähr ${hour}:30.`,
+        'three-quarters': `Näher bei der ${next}: ungefähr Viertel vor ${next}.`,
+        almost: `Fast bei der ${next}: ein paar Minuten vor ${next}.`,
+      }[partOfHour(minuteOfHour(at))];
+    },
+    minute(at) {
+      const minute = minuteOfHour(at);
+      if (minute === 0) return 'Der lange Zeiger allein sagt: eine volle Stunde. Aber welche? Zwölf Zeiten sind möglich.';
+      const counted = minute === 1 ? 'eine Minute' : `${minute} Minuten`;
+      return `Der lange Zeiger allein sagt: ${counted}. Aber nach welcher Stunde? Zwölf Zeiten sind möglich.`;
+    },
+    ask: {
+      hour: 'Nur der kurze Zeiger. Wie spät ist es ungefähr, und woran siehst du das?',
+      minute: 'Nur der lange Zeiger. Was wissen wir, und was nicht?',
+    },
+    both: (words) => `Hier sind beide Zeiger: ${words}.`,
+  },
+  possible: {
+    ask: 'Kann eine Uhr so aussehen?',
+    verdict(pose) {
+      const { possible, nearest } = reportPose(pose);
+      const [hour, minute] = [hour12(nearest), minuteOfHour(nearest)];
+      if (possible) return `Das kann sein: Es ist ${hour}:${String(minute).padStart(2, '0')} Uhr.`;
+      const hasGoneOn = turnDeg(gearedPose(nearest).hourDeg, pose.hourDeg) > 0;
+      return `Das kann nicht sein: ${german.putHour(nearest).slice(0, -1)}, wenn der lange so steht; hier ist er ${hasGoneOn ? 'weiter' : 'noch nicht so weit'}.`;
+    },
+    moved: 'Die Zeiger passen zusammen.',
+    mended: 'So würden die Zeiger zusammenpassen.',
+  },
+  mistake: {
+    wrote: (reading) => `Jemand schrieb ${reading}.`,
+    how: (reading) => `Jemand schrieb ${reading}. Wie kann das gekommen sein?`,
+  },
+  cards: { number: (card) => `Karte ${card}`, guess: 'Was kommt als Nächstes? Rate, bevor sie gezeigt wird.' },
   tells: { hour: 'Der kurze Zeiger zeigt die Stunde.', minute: 'Der lange Zeiger zeigt die Minuten.' },
   where(deg) {
     const { how, numeral } = placeOfHand(deg);
@@ -30,6 +111,7 @@ export const german: Talk = {
     if (rule === 'zone') return `Er steht im Feld der ${hour}: ${hour}.`;
     if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: ${hour}.`;
     if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: noch ${hour}.`;
+    if (minute >= SEEMS_NEXT_MIN) return `Nah an der ${next}, aber nicht da: noch ${hour}.`;
     return hour === 12 ? 'Nach der 12 kommt die 1: noch 12.' : `Er ist hinter der ${hour}, vor der ${next}: ${hour}.`;
   },
   hourReason(at, rule) {
@@ -53,11 +135,12 @@ export const german: Talk = {
   shortMinutes(at) {
     const minute = minuteOfHour(at);
     if (minute === 0) return 'Er steht auf der 12: keine Minuten, 00.';
-    if (minute === 1) return 'Ein Strich nach der 12: eine Minute.';
-    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')}.`;
-    if (minute === 5) return 'Von der 12 bis zur 1: 5.';
+    const written = minute < 10 ? `, geschrieben 0${minute}` : '';
+    if (minute === 1) return `Ein Strich nach der 12: eine Minute${written}.`;
+    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')}${written}.`;
+    if (minute === 5) return `Von der 12 bis zur 1: 5${written}.`;
     const part = { 15: ': eine Viertelrunde', 30: ': halb herum' }[minute] ?? '';
-    return `${countedTo(minute, 'und')}${part}.`;
+    return `${countedTo(minute, 'und')}${part}${written}.`;
   },
   minuteReason(at) {
     const minute = minuteOfHour(at);

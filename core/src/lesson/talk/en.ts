@@ -1,7 +1,8 @@
 import { describeHand } from '../../dial/describe-pose.js';
+import { reportPose } from '../../dial/possible.js';
 import { hour12, minuteOfHour, nextHour12 } from '../../time/second-of-day.js';
-import { say } from '../../words/say.js';
-import { CLOSE_MIN, countedTo, sentence, type Talk } from './talk.js';
+import { bestWording, say } from '../../words/say.js';
+import { CLOSE_MIN, countedTo, handsTogether, partOfHour, SEEMS_NEXT_MIN, sentence, type Talk } from './talk.js';
 
 /** How far round the long hand is where that has a name. */
 const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
@@ -12,6 +13,74 @@ const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
 
 export const english: Talk = {
   look: 'What time is it?',
+  lookAt(at) {
+    if (hour12(at) === 12 && minuteOfHour(at) === 0) return 'Both hands point up.';
+    return handsTogether(at) ? 'The hands nearly meet.' : 'What time is it?';
+  },
+  setTo: (given) => `Set the clock to ${given}.`,
+  means(at, pack) {
+    const [hour, minute] = [hour12(at), minuteOfHour(at)];
+    const said = sentence(bestWording(at, pack)).slice(0, -1);
+    if (minute === 0) return `${said}: the hour is full.`;
+    if (minute === 30) return `${said}: half of the hour after ${hour} has gone.`;
+    if (minute < 30) return `${said}: ${minute} ${minute === 1 ? 'minute' : 'minutes'} after ${hour}.`;
+    const left = 60 - minute;
+    return `${said}: ${left} ${left === 1 ? 'minute is' : 'minutes are'} missing to ${nextHour12(hour)}, so the hour is still ${hour}.`;
+  },
+  putHour(at) {
+    const [hour, minute] = [hour12(at), minuteOfHour(at)];
+    const next = nextHour12(hour);
+    if (minute === 0) return `The short hand points exactly at ${hour}.`;
+    if (minute === 30) return `The short hand stands half way between ${hour} and ${next}.`;
+    if (minute <= CLOSE_MIN) return `The short hand is just past ${hour}.`;
+    if (minute >= 60 - CLOSE_MIN) return `The short hand is almost at ${next}, but not there yet.`;
+    return `The short hand is between ${hour} and ${next}, nearer to ${minute < 30 ? hour : next}.`;
+  },
+  putMinute(at) {
+    const minute = minuteOfHour(at);
+    if (minute === 0) return 'No minutes: the long hand points at 12.';
+    const [numeral, ticks] = [Math.floor(minute / 5) || 12, minute % 5];
+    const counted = `Count ${minute < 5 ? 'the ticks' : 'in fives'}: ${countedTo(minute, 'and')}.`;
+    if (ticks === 0) return `${counted} The long hand points at ${numeral}.`;
+    return `${counted} The long hand is ${ticks} ${ticks === 1 ? 'tick' : 'ticks'} past ${numeral}.`;
+  },
+  isSet: (at) => (minuteOfHour(at) === 0 ? 'Both hands agree.' : 'Look: the short hand has moved along with the long one.'),
+  stopHere: 'Stop here and think.',
+  noPrinter: 'No printer?',
+  oneHand: {
+    hour(at) {
+      const [hour, next] = [hour12(at), nextHour12(hour12(at))];
+      return {
+        at: `The short hand points at ${hour}: ${hour} o’clock.`,
+        'just-past': `Just past ${hour}: a few minutes past ${hour}.`,
+        quarter: `A little past ${hour}: about quarter past ${hour}.`,
+        half: `Half way between ${hour} and ${next}: about half past ${hour}.`,
+        'three-quarters': `Nearer to ${next}: about quarter to ${next}.`,
+        almost: `Nearly at ${next}: a few minutes to ${next}.`,
+      }[partOfHour(minuteOfHour(at))];
+    },
+    minute(at) {
+      const minute = minuteOfHour(at);
+      if (minute === 0) return 'The long hand alone says the hour is full, but which hour? Twelve times are possible.';
+      return `The long hand alone says ${minute} ${minute === 1 ? 'minute' : 'minutes'} past, but of which hour? Twelve times are possible.`;
+    },
+    ask: {
+      hour: 'Only the short hand. About what time is it, and how do you know?',
+      minute: 'Only the long hand. What do we know, and what not?',
+    },
+    both: (words) => `Here are both hands: ${words}.`,
+  },
+  possible: {
+    ask: 'Can a clock look like this?',
+    verdict: (pose) => reportPose(pose).sentence.replace('hour hand', 'short hand'),
+    moved: 'The hands agree.',
+    mended: 'So the hands would agree.',
+  },
+  mistake: {
+    wrote: (reading) => `Somebody wrote ${reading}.`,
+    how: (reading) => `Somebody wrote ${reading}. How could that come about?`,
+  },
+  cards: { number: (card) => `Card ${card}`, guess: 'What comes next? Guess before it is shown.' },
   tells: { hour: 'The short hand tells the hour.', minute: 'The long hand tells the minutes.' },
   where: describeHand,
   shortHour(at, rule) {
@@ -22,6 +91,7 @@ export const english: Talk = {
     if (rule === 'zone') return `It is in the zone of ${hour}: ${hour}.`;
     if (minute <= CLOSE_MIN) return `It is just past ${hour}: the hour is ${hour}.`;
     if (minute >= 60 - CLOSE_MIN) return `It is almost at ${next}, but not there yet: still ${hour}.`;
+    if (minute >= SEEMS_NEXT_MIN) return `Close to ${next}, but not there yet: still ${hour}.`;
     return hour === 12 ? 'It has passed 12, and 1 comes next: 12.' : `It has passed ${hour}, not ${next} yet: ${hour}.`;
   },
   hourReason(at, rule) {
@@ -45,11 +115,12 @@ export const english: Talk = {
   shortMinutes(at) {
     const minute = minuteOfHour(at);
     if (minute === 0) return 'It points at 12: no minutes, 00.';
-    if (minute === 1) return 'One tick past the 12: 1 minute.';
-    if (minute < 5) return `Tick by tick from the 12: ${countedTo(minute, 'and')}.`;
-    if (minute === 5) return 'From the 12 to the 1: 5.';
+    const written = minute < 10 ? `, written 0${minute}` : '';
+    if (minute === 1) return `One tick past the 12: 1 minute${written}.`;
+    if (minute < 5) return `Tick by tick from the 12: ${countedTo(minute, 'and')}${written}.`;
+    if (minute === 5) return `From the 12 to the 1: 5${written}.`;
     const part = { 15: ': a quarter of the way round', 30: ': half way round' }[minute] ?? '';
-    return `${countedTo(minute, 'and')}${part}.`;
+    return `${countedTo(minute, 'and')}${part}${written}.`;
   },
   minuteReason(at) {
     const minute = minuteOfHour(at);

@@ -1,4 +1,5 @@
-import type { HandId } from '../../dial/pose.js';
+import type { HandId, Pose } from '../../dial/pose.js';
+import { gearedPose, turnDeg } from '../../dial/pose.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
 import type { WordPack } from '../../words/pack.js';
 import type { LessonSettings } from '../settings.js';
@@ -12,6 +13,36 @@ type BetweenRule = LessonSettings['betweenRule'];
 export interface Talk {
   /** Opens a worked example. */
   readonly look: string;
+  /** The same, with what is special about where the hands of a time stand: one over the other, both up. */
+  lookAt(at: SecondOfDay): string;
+  /** What is to be set: "Set the clock to 7:40." */
+  setTo(given: string): string;
+  /** What the taught wording of a time means in digits. */
+  means(at: SecondOfDay, pack: WordPack): string;
+  /** Where the short hand goes, and the long one. */
+  putHour(at: SecondOfDay): string;
+  putMinute(at: SecondOfDay): string;
+  /** A look at hands that are set. */
+  isSet(at: SecondOfDay): string;
+  /** Said in a recording at a question. */
+  readonly stopHere: string;
+  /** Opens the way round for those without a printer. */
+  readonly noPrinter: string;
+  /** One hand alone: what is asked, and what it tells. */
+  readonly oneHand: Readonly<Record<HandId, (at: SecondOfDay) => string>> & {
+    readonly ask: Readonly<Record<HandId, string>>;
+    readonly both: (words: string) => string;
+  };
+  /** Two hands put by themselves: what is asked, whether they can be a time and why, and what comes after. */
+  readonly possible: {
+    readonly ask: string;
+    readonly verdict: (pose: Pose) => string;
+    readonly moved: string;
+    readonly mended: string;
+  };
+  /** A wrong reading to be explained. */
+  readonly mistake: { readonly wrote: (reading: string) => string; readonly how: (reading: string) => string };
+  readonly cards: { readonly number: (card: number) => string; readonly guess: string };
   /** What each hand is for. */
   readonly tells: Readonly<Record<HandId, string>>;
   /** Where a hand points: "at 6", "just past 6", "between 6 and 7", "almost at 7". */
@@ -45,6 +76,27 @@ export interface Talk {
 
 /** Minutes before and after a full hour in which the short hand seems to be at its numeral. */
 export const CLOSE_MIN = 4;
+
+/** From this minute on the short hand seems to be at the next numeral already. */
+export const SEEMS_NEXT_MIN = 50;
+
+/** Degrees within which the hands look like one, or nearly so. */
+const TOGETHER_DEG = 8;
+
+/** Whether both hands of a time point the same way, as far as a child can see. */
+export function handsTogether(at: SecondOfDay): boolean {
+  const { hourDeg, minuteDeg } = gearedPose(at);
+  return Math.abs(turnDeg(hourDeg, minuteDeg)) <= TOGETHER_DEG;
+}
+
+/** How far the short hand has gone from its numeral, in the words that a child has for it. */
+export function partOfHour(minute: number): 'at' | 'just-past' | 'quarter' | 'half' | 'three-quarters' | 'almost' {
+  if (minute === 0) return 'at';
+  if (minute < 8) return 'just-past';
+  if (minute < 23) return 'quarter';
+  if (minute <= 37) return 'half';
+  return minute <= 52 ? 'three-quarters' : 'almost';
+}
 
 /** The numbers of a count round the dial: in fives, and tick by tick from the last of them; the middle of a long one left out. */
 export function countedTo(minute: number, and: string): string {

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import {
-  BEAT_KINDS,
   describeStage,
+  nameOfKind,
   narrationAt,
   stageOfRun,
   stageScene,
@@ -12,9 +12,9 @@ import {
 } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 
-/** A step in a few words: what kind of beat, and where in a worked example. */
-export function nameOfStep({ beat, stepInBeat, stepsOfBeat }: Step): string {
-  return stepsOfBeat > 1 ? `Worked example, ${stepInBeat + 1} of ${stepsOfBeat}` : BEAT_KINDS[beat.kind].name;
+/** A step in a few words: what kind of beat, and where in one of several steps. */
+export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
+  return stepsOfBeat > 1 ? `${nameOfKind(kind)}, ${stepInBeat + 1} of ${stepsOfBeat}` : nameOfKind(kind);
 }
 
 /** What comes: the picture and the first words of the next step, and the two beats after it. */

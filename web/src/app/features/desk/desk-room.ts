@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
+import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { Confirm } from '../../ui/confirm';
 import { heldUpright } from '../../ui/held-upright';
@@ -116,7 +117,7 @@ export class DeskRoom {
     const stage = this.store.view()?.stage;
     if (!stage) return null;
     const { before, beat, settings, elapsedMs, motionMs, marks, glides } = stage;
-    const context = { settings, itemOf: noItems };
+    const context = { settings, layers: TEACHING_LAYERS, itemOf: noItems };
     return {
       stateAt: (ms) => withMarks(beat ? movingBeatOf(beat).at(before, beat, ms, context) : before, marks),
       motionMs,

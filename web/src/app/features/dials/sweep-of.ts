@@ -14,6 +14,7 @@ export function sweepOf(
   const beat: SweepBeat = { kind: 'sweep', fromSec: from, toSec, turnSeconds, count, stops: [], text: '' };
   const context: BeatContext = {
     settings: { ...DEFAULT_SETTINGS, pack: build.pack, separator: build.separator },
+    layers: build.layers,
     itemOf: (id) => {
       throw new Error(`A demonstration asks no item, but ${id} was looked for.`);
     },

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import {
   addExample,
   addSay,
-  BEAT_KINDS,
+  nameOfBeat,
   displayText,
   duplicateBeat,
   kindOf,
@@ -13,7 +13,6 @@ import {
   readTimeEntry,
   removeBeat,
   secondOfDay,
-  toSecondOfDay,
   writeText,
   type Beat,
   type Lesson,
@@ -100,8 +99,7 @@ export class Script {
 
 /** What a beat is, and which time it is about. */
 function nameOf(beat: Beat, { items, settings }: Lesson): string {
-  if (beat.kind === 'worked-example') return `Worked example, ${displayText(toSecondOfDay(beat.timeSec), settings.separator)}`;
-  const name = BEAT_KINDS[beat.kind].name;
+  const name = nameOfBeat(beat, settings);
   const item = 'itemId' in beat ? items.find(({ id }) => id === beat.itemId) : undefined;
   if (!item) return name;
   const kind = kindOf(item);
