@@ -40,7 +40,7 @@ function msOf(work: () => unknown): number {
   });
   return median(times);
 }
-const wish = { rung: 'five-minutes', minutes: 20, delivery: 'live', settings: DEFAULT_SETTINGS } as const;
+const wish = { rung: 'five-to', minutes: 20, delivery: 'live', settings: DEFAULT_SETTINGS } as const;
 let seed = 0;
 const draftMs = msOf(() => draftLesson({ ...wish, seed: (seed += 1) }));
 const long = draftLesson({ ...wish, minutes: 40, seed: 1 });

@@ -74,7 +74,7 @@ test('each list of the core has its schemas: kinds of questions, beats, word pac
 });
 
 test.each(QUESTION_KIND_IDS)('whatever a question of the kind %s makes fits its schemas', (id) => {
-  const made = [1, 2, 3, 4, 5, 6].map((seed) => QUESTION_KINDS[id].make('made', seededRng(seed), RUNGS['five-minutes'], DEFAULT_SETTINGS));
+  const made = [1, 2, 3, 4, 5, 6].map((seed) => QUESTION_KINDS[id].make('made', seededRng(seed), RUNGS['five-to'], DEFAULT_SETTINGS));
   for (const item of [...QUESTION_KINDS[id].samples, ...made] as Item[]) {
     const kind = kindOf(item);
     const { item: itemSchema, response, view } = KIND_SCHEMAS[id];

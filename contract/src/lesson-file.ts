@@ -5,7 +5,20 @@ import { ItemIdSchema } from './question-kinds/kind-schemas.js';
 import { ItemSchema } from './question-kinds/registry.js';
 
 /** Rungs of the ladder by id; see RUNGS in the core. */
-export const RungIdSchema = OneOf(['whole-hours', 'half-past', 'quarter-past', 'quarter-to', 'five-minutes', 'any-minute']);
+export const RungIdSchema = OneOf([
+  'whole-hours',
+  'half-past',
+  'quarter-past',
+  'quarter-to',
+  'five-past',
+  'five-to',
+  'any-minute',
+  'hour-hand',
+  'day-line',
+  'hours-24',
+  'durations',
+  'seconds',
+]);
 
 /** Ideas that a beat can be about; a test compares them with the registry of the core. */
 const MISCONCEPTION_ID_LIST = [
@@ -178,6 +191,7 @@ export const LessonSchema = Exact({
   title: ShortText,
   goal: ShortText,
   successCriteria: Type.Array(ShortText, { maxItems: 8 }),
+  rung: Type.Optional(RungIdSchema),
   targetMinutes: Type.Integer({ minimum: 1, maximum: 120 }),
   settings: LessonSettingsSchema,
   items: Type.Array(ItemSchema, { maxItems: 100 }),

@@ -114,6 +114,8 @@ export {
 } from './question-kinds/registry.js';
 export { RUNGS, rungOf, type RungId, RUNG_IDS, rungAfter, rungIdOf } from './ladder/registry.js';
 export { timeOnRung, type Rung } from './ladder/rung.js';
+export { criteriaOf } from './ladder/criteria.js';
+export { MATERIALS, type MaterialId } from './ladder/materials.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
 export { checkLesson, type NamedFinding } from './checker-rules/check.js';

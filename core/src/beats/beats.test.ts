@@ -35,12 +35,22 @@ const namesOf = (prepared: PreparedLesson) => prepared.steps.map(({ ref }) => re
 test('help that is taken away for good stays away in later demonstrations, and other help does not', () => {
   const set: NewBeat = { kind: 'set', timeSec: at(4, 0), display: 'full', words: false, text: '' };
   const withRing: NewBeat = { ...set, layers: { hourZones: true } };
-  const hide = (lasts: boolean): NewBeat => ({ kind: 'layers', layers: { minuteRing: 'none', handInk: 'alike' }, lasts, text: 'Without help now.' });
-  const layers = (lasts: boolean) => settled(played(set, hide(lasts), withRing, { kind: 'worked-example', timeSec: at(5, 20) })).map(({ dial }) => dial!.layers);
+  const hide = (lasts: boolean): NewBeat => ({
+    kind: 'layers',
+    layers: { minuteRing: 'none', handInk: 'alike' },
+    lasts,
+    text: 'Without help now.',
+  });
+  const layers = (lasts: boolean) =>
+    settled(played(set, hide(lasts), withRing, { kind: 'worked-example', timeSec: at(5, 20) })).map(({ dial }) => dial!.layers);
   const forGood = layers(true);
   expect(forGood.map(({ minuteRing }) => minuteRing).slice(0, 4)).toEqual(['full', 'none', 'none', 'none']);
   expect(forGood[2]).toMatchObject({ hourZones: true, handInk: 'alike' });
-  expect(layers(false).map(({ minuteRing }) => minuteRing).slice(0, 4)).toEqual(['full', 'none', 'full', 'full']);
+  expect(
+    layers(false)
+      .map(({ minuteRing }) => minuteRing)
+      .slice(0, 4),
+  ).toEqual(['full', 'none', 'full', 'full']);
   const [, lined] = settled(played(set, { kind: 'layers', layers: {}, bands: ['hour-line-fives', 'day-line'], lasts: false, text: '' }));
   expect(lined!.bands.map(({ type }) => type)).toEqual(['hour-line', 'day-line']);
   expect(lined).toMatchObject({ bands: [{ at: 0 }, { atSec: at(4, 0) }], display: { hour: '4' } });
@@ -91,7 +101,9 @@ test('one hand alone tells what it tells, for every minute of the round, and the
 function roughly(sentence: string): number {
   const [, how, hour] = /(about quarter past|about half past|about quarter to|a few minutes past|a few minutes to|:) (\d+)/.exec(sentence)!;
   const from = (Number(hour) % 12) * 60;
-  const by = { 'about quarter past': 15, 'about half past': 30, 'about quarter to': -15, 'a few minutes past': 4, 'a few minutes to': -4 }[how!] ?? 0;
+  const by =
+    { 'about quarter past': 15, 'about half past': 30, 'about quarter to': -15, 'a few minutes past': 4, 'a few minutes to': -4 }[how!] ??
+    0;
   // The last hour of the round comes to 12 again.
   return from + by < 0 ? from + by + 720 : from === 0 && by < 0 ? 720 + by : from + by;
 }
@@ -169,8 +181,14 @@ test('time that is known better than planned is shared among the steps', () => {
 });
 
 test('on paper: the sheet, what to do, the way round without a printer, and the time for it', () => {
-  const [stage] = settled(played({ kind: 'task', sheet: 'Sheet 2', text: 'Draw the hands.', withoutPrinter: 'Draw a plate.', seconds: 90 }));
-  expect(stage).toMatchObject({ stem: 'Sheet 2', board: ['Draw the hands.', 'No printer? Draw a plate.'], countdown: { totalMs: 90_000, leftMs: 0 } });
+  const [stage] = settled(
+    played({ kind: 'task', sheet: 'Sheet 2', text: 'Draw the hands.', withoutPrinter: 'Draw a plate.', seconds: 90 }),
+  );
+  expect(stage).toMatchObject({
+    stem: 'Sheet 2',
+    board: ['Draw the hands.', 'No printer? Draw a plate.'],
+    countdown: { totalMs: 90_000, leftMs: 0 },
+  });
 });
 
 test.each(RUNG_IDS)('the chart of %s has the stage to itself, every dial with its display and words, nothing outside', (rung) => {
@@ -186,6 +204,8 @@ test.each(RUNG_IDS)('the chart of %s has the stage to itself, every dial with it
     expect(stage).toMatchObject({ dial: null, board: [] });
     const { nodes, width, height } = stageScene({ ...stage!, chart });
     expect(nodes.filter(({ id }) => /^chart-\d+$/.test(id ?? ''))).toHaveLength(chart.entries.length);
-    for (const node of nodes) if (node.type === 'text') expect([node.text, node.x > 0 && node.x < width && node.y > 0 && node.y < height]).toEqual([node.text, true]);
+    for (const node of nodes)
+      if (node.type === 'text')
+        expect([node.text, node.x > 0 && node.x < width && node.y > 0 && node.y < height]).toEqual([node.text, true]);
   }
 });

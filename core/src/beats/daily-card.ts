@@ -64,7 +64,10 @@ export const dailyCard: ExpandingKind<DailyCardBeat> = {
       const words = bestWording(cardTime(beat.pattern, card), WORD_PACKS[settings.pack]);
       const isToday = card === beat.card;
       return [
-        { step: `guess-${card}`, beat: { ...beat, card, since: card, shows: 'guess' as const, text: (isToday && beat.text) || cards.guess } },
+        {
+          step: `guess-${card}`,
+          beat: { ...beat, card, since: card, shows: 'guess' as const, text: (isToday && beat.text) || cards.guess },
+        },
         { step: `card-${card}`, beat: { ...beat, card, since: card, text: talkOf(settings).itIs(words) } },
       ];
     });

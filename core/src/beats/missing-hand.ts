@@ -18,7 +18,8 @@ export interface MissingHandBeat {
 
 export const missingHand: ExpandingKind<MissingHandBeat> = {
   name: 'One hand alone',
-  about: ({ timeSec, shows }, { separator }) => `${shows === 'hour' ? 'short' : 'long'} hand, ${displayText(toSecondOfDay(timeSec), separator)}`,
+  about: ({ timeSec, shows }, { separator }) =>
+    `${shows === 'hour' ? 'short' : 'long'} hand, ${displayText(toSecondOfDay(timeSec), separator)}`,
   expand({ timeSec, shows, text }, settings) {
     const at = toSecondOfDay(timeSec);
     const talk = talkOf(settings);

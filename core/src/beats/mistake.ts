@@ -49,7 +49,13 @@ export const mistake: ExpandingKind<MistakeBeat> = {
       { step: 'dial', beat: { kind: 'set', timeSec: at, display: 'empty', words: false, text: talk.look } },
       {
         step: 'shown',
-        beat: { kind: 'mark', marks: [], board: talk.mistake.wrote(reading), write: { hour, minute }, text: beat.text || talk.mistake.how(reading) },
+        beat: {
+          kind: 'mark',
+          marks: [],
+          board: talk.mistake.wrote(reading),
+          write: { hour, minute },
+          text: beat.text || talk.mistake.how(reading),
+        },
       },
       {
         step: 'why',

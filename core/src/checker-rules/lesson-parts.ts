@@ -25,10 +25,17 @@ export function questionsOf({ steps, context }: PreparedLesson): AskedHere[] {
 /** Every time that a lesson reads or asks for, in order. */
 export function timesOf({ lesson, context }: PreparedLesson): SecondOfDay[] {
   return lesson.beats.flatMap((beat) => {
-    if (beat.kind === 'worked-example') return [toSecondOfDay(beat.timeSec)];
-    if (beat.kind !== 'ask') return [];
-    const item = context.itemOf(beat.itemId);
-    return [...kindOf(item).timesOf(item)];
+    if (beat.kind === 'ask') {
+      const item = context.itemOf(beat.itemId);
+      return [...kindOf(item).timesOf(item)];
+    }
+    if (beat.kind === 'show') return beat.build.hands === 'geared' ? [toSecondOfDay(beat.build.timeSec)] : [];
+    const isRead =
+      beat.kind === 'worked-example' ||
+      beat.kind === 'mistake' ||
+      beat.kind === 'missing-hand' ||
+      (beat.kind === 'set' && beat.display === 'full');
+    return isRead ? [toSecondOfDay(beat.timeSec)] : [];
   });
 }
 
@@ -61,9 +68,14 @@ export function withQuestion(lesson: Lesson, beatIndex: number, item: Item, seco
   ]);
 }
 
-/** The lesson with one of its questions about another time, of the same kind and rung. */
-export function withOtherTime(lesson: Lesson, item: Item, isGood: (at: number) => boolean): Lesson {
+/** The lesson with one of its questions about another time, of the same kind and rung, and of no hour of its neighbours. */
+export function withOtherTime(lesson: Lesson, item: Item, isWanted: (at: number) => boolean): Lesson {
   const rng = seededRng(lesson.items.length + 1);
+  const asked = lesson.beats.flatMap((beat) => (beat.kind === 'ask' ? [beat.itemId] : []));
+  const place = asked.indexOf(item.id);
+  const beside = lesson.items.filter(({ id }) => id === asked[place - 1] || id === asked[place + 1]);
+  const hoursBeside = new Set(beside.flatMap((one) => kindOf(one).timesOf(one).map(dialHour)));
+  const isGood = (at: number) => isWanted(at) && !hoursBeside.has(dialHour(at));
   for (let draw = 0; draw < 200; draw++) {
     const other = anotherLike(item, lesson.items, item.id, lesson.settings, rng);
     if (kindOf(other).timesOf(other).every(isGood))

@@ -1,28 +1,40 @@
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { isOnRung, type Rung } from './rung.js';
 import { anyMinute } from './rungs/any-minute.js';
-import { fiveMinutes } from './rungs/five-minutes.js';
+import { dayLine } from './rungs/day-line.js';
+import { durations } from './rungs/durations.js';
+import { fivePast } from './rungs/five-past.js';
+import { fiveTo } from './rungs/five-to.js';
 import { halfPast } from './rungs/half-past.js';
+import { hourHand } from './rungs/hour-hand.js';
+import { hours24 } from './rungs/hours-24.js';
 import { quarterPast } from './rungs/quarter-past.js';
 import { quarterTo } from './rungs/quarter-to.js';
+import { seconds } from './rungs/seconds.js';
 import { wholeHours } from './rungs/whole-hours.js';
 
-/** The rungs of reading a dial, lowest first. Ids stand in saved plans: add, never rename or reuse. */
+/** The rungs of the ladder, lowest first: reading a dial, and what is done with it. Ids stand in saved plans: add, never rename or reuse. */
 export const RUNGS = {
   'whole-hours': wholeHours,
   'half-past': halfPast,
   'quarter-past': quarterPast,
   'quarter-to': quarterTo,
-  'five-minutes': fiveMinutes,
+  'five-past': fivePast,
+  'five-to': fiveTo,
   'any-minute': anyMinute,
+  'hour-hand': hourHand,
+  'day-line': dayLine,
+  'hours-24': hours24,
+  durations,
+  seconds,
 } as const satisfies Record<string, Rung>;
 
 export type RungId = keyof typeof RUNGS;
 export const RUNG_IDS = Object.keys(RUNGS) as RungId[];
 
-/** The lowest rung on which all these times stand; the highest one for times with seconds. */
+/** The lowest rung on which all these times stand, of those that are told by their minutes; the highest of them for times with seconds. */
 export function rungIdOf(times: readonly SecondOfDay[]): RungId {
-  return RUNG_IDS.find((id) => isOnRung(RUNGS[id], times)) ?? 'any-minute';
+  return RUNG_IDS.find((id) => RUNGS[id].byMinutes && isOnRung(RUNGS[id], times)) ?? 'any-minute';
 }
 
 export function rungOf(times: readonly SecondOfDay[]): Rung {

@@ -1,7 +1,10 @@
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Rng } from '../rehearsal/rng.js';
 import { minuteOfHour, secondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import type { DemonstrationId } from '../lesson/draft/demonstrations/registry.js';
+import type { Item } from '../question-kinds/registry.js';
 import type { Tongue } from '../words/pack.js';
+import type { MaterialId } from './materials.js';
 
 /** A step of the ladder that a class climbs: which times it is about, and what a lesson on it needs. */
 export interface Rung {
@@ -18,6 +21,16 @@ export interface Rung {
   readonly criteria: Readonly<Record<Tongue, readonly string[]>>;
   /** The wrong ideas that are usual here, the commonest first. */
   readonly misconceptions: readonly MisconceptionId[];
+  /** Words that are used here for the first time, as they are said. */
+  readonly words: Readonly<Record<Tongue, readonly string[]>>;
+  /** What to have at hand, the demonstration dial aside. */
+  readonly materials: readonly MaterialId[];
+  /** How it is shown, and what an example of it is. */
+  readonly demonstration: DemonstrationId;
+  /** Kinds of questions that fit, the plainest first. */
+  readonly kinds: readonly Item['kind'][];
+  /** Whether its times are told from those of the other rungs by their minutes: where the class stands can be read from a lesson. */
+  readonly byMinutes: boolean;
   /** Times that are chosen on purpose, because something about them misleads. */
   readonly tricky: readonly { readonly hour: number; readonly minute: number; readonly why: string }[];
 }

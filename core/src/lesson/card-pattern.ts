@@ -26,7 +26,7 @@ const HALF_DAY_MIN = 720;
 export function patternOf(times: readonly SecondOfDay[]): CardPattern | null {
   const steps = times.slice(1).map((at, index) => {
     const dayMin = SECONDS_PER_DAY / 60;
-    const on = (((at - times[index]!) / 60) % dayMin + dayMin) % dayMin;
+    const on = ((((at - times[index]!) / 60) % dayMin) + dayMin) % dayMin;
     return on > HALF_DAY_MIN ? on - dayMin : on;
   });
   if (steps.length === 0 || steps.includes(0)) return null;

@@ -26,26 +26,29 @@ const lastStage = (steps: readonly ExplainStep[], settings: LessonSettings) => {
   }, CLEAR_STAGE);
 };
 
-test.each(['dial', 'display', 'words'] as const)('from a %s, every time in every school comes to the right dial, display and words', (from: ExplainFrom) => {
-  const wrong = SCHOOLS.flatMap((settings) =>
-    ALL.flatMap((at) => {
-      const { dial, display, words } = lastStage(explain(at, settings, from), settings);
-      const { hourDeg, minuteDeg } = gearedPose(at);
-      const { hourHand, minuteHand, hourZones } = dial!.layers;
-      const isRight =
-        dial!.pose.hourDeg === hourDeg &&
-        dial!.pose.minuteDeg === minuteDeg &&
-        hourHand &&
-        minuteHand &&
-        hourZones === (settings.betweenRule === 'zone') &&
-        display!.hour === String(hour12(at)) &&
-        display!.minute === minuteDigits(minuteOfHour(at)) &&
-        words.length > 0;
-      return isRight ? [] : [{ settings, at }];
-    }),
-  );
-  expect(wrong).toEqual([]);
-});
+test.each(['dial', 'display', 'words'] as const)(
+  'from a %s, every time in every school comes to the right dial, display and words',
+  (from: ExplainFrom) => {
+    const wrong = SCHOOLS.flatMap((settings) =>
+      ALL.flatMap((at) => {
+        const { dial, display, words } = lastStage(explain(at, settings, from), settings);
+        const { hourDeg, minuteDeg } = gearedPose(at);
+        const { hourHand, minuteHand, hourZones } = dial!.layers;
+        const isRight =
+          dial!.pose.hourDeg === hourDeg &&
+          dial!.pose.minuteDeg === minuteDeg &&
+          hourHand &&
+          minuteHand &&
+          hourZones === (settings.betweenRule === 'zone') &&
+          display!.hour === String(hour12(at)) &&
+          display!.minute === minuteDigits(minuteOfHour(at)) &&
+          words.length > 0;
+        return isRight ? [] : [{ settings, at }];
+      }),
+    );
+    expect(wrong).toEqual([]);
+  },
+);
 
 /** Where a sentence puts the short hand, as a range of minutes after its hour; read by this test’s own eyes. */
 function hourPlace(sentence: string): { hour: number; from: number; to: number } {
@@ -95,7 +98,10 @@ test('where each hand goes and what the words mean are true of every time, in ev
 });
 
 test('what is special about a time is said: both up, nearly met, close to the next hour, one digit of minutes, 12 to 1', () => {
-  const told = (hour: number, minute: number) => explain(secondOfDay(hour, minute), DEFAULT_SETTINGS).map(({ beat }) => beat.text).join(' ');
+  const told = (hour: number, minute: number) =>
+    explain(secondOfDay(hour, minute), DEFAULT_SETTINGS)
+      .map(({ beat }) => beat.text)
+      .join(' ');
   expect(told(0, 0)).toContain('Both hands point up.');
   expect(told(3, 16)).toContain('The hands nearly meet.');
   expect(told(7, 50)).toContain('Close to 8, but not there yet: still 7.');

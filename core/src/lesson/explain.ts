@@ -84,11 +84,20 @@ function explainSetting(at: SecondOfDay, settings: LessonSettings, from: 'displa
   const minuteHand = put('put-minute-hand', { hourHand: hourFirst, minuteHand: true }, talk.putMinute(at));
   return [
     put('look', { hourHand: false, minuteHand: false }, talk.setTo(given)),
-    ...(from === 'words' ? [marked('meaning', { marks: [], text: talk.means(at, pack), board: talk.itIs(digits), write: { hour, minute } })] : []),
+    ...(from === 'words'
+      ? [marked('meaning', { marks: [], text: talk.means(at, pack), board: talk.itIs(digits), write: { hour, minute } })]
+      : []),
     ...(hourFirst ? [hourHand, minuteHand] : [minuteHand, hourHand]),
     {
       step: 'check',
-      beat: { kind: 'set', timeSec: at, display: 'full', words: true, ...(Object.keys(zones).length > 0 ? { layers: zones } : {}), text: talk.isSet(at) },
+      beat: {
+        kind: 'set',
+        timeSec: at,
+        display: 'full',
+        words: true,
+        ...(Object.keys(zones).length > 0 ? { layers: zones } : {}),
+        text: talk.isSet(at),
+      },
     },
   ];
 }

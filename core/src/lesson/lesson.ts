@@ -1,3 +1,4 @@
+import type { RungId } from '../ladder/registry.js';
 import type { Beat } from '../beats/registry.js';
 import type { Item } from '../question-kinds/registry.js';
 import type { LessonSettings } from './settings.js';
@@ -12,6 +13,8 @@ export interface Lesson {
   readonly goal: string;
   /** How a pupil knows that the goal is reached: "I read … first, then …". */
   readonly successCriteria: readonly string[];
+  /** The rung that it is about, where somebody said so; else it is told from the times that are asked. */
+  readonly rung?: RungId;
   readonly targetMinutes: number;
   readonly settings: LessonSettings;
   readonly items: readonly Item[];

@@ -19,7 +19,8 @@ export function referenceChart(rung: RungId, settings: LessonSettings): ChartSta
   const { minutes, topic, criteria } = RUNGS[rung];
   const tongue = tongueOf(settings);
   const shown = minutes.length > FIVES.length ? FIVES : minutes;
-  const times = shown.length === 1 ? WHOLE_HOURS.map((hour) => secondOfDay(hour % 12, 0)) : shown.map((minute) => secondOfDay(HOUR, minute));
+  const times =
+    shown.length === 1 ? WHOLE_HOURS.map((hour) => secondOfDay(hour % 12, 0)) : shown.map((minute) => secondOfDay(HOUR, minute));
   const { tells } = talkOf(settings);
   const hands = settings.readingOrder === 'hour-first' ? [tells.hour, tells.minute] : [tells.minute, tells.hour];
   return {

@@ -44,7 +44,9 @@ export function chartNodes(chart: ChartState, width: number, height: number): Sc
       nodes.push(text(`chart-words-${index}-${row}`, column, textTop + 46 + row * WORDS_SIZE * 1.15, line, WORDS_SIZE, false)),
     );
   });
-  lines.forEach((line, row) => nodes.push(text(`chart-line-${row}`, MARGIN, bottom + LINE_SIZE * (0.6 + row * 1.25), line, LINE_SIZE, false, 'soft')));
+  lines.forEach((line, row) =>
+    nodes.push(text(`chart-line-${row}`, MARGIN, bottom + LINE_SIZE * (0.6 + row * 1.25), line, LINE_SIZE, false, 'soft')),
+  );
   return nodes;
 }
 

@@ -23,4 +23,9 @@ function toVersion2(data: Stored): Stored {
 const toVersion3 = (data: Stored): Stored => ({ ...data, chart: null });
 
 /** The stage that the window for pupils showed last, as the browser keeps it; see StageState. */
-export const stageFormat: Format = { name: 'stage', migrations: [toVersion2, toVersion3], carriesVersion: false, unreadable: 'STAGE_UNREADABLE' };
+export const stageFormat: Format = {
+  name: 'stage',
+  migrations: [toVersion2, toVersion3],
+  carriesVersion: false,
+  unreadable: 'STAGE_UNREADABLE',
+};

@@ -3,7 +3,7 @@ import type { Rung } from '../rung.js';
 /** In fives, and tick by tick. */
 export const anyMinute: Rung = {
   name: 'Any minute',
-  after: 'five-minutes',
+  after: 'five-to',
   minutes: [
     0, 1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12, 13, 14, 15, 16, 17, 18, 19, 20, 21, 22, 23, 24, 25, 26, 27, 28, 29, 30, 31, 32, 33, 34, 35,
     36, 37, 38, 39, 40, 41, 42, 43, 44, 45, 46, 47, 48, 49, 50, 51, 52, 53, 54, 55, 56, 57, 58, 59,
@@ -15,6 +15,11 @@ export const anyMinute: Rung = {
     de: ['Ich zähle in Fünfern bis zur letzten Zahl und dann Strich für Strich.', 'Ich schreibe die Minuten mit zwei Ziffern.'],
   },
   misconceptions: ['numeral-as-minutes', 'zero-dropped', 'nearest-hour', 'hands-exchanged'],
+  words: { en: ['minute', 'tick'], de: ['Minute', 'Strich'] },
+  materials: ['paper-dial', 'sheet'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
   tricky: [
     { hour: 5, minute: 27, why: 'the hands nearly coincide' },
     { hour: 12, minute: 4, why: 'one digit of minutes, between 12 and 1' },

@@ -12,6 +12,11 @@ export const halfPast: Rung = {
     de: ['Der lange Zeiger auf der 6 heißt halb: 30 Minuten.', 'Der kurze Zeiger steht auf halbem Weg zur nächsten Zahl.'],
   },
   misconceptions: ['nearest-hour', 'coming-hour', 'half-of-coming-hour', 'hour-hand-on-numeral'],
+  words: { en: ['half past'], de: ['halb'] },
+  materials: ['paper-dial', 'sheet', 'folded-circle'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
   tricky: [
     { hour: 12, minute: 30, why: 'between 12 and 1' },
     { hour: 6, minute: 30, why: 'the hands are close together' },

@@ -12,6 +12,11 @@ export const quarterPast: Rung = {
     de: ['Der lange Zeiger auf der 3 heißt Viertel nach: 15 Minuten.', 'Der kurze Zeiger hat seine Zahl gerade verlassen.'],
   },
   misconceptions: ['numeral-as-minutes', 'coming-hour', 'hour-hand-on-numeral'],
+  words: { en: ['quarter past'], de: ['Viertel nach'] },
+  materials: ['paper-dial', 'sheet', 'folded-circle'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
   tricky: [
     { hour: 3, minute: 15, why: 'the hands nearly coincide' },
     { hour: 12, minute: 15, why: 'between 12 and 1' },

@@ -15,6 +15,11 @@ export const quarterTo: Rung = {
     ],
   },
   misconceptions: ['nearest-hour', 'coming-hour', 'numeral-as-minutes'],
+  words: { en: ['quarter to', 'the coming hour'], de: ['Viertel vor', 'die nächste Stunde'] },
+  materials: ['paper-dial', 'sheet', 'folded-circle'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
   tricky: [
     { hour: 8, minute: 45, why: 'the hands nearly coincide' },
     { hour: 12, minute: 45, why: 'between 12 and 1' },

@@ -12,6 +12,11 @@ export const wholeHours: Rung = {
     de: ['Der lange Zeiger auf der 12 heißt: volle Stunde.', 'Der kurze Zeiger steht auf der Stunde.'],
   },
   misconceptions: ['hands-exchanged', 'sixty-at-top'],
+  words: { en: ['o’clock', 'hour hand', 'minute hand'], de: ['Uhr', 'Stundenzeiger', 'Minutenzeiger'] },
+  materials: ['paper-dial', 'sheet'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
   tricky: [
     { hour: 12, minute: 0, why: 'both hands up' },
     { hour: 6, minute: 0, why: 'the hands make one line' },

@@ -1,17 +1,26 @@
+import { mistakenReading } from '../../beats/mistake.js';
 import type { Beat, NewBeat } from '../../beats/registry.js';
-import { RUNG_IDS, rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
-import type { Rung } from '../../ladder/rung.js';
+import { gearedPose } from '../../dial/pose.js';
+import { reportPose } from '../../dial/possible.js';
+import { criteriaOf } from '../../ladder/criteria.js';
+import { MATERIALS } from '../../ladder/materials.js';
+import { rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
+import { isOnRung, type Rung } from '../../ladder/rung.js';
+import type { MisconceptionId } from '../../misconceptions/registry.js';
 import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
 import type { Item } from '../../question-kinds/registry.js';
 import { oneOf } from '../../question-kinds/slips.js';
 import { seededRng, type Rng } from '../../rehearsal/rng.js';
-import { hour24, SECONDS_PER_HALF_DAY, secondOfDay, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
+import { hour24, minuteOfHour, SECONDS_PER_HALF_DAY, secondOfDay, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
+import type { DayEvent } from '../day-events.js';
 import type { Lesson } from '../lesson.js';
 import { prepareLesson } from '../prepare.js';
 import type { LessonSettings } from '../settings.js';
 import { tongueOf } from '../talk/registry.js';
+import { thinkSecondsFor } from '../think-times.js';
+import { DEMONSTRATIONS } from './demonstrations/registry.js';
 import { SITUATIONS, situationsAt } from './situations.js';
 import { DRAFT_TEXTS, type DraftTexts } from './texts.js';
 import { TimePicker } from './time-picker.js';
@@ -25,6 +34,12 @@ export interface DraftWish {
   readonly settings: LessonSettings;
   /** Another seed gives other examples. */
   readonly seed: number;
+  /** What the class is known to hold, the commonest first: mistakes that are talked about. */
+  readonly insight?: { readonly misconceptions: readonly MisconceptionId[] };
+  /** Times of the class’s own day: contexts beside those of the stock. */
+  readonly daily?: readonly DayEvent[];
+  /** What is taught before and after it, where that is planned; else the rungs next to its own. Null for nothing. */
+  readonly between?: { readonly before: RungId | null; readonly after: RungId | null };
 }
 
 /** Part of the target that a draft may be off. */
@@ -37,9 +52,11 @@ const hourOnDial = (at: number) => Math.floor((at % SECONDS_PER_HALF_DAY) / 3600
 const MOST_EXTRAS = 70;
 /** How far think times are stretched or cut to meet the target, as a part of what they should be. */
 const STRETCH = [0.6, 1.7] as const;
-/** Think times that should be, in seconds, by question kind; each rung adds a little. */
-const THINK_SECONDS: Readonly<Record<Item['kind'], number>> = { 'read-dial': 18, 'set-dial': 26, 'choose-all': 34 };
-const THINK_SECONDS_A_RUNG = 2;
+/** Parts from which on a lesson has them: help that fades, a chart, something on paper. */
+const FADES_FROM = 6;
+const CHART_FROM = 9;
+const PAPER_FROM = 14;
+const PAPER_SECONDS = 120;
 
 /**
  * A whole lesson in the order of the work: recall, goal, demonstration, worked examples from easy to tricky, your turn in
@@ -108,19 +125,23 @@ class Drafting {
     const part = this.sharesOf(extras);
     this.recall();
     this.say(texts.today(rung.topic[tongue], rung.criteria[tongue]));
-    this.demonstrate();
+    this.beats.push(...DEMONSTRATIONS[rung.demonstration].show(oneOf([2, 4, 8, 10], this.rng), this.made()));
+    if (extras >= CHART_FROM) this.beats.push({ kind: 'chart', rung: wish.rung, text: texts.chart });
     this.say(texts.examples);
     // The one example of a short lesson is the one between 12 and 1.
     if (part.examples > 0) this.example(this.times.next({ isNew: true }));
     else this.trickyExample(0);
     this.turn('read-dial', this.nextAsked({ isNew: true }));
     // I do, you do: nobody only watches for long.
-    for (let index = 0; index < Math.max(part.examples, part.turns); index++) {
+    const rounds = Math.max(part.examples, part.turns);
+    for (let index = 0; index < rounds; index++) {
+      if (extras >= FADES_FROM && index === Math.ceil(rounds / 2)) this.fade();
       if (index < part.examples) this.trickyExample(index);
       if (index < part.turns) this.turn(index % 2 === 0 ? 'set-dial' : 'read-dial');
     }
-    for (let index = 0; index < part.mistakes; index++) this.mistake();
+    for (let index = 0; index < part.mistakes; index++) this.mistake(index);
     for (let index = 0; index < part.uses; index++) this.use(index);
+    if (extras >= PAPER_FROM) this.paper();
     this.say(texts.exit);
     this.turn('set-dial', this.nextAsked({ isNew: true }));
     if (extras > 2) this.turn('read-dial', this.nextAsked({ isNew: true }));
@@ -130,7 +151,8 @@ class Drafting {
       formatVersion: 3,
       title: texts.title(rung.topic[tongue], wish.minutes),
       goal: texts.goal(rung.topic[tongue]),
-      successCriteria: rung.criteria[tongue],
+      successCriteria: criteriaOf(rung, wish.settings),
+      rung: wish.rung,
       targetMinutes: wish.minutes,
       settings: wish.settings,
       items: this.items,
@@ -148,44 +170,49 @@ class Drafting {
 
   private recall(): void {
     this.say(this.texts.hello);
-    const before = this.rung.after as RungId | null;
+    const before = this.wish.between ? this.wish.between.before : (this.rung.after as RungId | null);
     if (before === null) return this.say(this.texts.parts);
     this.say(this.texts.recall(RUNGS[before].topic[tongueOf(this.wish.settings)]));
-    this.ask(
-      { kind: 'read-dial', timeSec: this.times.use(new TimePicker(RUNGS[before], this.rng).next()) },
-      oneOf(this.texts.turns, this.rng),
-    );
+    this.ask({ kind: 'read-dial', timeSec: this.times.use(this.timeOf(RUNGS[before])) }, oneOf(this.texts.turns, this.rng));
   }
 
-  /** From the full hour on to what is new, with a stop on the way to look at the short hand. */
-  private demonstrate(): void {
-    const { texts, rung, wish } = this;
-    const hour = oneOf([2, 4, 8, 10], this.rng);
-    const minute = rung.newMinutes.at(-1)! || 60;
-    const [fromSec, toSec] = [hour * 3600, hour * 3600 + minute * 60];
-    this.beats.push({ kind: 'set', timeSec: fromSec, display: 'full', words: true, text: texts.from(hour) });
-    const stopSec = fromSec + Math.round(minute / 2 / 5) * 300;
-    const stops = stopSec > fromSec && stopSec < toSec ? [{ atSec: stopSec, prompt: texts.look }] : [];
-    const count = minute % 5 === 0 ? 'fives' : 'ones';
-    this.beats.push({ kind: 'sweep', fromSec, toSec, turnSeconds: 24, count, stops, text: texts.watch });
-    const words = bestWording(secondOfDay(hour + (minute === 60 ? 1 : 0), minute % 60), WORD_PACKS[wish.settings.pack]);
-    this.beats.push({
-      kind: 'mark',
-      marks: [
-        { type: 'hand', hand: 'hour' },
-        { type: 'hand', hand: 'minute' },
-      ],
-      text: texts.seen(words),
-    });
+  /** A time of another rung that can be asked on this one. */
+  private timeOf(rung: Rung): SecondOfDay {
+    const picker = new TimePicker(rung, this.rng);
+    const draws = Array.from({ length: MOST_DRAWS }, () => picker.next());
+    return draws.find((at) => isOnRung(this.rung, [at])) ?? this.times.next();
   }
 
-  private example(at: SecondOfDay): void {
-    this.beats.push({ kind: 'worked-example', timeSec: at });
+  private made() {
+    const { rung, wish } = this;
+    return { rung, settings: wish.settings, tongue: tongueOf(wish.settings) };
+  }
+
+  private example(at: SecondOfDay, from?: 'display' | 'words'): void {
+    const { demonstration } = this.rung;
+    const beats: readonly NewBeat[] =
+      from && demonstration === 'sweep'
+        ? [{ kind: 'worked-example', timeSec: at, from }]
+        : DEMONSTRATIONS[demonstration].example(at, this.made());
+    this.beats.push(...beats);
+  }
+
+  /** From here on plain: a clock at home has no minute numbers and no colours. */
+  private fade(): void {
+    this.beats.push({ kind: 'layers', layers: { minuteRing: 'none', handInk: 'alike' }, lasts: true, text: this.texts.fades });
+  }
+
+  /** Something to do on paper, with a way round for homes without a printer. */
+  private paper(): void {
+    const tongue = tongueOf(this.wish.settings);
+    const { sheet, text } = this.texts.task;
+    this.beats.push({ kind: 'task', sheet, text, withoutPrinter: MATERIALS.sheet.otherwise[tongue], seconds: PAPER_SECONDS });
   }
 
   private trickyExample(index: number): void {
     const tricky = [...this.rung.tricky].sort((a, b) => Number(b.hour === 12) - Number(a.hour === 12))[index];
-    if (!tricky) return this.example(this.times.next());
+    // When the tricky ones are through, hands are set: from words and from a display in turn.
+    if (!tricky) return this.example(this.times.next(), index % 2 === 0 ? 'words' : 'display');
     this.say(this.texts.tricky);
     this.example(this.times.use(secondOfDay(tricky.hour % 12, tricky.minute)));
   }
@@ -197,7 +224,10 @@ class Drafting {
     this.ask({ kind, timeSec: at, from: oneOf(['words', 'display'], this.rng), hands }, text ?? oneOf(this.texts.setTurns, this.rng));
   }
 
-  private mistake(): void {
+  /** A mistake to talk about: a question with tempting choices, a wrong reading to explain, hands that cannot be, in turn. */
+  private mistake(index: number): void {
+    if (index % 3 === 1 && this.wrongReading(index)) return;
+    if (index % 3 === 2) return this.impossible();
     let made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
     for (let draw = 0; draw < MOST_DRAWS && hourOnDial(made.timeSec) === this.lastHour; draw++) {
       made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
@@ -205,6 +235,29 @@ class Drafting {
     const { id: _id, ...item } = made;
     this.times.use(toSecondOfDay(item.timeSec));
     this.ask(item, this.texts.mistakes);
+  }
+
+  /** What the class holds, or what is usual on the rung, at a time where it makes a difference; none may do. */
+  private wrongReading(index: number): boolean {
+    const ideas = [...(this.wish.insight?.misconceptions ?? []), ...this.rung.misconceptions];
+    for (let draw = 0; draw < MOST_DRAWS; draw++) {
+      const misconception = ideas[(Math.floor(index / 3) + draw) % ideas.length]!;
+      const timeSec = this.times.next({ isNew: true });
+      if (mistakenReading({ timeSec, misconception }, this.wish.settings)) {
+        this.beats.push({ kind: 'mistake', timeSec, misconception, text: '' });
+        return true;
+      }
+    }
+    return false;
+  }
+
+  /** The hour hand left on its numeral, or half way at a full hour. */
+  private impossible(): void {
+    const at = this.times.next({ isNew: true });
+    const { hourDeg, minuteDeg } = gearedPose(at);
+    const off = minuteOfHour(at) >= 10 ? Math.floor(hourDeg / 30) * 30 : (Math.floor(hourDeg / 30) * 30 + 15) % 360;
+    const pose = { hourDeg: off, minuteDeg };
+    if (!reportPose(pose).possible) this.beats.push({ kind: 'possible', pose, text: '' });
   }
 
   /** The next time that is asked for: not of the hour of the question before. */
@@ -219,6 +272,13 @@ class Drafting {
   /** Something of the day on the islands, at an hour at which it happens. */
   private use(index: number): void {
     const { texts, wish } = this;
+    const own = wish.daily?.length && index % 2 === 1 ? this.ownTime(wish.daily, index) : null;
+    if (own)
+      return this.turn(
+        'read-dial',
+        this.times.use(toSecondOfDay(own.atSec)),
+        texts.happens(`${own.text[0]!.toUpperCase()}${own.text.slice(1)}`),
+      );
     const { hours } = oneOf(SITUATIONS as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]], this.rng);
     const at = this.nextAsked({ hours });
     const fitting = situationsAt(hour24(at)) as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]];
@@ -226,6 +286,12 @@ class Drafting {
     const words = bestWording(at, WORD_PACKS[wish.settings.pack]);
     if (index % 2 === 0) this.turn('read-dial', at, texts.happens(situation));
     else this.ask({ kind: 'set-dial', timeSec: at, from: 'words', hands: 'geared' }, texts.happensAt(situation, words));
+  }
+
+  /** One of the class’s own times that stands on the rung and is not of the hour just asked. */
+  private ownTime(daily: readonly DayEvent[], index: number): DayEvent | null {
+    const fit = daily.filter(({ atSec }) => isOnRung(this.rung, [toSecondOfDay(atSec)]) && hourOnDial(atSec) !== this.lastHour);
+    return fit[Math.floor(index / 2) % Math.max(1, fit.length)] ?? null;
   }
 
   private ask(
@@ -239,9 +305,14 @@ class Drafting {
     this.lastHour = hourOnDial(item.timeSec);
     const asked: Item = { ...item, id: itemId };
     this.items.push(asked);
-    const seconds = THINK_SECONDS[item.kind] + THINK_SECONDS_A_RUNG * RUNG_IDS.indexOf(this.wish.rung);
-    const think = this.wish.delivery === 'recorded' ? this.texts.stops : oneOf(this.texts.thinks, this.rng);
-    this.beats.push({ kind: 'ask', itemId, text }, { kind: 'think', itemId, seconds, text: think }, { kind: 'answer', itemId });
+    const seconds = thinkSecondsFor(item.kind, this.wish.rung);
+    const isRecorded = this.wish.delivery === 'recorded';
+    const think = isRecorded ? this.texts.stops : oneOf(this.texts.thinks, this.rng);
+    this.beats.push(
+      { kind: 'ask', itemId, text },
+      { kind: 'think', itemId, seconds, text: think, ...(isRecorded && { stops: true as const }) },
+      { kind: 'answer', itemId },
+    );
   }
 
   private say(text: string): void {
@@ -249,7 +320,7 @@ class Drafting {
   }
 
   private nextTopic(): string | null {
-    const next = rungAfter(this.wish.rung);
+    const next = this.wish.between ? this.wish.between.after : rungAfter(this.wish.rung);
     return next ? RUNGS[next].topic[tongueOf(this.wish.settings)] : null;
   }
 }

@@ -9,10 +9,10 @@ export interface DraftTexts {
   readonly parts: string;
   readonly recall: (topic: string) => string;
   readonly today: (topic: string, criteria: readonly string[]) => string;
-  readonly from: (hour: number) => string;
-  readonly watch: string;
-  readonly look: string;
-  readonly seen: (words: string) => string;
+  /** Before the reference chart, before help is taken away, and what to do on paper. */
+  readonly chart: string;
+  readonly fades: string;
+  readonly task: { readonly sheet: string; readonly text: string };
   readonly examples: string;
   readonly tricky: string;
   readonly turns: readonly [string, ...string[]];
@@ -36,10 +36,9 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     parts: 'The short hand tells the hour, the long hand tells the minutes. The numerals go from 1 round to 12.',
     recall: (topic) => `Last time: ${topic}. Let us see whether we still know it.`,
     today: (topic, criteria) => `Today: ${topic}. ${criteria.join(' ')}`,
-    from: (hour) => `Here it is ${hour} o’clock: the long hand is on 12, the short hand points at ${hour}.`,
-    watch: 'Now the time goes on. Count with me, and watch the short hand.',
-    look: 'Look at the short hand: has it moved?',
-    seen: (words) => `Now it is ${words}. See where each hand stands.`,
+    chart: 'Here is everything on one chart. We can come back to it.',
+    fades: 'From now on without the minute numbers, and both hands in one colour.',
+    task: { sheet: 'Practice sheet', text: 'Draw the hands for three of the times.' },
     examples: 'I read some clocks for you. Think along with me.',
     tricky: 'This one is tricky. Look closely.',
     turns: ['Your turn. What does this clock say?', 'And this one? Write it on your desk.', 'Read this clock.'],
@@ -59,10 +58,9 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     parts: 'Der kurze Zeiger zeigt die Stunde, der lange die Minuten. Die Zahlen gehen von der 1 herum bis zur 12.',
     recall: (topic) => `Letztes Mal: ${topic}. Mal sehen, ob wir es noch wissen.`,
     today: (topic, criteria) => `Heute: ${topic}. ${criteria.join(' ')}`,
-    from: (hour) => `Hier ist es ${hour} Uhr: Der lange Zeiger steht auf der 12, der kurze auf der ${hour}.`,
-    watch: 'Jetzt geht die Zeit weiter. Zählt mit und schaut auf den kurzen Zeiger.',
-    look: 'Schaut auf den kurzen Zeiger: Hat er sich bewegt?',
-    seen: (words) => `Jetzt ist es ${words}. Schaut, wo jeder Zeiger steht.`,
+    chart: 'Hier ist alles auf einer Tafel. Wir können immer darauf zurückkommen.',
+    fades: 'Ab jetzt ohne die Minutenzahlen, und beide Zeiger in einer Farbe.',
+    task: { sheet: 'Übungsblatt', text: 'Zeichne die Zeiger für drei der Zeiten.' },
     examples: 'Ich lese euch ein paar Uhren vor. Denkt mit.',
     tricky: 'Diese ist knifflig. Schaut genau hin.',
     turns: ['Jetzt du. Was zeigt diese Uhr?', 'Und diese? Schreib es auf deinen Tisch.', 'Lies diese Uhr.'],

@@ -29,7 +29,9 @@ export const german: Talk = {
     const count = fromHalf ? Math.abs(minute - 30) : minute < 30 ? minute : 60 - minute;
     const counted = count === 1 ? 'eine Minute' : `${count} Minuten`;
     if (fromHalf) return `${said}: ${counted} ${minute < 30 ? 'vor' : 'nach'} ${hour}:30.`;
-    return minute < 30 ? `${said}: ${counted} nach ${hour}.` : `${said}: Es ${count === 1 ? 'fehlt' : 'fehlen'} ${counted} bis ${next}, also ist die Stunde noch ${hour}.`;
+    return minute < 30
+      ? `${said}: ${counted} nach ${hour}.`
+      : `${said}: Es ${count === 1 ? 'fehlt' : 'fehlen'} ${counted} bis ${next}, also ist die Stunde noch ${hour}.`;
   },
   putHour(at) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
@@ -92,6 +94,17 @@ export const german: Talk = {
     how: (reading) => `Jemand schrieb ${reading}. Wie kann das gekommen sein?`,
   },
   cards: { number: (card) => `Karte ${card}`, guess: 'Was kommt als Nächstes? Rate, bevor sie gezeigt wird.' },
+  criteria: {
+    order: {
+      'hour-first': 'Ich schaue zuerst auf den kurzen Zeiger, dann auf den langen.',
+      'minute-first': 'Ich schaue zuerst auf den langen Zeiger, dann auf den kurzen.',
+    },
+    between: {
+      passed: 'Die Stunde ist die Zahl, an der der kurze Zeiger vorbei ist.',
+      'step-back': 'Zwischen zwei Zahlen gehe ich zu der davor zurück.',
+      zone: 'Die Stunde ist das Feld, in dem der kurze Zeiger steht.',
+    },
+  },
   tells: { hour: 'Der kurze Zeiger zeigt die Stunde.', minute: 'Der lange Zeiger zeigt die Minuten.' },
   where(deg) {
     const { how, numeral } = placeOfHand(deg);

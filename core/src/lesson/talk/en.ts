@@ -81,6 +81,17 @@ export const english: Talk = {
     how: (reading) => `Somebody wrote ${reading}. How could that come about?`,
   },
   cards: { number: (card) => `Card ${card}`, guess: 'What comes next? Guess before it is shown.' },
+  criteria: {
+    order: {
+      'hour-first': 'I look at the short hand first, then at the long one.',
+      'minute-first': 'I look at the long hand first, then at the short one.',
+    },
+    between: {
+      passed: 'The hour is the numeral that the short hand has passed.',
+      'step-back': 'Between two numerals I step back to the one before.',
+      zone: 'The hour is the zone that the short hand is in.',
+    },
+  },
   tells: { hour: 'The short hand tells the hour.', minute: 'The long hand tells the minutes.' },
   where: describeHand,
   shortHour(at, rule) {

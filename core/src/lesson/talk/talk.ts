@@ -43,6 +43,11 @@ export interface Talk {
   /** A wrong reading to be explained. */
   readonly mistake: { readonly wrote: (reading: string) => string; readonly how: (reading: string) => string };
   readonly cards: { readonly number: (card: number) => string; readonly guess: string };
+  /** How a pupil goes about it: which hand first, and how the hour is found between two numerals. */
+  readonly criteria: {
+    readonly order: Readonly<Record<LessonSettings['readingOrder'], string>>;
+    readonly between: Readonly<Record<BetweenRule, string>>;
+  };
   /** What each hand is for. */
   readonly tells: Readonly<Record<HandId, string>>;
   /** Where a hand points: "at 6", "just past 6", "between 6 and 7", "almost at 7". */

@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+import { FIVES } from './fives.js';
+
+/** Twice round the dial a day: morning and afternoon. */
+export const dayLine: Rung = {
+  name: 'Morning and afternoon',
+  after: 'hour-hand',
+  minutes: FIVES,
+  newMinutes: [0, 15, 30, 45],
+  topic: { en: 'morning and afternoon', de: 'Vormittag und Nachmittag' },
+  criteria: {
+    en: ['I know that the short hand goes round twice a day.', 'I say whether a time is in the morning or in the afternoon.'],
+    de: ['Ich weiß, dass der kurze Zeiger zweimal am Tag herumgeht.', 'Ich sage, ob eine Zeit am Vormittag oder am Nachmittag ist.'],
+  },
+  misconceptions: ['hands-exchanged', 'coming-hour'],
+  words: { en: ['midnight', 'noon', 'in the morning', 'in the afternoon'], de: ['Mitternacht', 'Mittag', 'am Vormittag', 'am Nachmittag'] },
+  materials: ['day-strip', 'sheet'],
+  demonstration: 'day-line',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: false,
+  tricky: [
+    { hour: 12, minute: 0, why: 'noon and midnight look alike' },
+    { hour: 12, minute: 30, why: 'just after noon' },
+  ],
+};

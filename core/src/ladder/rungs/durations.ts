@@ -1,0 +1,28 @@
+import type { Rung } from '../rung.js';
+import { FIVES } from './fives.js';
+
+/** From one time on to another. */
+export const durations: Rung = {
+  name: 'How long',
+  after: 'hours-24',
+  minutes: FIVES,
+  newMinutes: [0, 15, 20, 30, 45],
+  topic: { en: 'how long something takes', de: 'wie lange etwas dauert' },
+  criteria: {
+    en: ['I count on from the start to the end, first to the full hour.', 'I say how long it takes in hours and minutes.'],
+    de: [
+      'Ich zähle vom Anfang bis zum Ende weiter, zuerst bis zur vollen Stunde.',
+      'Ich sage in Stunden und Minuten, wie lange es dauert.',
+    ],
+  },
+  misconceptions: ['coming-hour', 'numeral-as-minutes'],
+  words: { en: ['start', 'end', 'how long'], de: ['Anfang', 'Ende', 'wie lange'] },
+  materials: ['hour-strip', 'sheet'],
+  demonstration: 'span',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: false,
+  tricky: [
+    { hour: 12, minute: 45, why: 'goes on past 12 to 1' },
+    { hour: 11, minute: 30, why: 'goes on past 12' },
+  ],
+};

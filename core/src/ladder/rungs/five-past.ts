@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+
+/** Counting in fives from the 12, up to the half. */
+export const fivePast: Rung = {
+  name: 'Five minutes past',
+  after: 'quarter-to',
+  minutes: [0, 5, 10, 15, 20, 25, 30, 45],
+  newMinutes: [5, 10, 20, 25],
+  topic: { en: 'five-minute steps past the hour', de: 'Fünf-Minuten-Schritte nach der vollen Stunde' },
+  criteria: {
+    en: ['I count in fives from the 12 to the long hand.', 'I write the minutes with two digits: 05.'],
+    de: ['Ich zähle in Fünfern von der 12 bis zum langen Zeiger.', 'Ich schreibe die Minuten mit zwei Ziffern: 05.'],
+  },
+  misconceptions: ['numeral-as-minutes', 'zero-dropped', 'hands-exchanged'],
+  words: { en: ['past', 'in fives'], de: ['nach', 'in Fünfern'] },
+  materials: ['paper-dial', 'sheet'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
+  tricky: [
+    { hour: 12, minute: 5, why: 'one digit of minutes, between 12 and 1' },
+    { hour: 4, minute: 20, why: 'the hands nearly coincide' },
+    { hour: 12, minute: 20, why: 'between 12 and 1' },
+  ],
+};

@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+
+/** Counting in fives past the half, and how many minutes are left. */
+export const fiveTo: Rung = {
+  name: 'Five minutes to',
+  after: 'five-past',
+  minutes: [0, 5, 10, 15, 20, 25, 30, 35, 40, 45, 50, 55],
+  newMinutes: [35, 40, 50, 55],
+  topic: { en: 'five-minute steps to the hour', de: 'Fünf-Minuten-Schritte vor der vollen Stunde' },
+  criteria: {
+    en: ['I count on in fives past the half.', 'I also say how many minutes are left to the coming hour.'],
+    de: ['Ich zähle nach der Hälfte in Fünfern weiter.', 'Ich sage auch, wie viele Minuten bis zur nächsten Stunde fehlen.'],
+  },
+  misconceptions: ['nearest-hour', 'coming-hour', 'numeral-as-minutes'],
+  words: { en: ['to', 'left'], de: ['vor', 'es fehlen'] },
+  materials: ['paper-dial', 'sheet'],
+  demonstration: 'sweep',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: true,
+  tricky: [
+    { hour: 10, minute: 50, why: 'the short hand seems to be at the next numeral' },
+    { hour: 12, minute: 40, why: 'between 12 and 1' },
+    { hour: 7, minute: 40, why: 'the hands nearly coincide' },
+  ],
+};

@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+import { FIVES } from './fives.js';
+
+/** About what time it is, from the short hand alone. */
+export const hourHand: Rung = {
+  name: 'Hour hand alone',
+  after: 'any-minute',
+  minutes: FIVES,
+  newMinutes: [15, 30, 45],
+  topic: { en: 'what the short hand alone tells', de: 'was der kurze Zeiger allein verrät' },
+  criteria: {
+    en: ['I see from the short hand alone about what time it is.', 'I check with the long hand.'],
+    de: ['Ich sehe am kurzen Zeiger allein, wie spät es ungefähr ist.', 'Ich prüfe es mit dem langen Zeiger.'],
+  },
+  misconceptions: ['nearest-hour', 'coming-hour'],
+  words: { en: ['about', 'a little past', 'nearly'], de: ['ungefähr', 'kurz nach', 'fast'] },
+  materials: ['paper-dial', 'cover'],
+  demonstration: 'one-hand',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: false,
+  tricky: [
+    { hour: 12, minute: 45, why: 'between 12 and 1' },
+    { hour: 7, minute: 55, why: 'the short hand seems to be at the next numeral' },
+  ],
+};

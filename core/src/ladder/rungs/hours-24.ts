@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+import { FIVES } from './fives.js';
+
+/** The hours after noon go on to 24. */
+export const hours24: Rung = {
+  name: '24-hour clock',
+  after: 'day-line',
+  minutes: FIVES,
+  newMinutes: [0, 15, 30, 45],
+  topic: { en: 'the 24-hour clock', de: 'die 24-Stunden-Uhr' },
+  criteria: {
+    en: ['I add 12 to the hours after noon.', 'I read 15:30 on a display and on a dial.'],
+    de: ['Ich zähle 12 zu den Stunden nach dem Mittag dazu.', 'Ich lese 15:30 auf der Anzeige und auf der Uhr.'],
+  },
+  misconceptions: ['zero-dropped', 'coming-hour'],
+  words: { en: ['24-hour clock'], de: ['24-Stunden-Uhr'] },
+  materials: ['day-strip', 'sheet'],
+  demonstration: 'twice-round',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: false,
+  tricky: [
+    { hour: 12, minute: 15, why: 'noon stays 12' },
+    { hour: 12, minute: 45, why: 'noon stays 12, and the hour is nearly over' },
+  ],
+};

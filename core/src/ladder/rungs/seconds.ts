@@ -1,0 +1,25 @@
+import type { Rung } from '../rung.js';
+import { FIVES } from './fives.js';
+
+/** The third hand: 60 seconds are a minute. */
+export const seconds: Rung = {
+  name: 'Seconds',
+  after: 'durations',
+  minutes: FIVES,
+  newMinutes: [0, 20, 40],
+  topic: { en: 'seconds', de: 'Sekunden' },
+  criteria: {
+    en: ['I tell the second hand from the others.', 'I know that 60 seconds are one minute.'],
+    de: ['Ich erkenne den Sekundenzeiger.', 'Ich weiß, dass 60 Sekunden eine Minute sind.'],
+  },
+  misconceptions: ['hands-exchanged', 'sixty-at-top'],
+  words: { en: ['second', 'second hand'], de: ['Sekunde', 'Sekundenzeiger'] },
+  materials: ['sheet'],
+  demonstration: 'seconds',
+  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  byMinutes: false,
+  tricky: [
+    { hour: 12, minute: 0, why: 'all three hands can stand on 12' },
+    { hour: 3, minute: 40, why: 'the second hand may hide another' },
+  ],
+};
