@@ -1,7 +1,10 @@
-import type { Beat } from '../beats/registry.js';
-import { RUNG_IDS } from '../ladder/registry.js';
+import type { Beat, NewBeat } from '../beats/registry.js';
+import { RUNG_IDS, type RungId } from '../ladder/registry.js';
 import { draftLesson } from '../lesson/draft/draft.js';
 import type { Lesson } from '../lesson/lesson.js';
+import { NEW_BUILD } from '../lesson/dial-build.js';
+import { explain } from '../lesson/explain.js';
+import { secondOfDay } from '../time/second-of-day.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { Item } from '../question-kinds/registry.js';
 import { checkLesson } from './check.js';
@@ -60,7 +63,97 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
   ],
   'one-half-of-dial': [short([1, 3, 5, 2]), short([1, 3, 5, 8])],
   'never-past-twelve': [short([1, 8, 3, 9, 5, 7]), short([1, 8, 12, 9, 5, 7])],
+  // Each tells the same; only one shows a time that breaks it.
+  'told-rule': [
+    onTarget(withFirst({ kind: 'say', text: 'Look closely. The smaller number is the hour.' }, { kind: 'worked-example', timeSec: 900 })),
+    onTarget({
+      ...short([2, 8, 4]),
+      beats: [{ id: 'told', kind: 'say', text: 'The smaller number is the hour.' }, ...short([2, 8, 4]).beats],
+    }),
+  ],
+  'says-another-time': [
+    onTarget(withFirst(showing('Here it is half past four.'))),
+    onTarget(withFirst(showing('Here it is quarter past four.'))),
+  ],
+  'untaught-wording': [
+    onTarget(withFirst({ kind: 'say', text: 'At quarter after two the boat leaves.' })),
+    onTarget(withFirst({ kind: 'say', text: 'At quarter past two the boat leaves.' })),
+  ],
+  'pose-as-time': [onTarget(withFirst(free(90, 180))), onTarget(withFirst(free(105, 180)))],
+  'answer-in-words': [
+    onTarget(asking('It is quarter past two. What does it say?')),
+    onTarget(asking('It is not quarter past three. What does it say?')),
+  ],
+  'off-rung': [
+    onTarget(withFirst({ kind: 'worked-example', timeSec: 5 * 3600 + 2700 })),
+    onTarget(withFirst({ kind: 'worked-example', timeSec: 5 * 3600 + 1800 })),
+  ],
+  'edit-off-time': [onTarget(withFirst(editedExample(5))), onTarget(withFirst(editedExample(4)))],
+  'overlap-without-peek': [onTarget(withFirst(unpeeked(3))), onTarget(withFirst(unpeeked(4)))],
+  'colour-named': [
+    onTarget(withFirst({ kind: 'say', text: 'Watch the red hand.' })),
+    onTarget(withFirst({ kind: 'say', text: 'Watch the short hand.' })),
+  ],
+  'help-to-the-end': [onTarget(manyExamples(false)), onTarget(manyExamples(true))],
+  'word-not-introduced': [onTarget(asking('Is it quarter to something?', true)), onTarget(asking('Is it half past something?', true))],
+  'no-recap': [
+    onTarget(
+      draftOf('quarter-to', 15, (lesson) => ({
+        ...lesson,
+        items: lesson.items.map((item) =>
+          item.kind === 'choose-all' ? item : { ...item, timeSec: Math.floor(item.timeSec / 3600) * 3600 + 2700 },
+        ),
+      })),
+    ),
+    draftOf('quarter-to', 15),
+  ],
+  'no-one-digit-minute': [onFives('five-past', [10, 20, 25, 10, 20, 25]), onFives('five-past', [10, 20, 5, 10, 20, 25])],
+  'no-overlap': [onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20]), onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20], 1)],
+  'no-to': [onFives('five-to', [5, 20, 25, 10, 20, 25]), onFives('five-to', [5, 20, 35, 10, 20, 25])],
 };
+function withFirst(...beats: readonly NewBeat[]): Lesson {
+  return { ...SOUND, beats: [...beats.map((beat, index) => ({ ...beat, id: `first${index}` }) as Beat), ...SOUND.beats] };
+}
+function showing(text: string): NewBeat {
+  return { kind: 'set', timeSec: 4 * 3600 + 900, display: 'none', words: false, text };
+}
+function unpeeked(hour: number): NewBeat {
+  return { kind: 'set', timeSec: hour * 3600 + 960, display: 'none', words: false, layers: { peek: false }, text: '' };
+}
+function free(hourDeg: number, minuteDeg: number): NewBeat {
+  return { kind: 'show', build: { ...NEW_BUILD, hands: 'free', freePose: { hourDeg, minuteDeg } }, text: 'Look.' };
+}
+/** An example whose words for the hour were written at quarter past four. */
+function editedExample(hour: number): NewBeat {
+  const of = explain(secondOfDay(4, 15), DEFAULT_SETTINGS).find(({ step }) => step === 'hour')!.beat.text;
+  return { kind: 'worked-example', timeSec: hour * 3600 + 900, edits: [{ step: 'hour', text: 'The mail boat hour: four.', of }] };
+}
+/** The first question is of quarter past two, in other words. */
+function asking(text: string, isFirst = false): Lesson {
+  const beats = SOUND.beats.map((beat) => (beat.kind === 'ask' && beat.itemId === 'q1' ? { ...beat, text } : beat));
+  const items = SOUND.items.map((item) => (item.id === 'q1' ? ({ id: 'q1', kind: 'read-dial', timeSec: 2 * 3600 + 900 } as Item) : item));
+  const from = isFirst ? beats.findIndex(({ kind }) => kind === 'ask') : 0;
+  return { ...SOUND, items, beats: beats.slice(from) };
+}
+function manyExamples(fades: boolean): Lesson {
+  const examples = [1, 4, 7, 10].map((hour): NewBeat => ({ kind: 'worked-example', timeSec: hour * 3600 + 900 }));
+  const fade: NewBeat = { kind: 'layers', layers: { minuteRing: 'none' }, lasts: true, text: '' };
+  const lesson = withFirst(...examples, ...(fades ? [fade] : []), { kind: 'worked-example', timeSec: 2 * 3600 + 900 });
+  return { ...lesson, beats: lesson.beats.filter((beat) => beat.kind !== 'worked-example' || beat.id.startsWith('first')) };
+}
+function draftOf(rung: RungId, minutes: number, change = (lesson: Lesson) => lesson): Lesson {
+  return change(draftLesson({ rung, minutes, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 4 }));
+}
+/** Examples of these minutes, at hours where no hands meet but, at 4:20, as often as wanted. */
+function onFives(rung: RungId, minutes: readonly number[], meeting = 0): Lesson {
+  const plain = [0, 8, 3, 9, 5, 7, 8, 9, 10];
+  const examples = minutes.map((minute, index): Beat => ({
+    id: `e${index}`,
+    kind: 'worked-example',
+    timeSec: (index < meeting ? 2 : plain[index]!) * 3600 + (index < meeting ? 10 : minute) * 60,
+  }));
+  return onTarget({ ...SOUND, items: [], rung, beats: [...examples, ...SOUND.beats.filter(({ kind }) => kind === 'say').slice(0, 1)] });
+}
 function beforeFirstAsk(timeSec: number): readonly Beat[] {
   const index = SOUND.beats.findIndex((beat) => beat.kind === 'ask' && beat.itemId === 'q1');
   const shown: Beat = { id: 'shown', kind: 'set', timeSec, display: 'full', words: false, text: '' };
@@ -78,7 +171,7 @@ test.each(Object.entries(CASES))(
     expect(rulesOf(sound)).not.toContain(rule);
     const found = checkLesson(broken).filter((finding) => finding.rule === rule);
     expect(found.length).toBeGreaterThan(0);
-    for (const { what, why, mend } of found) for (const text of [what, why, `${mend.label}.`]) expect(text).toMatch(/^[A-Z].*\.$/);
+    for (const { what, why, mend } of found) for (const text of [what, why, `${mend.label}.`]) expect(text).toMatch(/^[A-Z“\d].*[.”]$/);
     const before = rulesOf(broken);
     const mended = onTarget(found[0]!.mend.apply(broken));
     expect(rulesOf(mended).filter((one) => one === rule).length).toBe(found.length - 1);

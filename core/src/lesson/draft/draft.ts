@@ -135,7 +135,7 @@ class Drafting {
     // I do, you do: nobody only watches for long.
     const rounds = Math.max(part.examples, part.turns);
     for (let index = 0; index < rounds; index++) {
-      if (extras >= FADES_FROM && index === Math.ceil(rounds / 2)) this.fade();
+      if (extras >= FADES_FROM && index === Math.floor(part.examples / 2)) this.fade();
       if (index < part.examples) this.trickyExample(index);
       if (index < part.turns) this.turn(index % 2 === 0 ? 'set-dial' : 'read-dial');
     }

@@ -1,0 +1,36 @@
+import { tongueOf } from '../lesson/talk/registry.js';
+import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
+import { timesInText } from '../words/times-in-text.js';
+import { WORD_PACKS } from '../words/registry.js';
+import type { CheckerRule } from './rule.js';
+import { saidIn, withSaid } from './said.js';
+
+const THIS_TIME = { en: 'this time', de: 'dieser Zeit' } as const;
+
+export const answerInWords: CheckerRule = {
+  severity: 'error',
+  find({ lesson, steps, context }) {
+    const pack = WORD_PACKS[lesson.settings.pack];
+    return saidIn(lesson).flatMap(({ beat, beatIndex, text }) => {
+      if (beat.kind !== 'ask' && beat.kind !== 'think') return [];
+      const item = context.itemOf(beat.itemId);
+      if (item.kind !== 'read-dial') return [];
+      const given = timesInText(text, pack).find(({ at }) => at === item.timeSec % SECONDS_PER_HALF_DAY);
+      if (!given) return [];
+      return [
+        {
+          at: steps.find((step) => step.beatIndex === beatIndex)!.ref,
+          what: `The words give the answer: “${text.slice(given.from, given.to)}”.`,
+          why: 'Nobody has to look at the clock any more.',
+          mend: {
+            label: 'Leave the time out',
+            apply: (one) =>
+              withSaid(one, beat.id, (words) =>
+                words === text ? words.slice(0, given.from) + THIS_TIME[tongueOf(lesson.settings)] + words.slice(given.to) : words,
+              ),
+          },
+        },
+      ];
+    });
+  },
+};
