@@ -72,7 +72,29 @@ export { describeDial, describeStage, dialLetter } from './scene/describe-stage.
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
 export { explain, type ExplainStep } from './lesson/explain.js';
-export { addExample, addSay, duplicateBeat, edited, moveBeat, removeBeat, writeText, type ScriptEdit } from './lesson/edit.js';
+export {
+  addBeats,
+  addExample,
+  addQuestion,
+  addSay,
+  changeBeat,
+  changeItem,
+  clipOf,
+  duplicateBeat,
+  edited,
+  editStep,
+  moveBeat,
+  moveBeats,
+  pasteClip,
+  removeBeat,
+  removeBeats,
+  writeText,
+  type Clip,
+  type ScriptEdit,
+} from './lesson/edit.js';
+export { timingOf, type Timing, type TimingOffer } from './lesson/timing.js';
+export { thinkSecondsFor } from './lesson/think-times.js';
+export { timesInText } from './words/times-in-text.js';
 export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
 export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';

@@ -1,6 +1,6 @@
 import { kindOf } from '../question-kinds/registry.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
-import { dialHour, withOtherTime } from './lesson-parts.js';
+import { dialHour, withOtherTime } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 export const answerJustShown: CheckerRule = {

@@ -108,7 +108,10 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
     draftOf('quarter-to', 15),
   ],
   'no-one-digit-minute': [onFives('five-past', [10, 20, 25, 10, 20, 25]), onFives('five-past', [10, 20, 5, 10, 20, 25])],
-  'no-overlap': [onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20]), onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20], 1)],
+  'no-overlap': [
+    onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20, 5, 25, 20, 20, 10]),
+    onFives('five-past', [20, 5, 25, 20, 20, 20, 5, 10, 20, 5, 25, 20, 20, 10], 1),
+  ],
   'no-to': [onFives('five-to', [5, 20, 25, 10, 20, 25]), onFives('five-to', [5, 20, 35, 10, 20, 25])],
 };
 function withFirst(...beats: readonly NewBeat[]): Lesson {
@@ -146,7 +149,7 @@ function draftOf(rung: RungId, minutes: number, change = (lesson: Lesson) => les
 }
 /** Examples of these minutes, at hours where no hands meet but, at 4:20, as often as wanted. */
 function onFives(rung: RungId, minutes: readonly number[], meeting = 0): Lesson {
-  const plain = [0, 8, 3, 9, 5, 7, 8, 9, 10];
+  const plain = [0, 8, 3, 9, 5, 7, 8, 9, 10, 0, 8, 3, 9, 7];
   const examples = minutes.map((minute, index): Beat => ({
     id: `e${index}`,
     kind: 'worked-example',

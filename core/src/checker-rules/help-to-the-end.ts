@@ -1,5 +1,5 @@
 import type { CheckerRule } from './rule.js';
-import { withBeats } from './lesson-parts.js';
+import { withBeats } from '../lesson/lesson-parts.js';
 
 /** So many examples with full help are one too many before plain questions. */
 const MOST_HELPED = 4;

@@ -1,6 +1,6 @@
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
-import { questionsOf, withQuestion } from './lesson-parts.js';
+import { questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 import { THINK_FLOOR } from './think-too-short.js';
 

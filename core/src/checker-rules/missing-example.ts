@@ -2,7 +2,7 @@ import type { Rung } from '../ladder/rung.js';
 import { RUNGS, rungIdOf } from '../ladder/registry.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { secondOfDay, type SecondOfDay } from '../time/second-of-day.js';
-import { timesOf, withBeats } from './lesson-parts.js';
+import { timesOf, withBeats } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 /** What a lesson on a rung should have among its times. */

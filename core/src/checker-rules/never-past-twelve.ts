@@ -1,4 +1,4 @@
-import { dialHour } from './lesson-parts.js';
+import { dialHour } from '../lesson/lesson-parts.js';
 import { firstOnRung, missingExample } from './missing-example.js';
 
 export const neverPastTwelve = missingExample({

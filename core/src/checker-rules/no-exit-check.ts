@@ -1,6 +1,6 @@
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
-import { beforeGoodbye, questionsOf, withQuestion } from './lesson-parts.js';
+import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 /** The last part of a lesson in which something must be asked. */

@@ -2,7 +2,7 @@ import { handsTogether } from '../lesson/talk/talk.js';
 import { firstOnRung, missingExample } from './missing-example.js';
 
 export const noOverlap = missingExample({
-  leastTimes: 9,
+  leastTimes: 14,
   what: 'In no time do the hands nearly meet.',
   why: 'Where one hand is behind the other some pupils see a single hand.',
   label: 'Add an example where they do',

@@ -4,7 +4,7 @@ import { kindOf } from '../question-kinds/registry.js';
 import { displayText } from '../time/display.js';
 import { minuteOfHour, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import type { Rung } from '../ladder/rung.js';
-import { withOtherTime } from './lesson-parts.js';
+import { withOtherTime } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 /** The same hour with the minutes of the rung that come nearest. */

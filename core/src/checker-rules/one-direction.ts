@@ -1,5 +1,5 @@
 import type { Item } from '../question-kinds/registry.js';
-import { beforeGoodbye, questionsOf, withQuestion } from './lesson-parts.js';
+import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 export const oneDirection: CheckerRule = {

@@ -1,5 +1,5 @@
 import { kindOf } from '../question-kinds/registry.js';
-import { dialHour, questionsOf, withOtherTime } from './lesson-parts.js';
+import { dialHour, questionsOf, withOtherTime } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 export const sameHourAgain: CheckerRule = {

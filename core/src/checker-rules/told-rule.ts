@@ -2,7 +2,7 @@ import { talkOf, tongueOf } from '../lesson/talk/registry.js';
 import { displayText } from '../time/display.js';
 import { hour12, minuteOfHour, type SecondOfDay } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';
-import { timesOf } from './lesson-parts.js';
+import { timesOf } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 import { saidIn, withSaid } from './said.js';
 

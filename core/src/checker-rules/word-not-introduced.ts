@@ -2,7 +2,7 @@ import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
 import type { Rung } from '../ladder/rung.js';
 import { tongueOf } from '../lesson/talk/registry.js';
 import type { Tongue } from '../words/pack.js';
-import { withBeats } from './lesson-parts.js';
+import { withBeats } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 import { saidIn } from './said.js';
 

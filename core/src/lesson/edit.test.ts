@@ -2,7 +2,23 @@ import fc from 'fast-check';
 import { CoreError } from '../errors.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { draftLesson } from './draft/draft.js';
-import { addExample, addQuestion, addSay, duplicateBeat, edited, moveBeat, removeBeat, writeText, type ScriptEdit } from './edit.js';
+import {
+  addExample,
+  addQuestion,
+  addSay,
+  changeBeat,
+  clipOf,
+  duplicateBeat,
+  edited,
+  editStep,
+  moveBeat,
+  moveBeats,
+  pasteClip,
+  removeBeat,
+  removeBeats,
+  writeText,
+  type ScriptEdit,
+} from './edit.js';
 import type { Lesson } from './lesson.js';
 import { prepareLesson } from './prepare.js';
 import { DEFAULT_SETTINGS } from './settings.js';
@@ -43,12 +59,21 @@ test('what is added stands before the beat that is named, or at the end; words a
 test('whatever is done to a lesson, it stays one with ids of its own, or the change is refused', () => {
   const edit = (lesson: Lesson, kind: number, place: number): ScriptEdit => {
     const id = lesson.beats[place % lesson.beats.length]!.id;
-    return [moveBeat(id, 1), moveBeat(id, -1), removeBeat(id), duplicateBeat(id), addSay('More.', id), addExample(secondOfDay(7, 30), id)][
-      kind
-    ]!;
+    const others = [id, lesson.beats[(place * 7) % lesson.beats.length]!.id];
+    return [
+      moveBeat(id, 1),
+      moveBeat(id, -1),
+      removeBeat(id),
+      duplicateBeat(id),
+      addSay('More.', id),
+      addExample(secondOfDay(7, 30), id),
+      moveBeats(others, lesson.beats[(place * 3) % lesson.beats.length]!.id),
+      removeBeats(others),
+      pasteClip(clipOf(lesson, others), id),
+    ][kind]!;
   };
   fc.assert(
-    fc.property(fc.array(fc.tuple(fc.nat({ max: 5 }), fc.nat()), { maxLength: 12 }), (steps) => {
+    fc.property(fc.array(fc.tuple(fc.nat({ max: 8 }), fc.nat()), { maxLength: 12 }), (steps) => {
       let lesson = LESSON;
       for (const [kind, place] of steps) {
         try {
@@ -62,4 +87,34 @@ test('whatever is done to a lesson, it stays one with ids of its own, or the cha
     }),
     { numRuns: 60 },
   );
+});
+
+test('what is copied is pasted with ids of its own, questions as a whole, into another lesson too', () => {
+  const other = draftLesson({ rung: 'quarter-to', minutes: 5, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 3 });
+  const clip = clipOf(LESSON, [LESSON.beats[1]!.id, askId]);
+  const pasted = edited(other, pasteClip(clip, other.beats[1]!.id));
+  expect(kinds(pasted).slice(1, 5)).toEqual([LESSON.beats[1]!.kind, 'ask', 'think', 'answer']);
+  expect(pasted.items.length).toBe(other.items.length + 1);
+  const [, said] = pasted.beats;
+  expect({ ...said, id: '' }).toEqual({ ...LESSON.beats[1], id: '' });
+});
+
+test('several beats are moved together and keep their order', () => {
+  const ids = [LESSON.beats[4]!.id, LESSON.beats[1]!.id];
+  const moved = moveBeats(ids, LESSON.beats[0]!.id)(LESSON);
+  expect(moved.beats.slice(0, 3).map(({ id }) => id)).toEqual([LESSON.beats[1]!.id, LESSON.beats[4]!.id, LESSON.beats[0]!.id]);
+});
+
+test('words of a worked example are changed step by step, and go back when they are as they were', () => {
+  const lesson = addExample(secondOfDay(4, 30), null)(LESSON);
+  const { id } = lesson.beats.at(-1)!;
+  const changed = editStep(id, 'hour', 'The bakery boat hour: four.')(lesson);
+  const saidIn = (one: Lesson) =>
+    prepareLesson(one)
+      .steps.filter(({ ref }) => ref.beatId === id)
+      .map(({ beat }) => ('text' in beat ? beat.text : ''));
+  expect(saidIn(changed)).toContain('The bakery boat hour: four.');
+  const [{ of }] = (changed.beats.at(-1) as unknown as { edits: [{ of: string }] }).edits;
+  expect(saidIn(editStep(id, 'hour', of)(changed))).toEqual(saidIn(lesson));
+  expect(edited(lesson, changeBeat(id, { note: 'slowly', plannedSec: 90 })).beats.at(-1)).toMatchObject({ note: 'slowly', plannedSec: 90 });
 });

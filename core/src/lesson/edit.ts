@@ -1,5 +1,6 @@
-import type { Beat } from '../beats/registry.js';
-import { withBeats, withQuestion } from '../checker-rules/lesson-parts.js';
+import type { Beat, NewBeat } from '../beats/registry.js';
+import { generatedSteps } from '../beats/worked-example.js';
+import { freeId, withBeats, withQuestion } from './lesson-parts.js';
 import type { Item } from '../question-kinds/registry.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import type { Lesson } from './lesson.js';
@@ -91,6 +92,106 @@ export const addQuestion =
   (item: Item, seconds: number, beforeId: string | null): ScriptEdit =>
   (lesson) =>
     withQuestion(lesson, placeBefore(lesson, beforeId), item, seconds);
+
+/** A beat with other settings, words, note or time; its kind and its id stay. */
+export const changeBeat =
+  (beatId: string, change: Partial<Omit<Beat, 'id' | 'kind'>> & Record<string, unknown>): ScriptEdit =>
+  (lesson) => ({
+    ...lesson,
+    beats: lesson.beats.map((beat) => {
+      if (beat.id !== beatId) return beat;
+      // What is set to undefined is taken out: files have no empty members.
+      const entries = Object.entries({ ...beat, ...change }).filter(([, value]) => value !== undefined);
+      return Object.fromEntries(entries) as unknown as Beat;
+    }),
+  });
+
+/** A question with another time or another way of asking. */
+export const changeItem =
+  (itemId: string, change: Readonly<Record<string, unknown>>): ScriptEdit =>
+  (lesson) => ({
+    ...lesson,
+    items: lesson.items.map((item) => (item.id === itemId ? ({ ...item, ...change, id: itemId } as Item) : item)),
+  });
+
+/** New beats before a beat, or at the end. */
+export const addBeats =
+  (beats: readonly NewBeat[], beforeId: string | null): ScriptEdit =>
+  (lesson) =>
+    withBeats(lesson, placeBefore(lesson, beforeId), beats);
+
+/** Several beats, wherever they stand, before another one or at the end, in the order they stand. */
+export const moveBeats =
+  (beatIds: readonly string[], beforeId: string | null): ScriptEdit =>
+  (lesson) => {
+    const moved = lesson.beats.filter(({ id }) => beatIds.includes(id));
+    if (moved.length === 0 || (beforeId !== null && beatIds.includes(beforeId))) return lesson;
+    const others = lesson.beats.filter(({ id }) => !beatIds.includes(id));
+    const index = beforeId === null ? others.length : others.findIndex(({ id }) => id === beforeId);
+    const to = index < 0 ? others.length : index;
+    return { ...lesson, beats: [...others.slice(0, to), ...moved, ...others.slice(to)] };
+  };
+
+/** The lesson without several beats; questions go as a whole. */
+export const removeBeats =
+  (beatIds: readonly string[]): ScriptEdit =>
+  (lesson) =>
+    beatIds.reduce((now, id) => removeBeat(id)(now), lesson);
+
+/** Beats that were copied, with the questions they are about. */
+export interface Clip {
+  readonly format: 'zeitpunkt-beats';
+  readonly formatVersion: Lesson['formatVersion'];
+  readonly beats: readonly Beat[];
+  readonly items: readonly Item[];
+}
+
+/** Some beats as they can be pasted, into this lesson or another; a question is copied as a whole. */
+export function clipOf(lesson: Lesson, beatIds: readonly string[]): Clip {
+  const chosen = lesson.beats.filter(({ id }) => beatIds.includes(id));
+  const itemIds = new Set(chosen.map(itemIdOf).filter((id) => id !== null));
+  const beats = lesson.beats.filter((beat) => beatIds.includes(beat.id) || itemIds.has(itemIdOf(beat) ?? ''));
+  return {
+    format: 'zeitpunkt-beats',
+    formatVersion: lesson.formatVersion,
+    beats,
+    items: lesson.items.filter(({ id }) => itemIds.has(id)),
+  };
+}
+
+/** Copied beats before a beat, or at the end, with ids of their own. */
+export const pasteClip =
+  ({ beats, items }: Pick<Clip, 'beats' | 'items'>, beforeId: string | null): ScriptEdit =>
+  (lesson) => {
+    const itemIds = new Map<string, string>();
+    let taken = lesson.items;
+    for (const item of items) {
+      const id = freeId(taken, 'q');
+      itemIds.set(item.id, id);
+      taken = [...taken, { ...item, id }];
+    }
+    const renamed = beats.map(({ id: _id, ...beat }) =>
+      'itemId' in beat ? { ...beat, itemId: itemIds.get(beat.itemId) ?? beat.itemId } : beat,
+    ) as readonly NewBeat[];
+    return withBeats({ ...lesson, items: taken }, placeBefore(lesson, beforeId), renamed);
+  };
+
+/**
+ * A worked example with the words of one of its steps changed; what was generated is kept beside them, so that words that no
+ * longer fit are told. The words as they were generated take the change away.
+ */
+export const editStep =
+  (beatId: string, step: string, text: string): ScriptEdit =>
+  (lesson) => ({
+    ...lesson,
+    beats: lesson.beats.map((beat) => {
+      if (beat.id !== beatId || beat.kind !== 'worked-example') return beat;
+      const of = generatedSteps(beat, lesson.settings).find((one) => one.step === step)?.beat.text;
+      if (of === undefined) return beat;
+      const others = (beat.edits ?? []).filter((edit) => edit.step !== step);
+      return { ...beat, edits: text === of ? others : [...others, { step, text, of }] };
+    }),
+  });
 
 function placeBefore(lesson: Lesson, beforeId: string | null): number {
   const index = beforeId === null ? -1 : indexOf(lesson, beforeId);

@@ -112,7 +112,7 @@ test('what is special about a time is said: both up, nearly met, close to the ne
     const text = textOf(explain(at, DEFAULT_SETTINGS), 'look');
     const { hourDeg, minuteDeg } = gearedPose(at);
     const apart = Math.abs(((hourDeg - minuteDeg + 540) % 360) - 180);
-    expect([at, /meet|up/.test(text)]).toEqual([at, apart <= 8]);
+    expect([at, /meet|up/.test(text)]).toEqual([at, apart <= 10]);
   }
 });
 

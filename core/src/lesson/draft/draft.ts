@@ -1,5 +1,6 @@
 import { mistakenReading } from '../../beats/mistake.js';
 import type { Beat, NewBeat } from '../../beats/registry.js';
+import { checkLesson } from '../../checker-rules/check.js';
 import { gearedPose } from '../../dial/pose.js';
 import { reportPose } from '../../dial/possible.js';
 import { criteriaOf } from '../../ladder/criteria.js';
@@ -48,6 +49,10 @@ const TOLERANCE = 0.05;
 const MOST_DRAWS = 12;
 const hourOnDial = (at: number) => Math.floor((at % SECONDS_PER_HALF_DAY) / 3600);
 
+/** Chance can leave a draft with something to mend: then it is drawn anew, from another seed. */
+const MOST_TRIES = 6;
+const NEXT_SEED = 7919;
+
 /** Parts that are added to the shortest lesson at most. */
 const MOST_EXTRAS = 70;
 /** How far think times are stretched or cut to meet the target, as a part of what they should be. */
@@ -63,6 +68,17 @@ const PAPER_SECONDS = 120;
  * both directions, mistakes, use, an exit check, what comes next. The same wish gives the same lesson.
  */
 export function draftLesson(wish: DraftWish): Lesson {
+  const tries: { readonly lesson: Lesson; readonly findings: number }[] = [];
+  for (let attempt = 0; attempt < MOST_TRIES; attempt++) {
+    const lesson = draftOnce({ ...wish, seed: wish.seed + attempt * NEXT_SEED });
+    const findings = checkLesson(lesson).length;
+    if (findings === 0) return lesson;
+    tries.push({ lesson, findings });
+  }
+  return tries.reduce((best, one) => (one.findings < best.findings ? one : best)).lesson;
+}
+
+function draftOnce(wish: DraftWish): Lesson {
   const targetMs = wish.minutes * 60_000;
   const made = new Map<number, { readonly lesson: Lesson; readonly totalMs: number }>();
   const at = (extras: number) => {
@@ -162,7 +178,7 @@ class Drafting {
 
   /** How many of each part so many extras are: first an example, then turns, uses and mistakes in turn. */
   private sharesOf(extras: number) {
-    const order = ['examples', 'turns', 'uses', 'mistakes', 'turns', 'uses', 'examples', 'turns'] as const;
+    const order = ['examples', 'turns', 'uses', 'examples', 'mistakes', 'turns', 'uses', 'turns'] as const;
     const shares = { examples: 0, turns: 0, uses: 0, mistakes: 0 };
     for (let index = 0; index < extras; index++) shares[order[index % order.length]!] += 1;
     return shares;
@@ -210,7 +226,9 @@ class Drafting {
   }
 
   private trickyExample(index: number): void {
-    const tricky = [...this.rung.tricky].sort((a, b) => Number(b.hour === 12) - Number(a.hour === 12))[index];
+    // The one between 12 and 1 first, then those where the hands mislead, then what is left.
+    const [past12 = [], others = []] = [true, false].map((is12) => this.rung.tricky.filter(({ hour }) => (hour === 12) === is12));
+    const tricky = [...past12.slice(0, 1), ...others, ...past12.slice(1)][index];
     // When the tricky ones are through, hands are set: from words and from a display in turn.
     if (!tricky) return this.example(this.times.next(), index % 2 === 0 ? 'words' : 'display');
     this.say(this.texts.tricky);

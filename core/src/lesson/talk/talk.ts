@@ -86,7 +86,7 @@ export const CLOSE_MIN = 4;
 export const SEEMS_NEXT_MIN = 50;
 
 /** Degrees within which the hands look like one, or nearly so. */
-const TOGETHER_DEG = 8;
+const TOGETHER_DEG = 10;
 
 /** Whether both hands of a time point the same way, as far as a child can see. */
 export function handsTogether(at: SecondOfDay): boolean {

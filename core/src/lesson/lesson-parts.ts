@@ -1,7 +1,7 @@
 import type { Beat, NewBeat } from '../beats/registry.js';
-import type { Lesson } from '../lesson/lesson.js';
-import type { PreparedLesson } from '../lesson/prepare.js';
-import type { StepRef } from '../lesson/step-ref.js';
+import type { Lesson } from './lesson.js';
+import type { PreparedLesson } from './prepare.js';
+import type { StepRef } from './step-ref.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
