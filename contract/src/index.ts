@@ -10,6 +10,8 @@ export {
   CommandDone,
   CommandPost,
   CountLate,
+  Clip,
+  ClipIn,
   DraftWish,
   LessonDetail,
   LessonFileIn,

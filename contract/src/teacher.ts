@@ -92,6 +92,12 @@ export type DraftWish = Data<typeof DraftWish>;
 export const LessonFileIn = Exact({ id: Uuid, file: Type.Unknown() });
 export type LessonFileIn = Data<typeof LessonFileIn>;
 
+/** Copied beats, whatever they are; read through the door of lessons. */
+export const ClipIn = Exact({ clip: Type.Object({}, { additionalProperties: true }) });
+export type ClipIn = Data<typeof ClipIn>;
+export const Clip = Exact({ beats: LessonSchema.properties.beats, items: LessonSchema.properties.items });
+export type Clip = Data<typeof Clip>;
+
 /** A changed draft, with the revision it was made to. */
 export const LessonSave = Exact({ revision: Type.Integer({ minimum: 1 }), lesson: LessonSchema });
 export type LessonSave = Data<typeof LessonSave>;

@@ -115,6 +115,7 @@ export {
 export { mistakenReading } from './beats/mistake.js';
 export { generatedSteps } from './beats/worked-example.js';
 export { cardTime, patternOf, type CardPattern } from './lesson/card-pattern.js';
+export { talkOf, tongueOf } from './lesson/talk/registry.js';
 export { referenceChart } from './lesson/reference-chart.js';
 export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
@@ -122,6 +123,7 @@ export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/quest
 export { isRightVerdict } from './question-kinds/verdict.js';
 export { spokenAnswer } from './question-kinds/spoken-answer.js';
 export { markOf } from './question-kinds/marking.js';
+export { makeItem } from './question-kinds/make-item.js';
 export {
   kindOf,
   QUESTION_KIND_IDS,

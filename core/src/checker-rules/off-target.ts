@@ -10,12 +10,13 @@ export const offTarget: CheckerRule = {
     const targetMs = lesson.targetMinutes * 60_000;
     if (Math.abs(totalMs - targetMs) <= Math.max(TOLERANCE * targetMs, LEAST_OFF_MS)) return [];
     const minutes = Math.max(1, Math.round(totalMs / 60_000));
+    if (minutes === lesson.targetMinutes) return []; // no lesson takes less than a minute
     return [
       {
         at: null,
-        what: `The lesson takes about ${minutes} minutes, and ${lesson.targetMinutes} were wanted.`,
+        what: `The lesson takes about ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}, and ${lesson.targetMinutes} were wanted.`,
         why: 'What is too long is cut off at the end, where the check is.',
-        mend: { label: `Plan ${minutes} minutes`, apply: (one) => ({ ...one, targetMinutes: minutes }) },
+        mend: { label: `Plan ${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`, apply: (one) => ({ ...one, targetMinutes: minutes }) },
       },
     ];
   },

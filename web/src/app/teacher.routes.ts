@@ -41,9 +41,15 @@ export const teacherRoutes: Routes = [
       },
       {
         path: 'lessons/:id',
-        title: 'Lesson',
+        title: 'Script',
         canActivate: [signedIn],
-        loadComponent: () => import('./features/lesson/lesson-sheet').then((file) => file.LessonSheet),
+        loadComponent: () => import('./features/script/script-place').then((file) => file.ScriptPlace),
+      },
+      {
+        path: 'lessons/:id/print',
+        title: 'Print the script',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/script/print-script').then((file) => file.PrintScript),
       },
       {
         path: 'classes/:id',

@@ -12,6 +12,8 @@ import {
 import {
   BeatKeep,
   BeatKept,
+  Clip,
+  ClipIn,
   DraftWish,
   LessonDetail,
   LessonFileIn,
@@ -35,6 +37,17 @@ export interface LessonsOptions {
   readonly nowMs: () => number;
   readonly limits: Limits;
 }
+
+const COPIED = 'Copied beats';
+/** What copied beats stand in while they are read. */
+const CLIP_LESSON = {
+  format: 'zeitpunkt-lesson',
+  title: COPIED,
+  goal: COPIED,
+  successCriteria: [],
+  targetMinutes: 1,
+  settings: DEFAULT_SETTINGS,
+};
 
 const Params = Type.Object({ id: Type.String() });
 type Row = NonNullable<ReturnType<typeof ownLesson>>;
@@ -75,6 +88,16 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
     { schema: { body: LessonFileIn, response: { 200: LessonDetail } }, bodyLimit: limits.lessonBodyBytes },
     (request) => add(requireTeacher(request).id, request.body.id, () => stored.lesson(request.body.file)),
   );
+
+  // Beats that were copied somewhere, of whatever version: read as the lesson that they would be by themselves.
+  app.post('/api/clips', { schema: { body: ClipIn, response: { 200: Clip } }, bodyLimit: limits.lessonBodyBytes }, (request) => {
+    requireTeacher(request);
+    const { format, formatVersion, beats, items } = request.body.clip as Record<string, unknown>;
+    if (format !== 'zeitpunkt-beats') throw new CoreError('LESSON_UNREADABLE', 'What was copied are no beats of a lesson.');
+    const wrapped = { ...CLIP_LESSON, formatVersion, beats, items };
+    const { beats: pasted, items: asked } = stored.lesson(wrapped, COPIED);
+    return { beats: pasted, items: asked };
+  });
 
   // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
@@ -152,7 +175,7 @@ function factsOf(lesson: Lesson): NonNullable<LessonSummary['facts']> {
   const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
   return {
     goal: lesson.goal,
-    rung: times.length > 0 ? rungIdOf(times) : null,
+    rung: lesson.rung ?? (times.length > 0 ? rungIdOf(times) : null),
     targetMinutes: lesson.targetMinutes,
     plannedSec: Math.round(prepareLesson(lesson).totalMs / 1000),
     beatCount: lesson.beats.length,

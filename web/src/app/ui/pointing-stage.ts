@@ -62,7 +62,7 @@ export class PointingStage {
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
   private readonly gesture = signal<Gesture | null>(null);
   /** From the screen to dial units; read once when a gesture begins, so that no frame forces a layout. */
-  private toDial = new DOMMatrix();
+  private toDial: DOMMatrix | null = null;
 
   private readonly draft = computed<DialMark | null>(() => {
     const gesture = this.gesture();
@@ -148,6 +148,6 @@ export class PointingStage {
   }
 
   private pointOf(event: PointerEvent): DialPoint {
-    return this.toDial.transformPoint({ x: event.clientX, y: event.clientY });
+    return this.toDial!.transformPoint({ x: event.clientX, y: event.clientY });
   }
 }

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink, RouterLinkActive } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -24,7 +24,7 @@ import { authActions, authFeature } from '../../state/auth';
         <button mat-button type="button" (click)="signOut()">Sign out</button>
       }
     </header>
-    <main><ng-content /></main>
+    <main [class.wide]="wide()"><ng-content /></main>
   `,
   styles: `
     :host {
@@ -64,6 +64,9 @@ import { authActions, authFeature } from '../../state/auth';
       margin-left: auto;
       color: var(--soft);
     }
+    .wide.wide {
+      max-width: none;
+    }
     main {
       max-width: 1240px;
       margin: 0 auto;
@@ -81,6 +84,8 @@ import { authActions, authFeature } from '../../state/auth';
   `,
 })
 export class TeacherFrame {
+  /** The place takes all the width there is. */
+  readonly wide = input(false);
   private readonly store = inject(Store);
   protected readonly teacher = this.store.selectSignal(authFeature.selectTeacher);
 

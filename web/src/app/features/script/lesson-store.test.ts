@@ -12,6 +12,7 @@ let server: FakeServer;
 let store: InstanceType<typeof LessonStore>;
 
 beforeEach(async () => {
+  localStorage.clear();
   jest.useFakeTimers();
   server = new FakeServer({ 'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson }, [SAVE]: saved });
   store = TestBed.configureTestingModule({ providers: [LessonStore] }).inject(LessonStore);

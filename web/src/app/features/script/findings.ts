@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { checkLesson, type Lesson, type NamedFinding } from '@zeitpunkt/core';
+import type { NamedFinding } from '@zeitpunkt/core';
 
-/** What the checker finds in a lesson, where, why it matters, and the change that mends it. */
+/** What the checker finds about a lesson as a whole, why it matters, and the change that mends it. */
 @Component({
   selector: 'zp-findings',
   imports: [MatButton],
@@ -13,7 +13,7 @@ import { checkLesson, type Lesson, type NamedFinding } from '@zeitpunkt/core';
       @for (one of findings(); track $index) {
         <li [class]="one.severity">
           <p>
-            <strong>{{ one.severity === 'error' ? 'To mend before teaching' : 'Worth a look' }}{{ placeOf(one) }}:</strong> {{ one.what }}
+            <strong>{{ one.severity === 'error' ? 'To mend before teaching' : 'Worth a look' }}:</strong> {{ one.what }}
           </p>
           <p class="facts">{{ one.why }}</p>
           <button mat-stroked-button type="button" (click)="mend.emit(one)">{{ one.mend.label }}</button>
@@ -39,16 +39,16 @@ import { checkLesson, type Lesson, type NamedFinding } from '@zeitpunkt/core';
   `,
 })
 export class Findings {
-  readonly lesson = input.required<Lesson>();
+  /** Those about the whole lesson. */
+  readonly findings = input.required<readonly NamedFinding[]>();
+  /** How many more stand at their beats. */
+  readonly ofBeats = input.required<number>();
   readonly mend = output<NamedFinding>();
-  protected readonly findings = computed(() => checkLesson(this.lesson()));
   protected readonly heading = computed(() => {
-    const count = this.findings().length;
-    return count === 0 ? 'Checked: nothing to mend' : `Checked: ${count} ${count === 1 ? 'thing' : 'things'} to look at`;
+    const [here, beats] = [this.findings().length, this.ofBeats()];
+    const count = here + beats;
+    if (count === 0) return 'Checked: nothing to mend';
+    const where = beats > 0 ? `, ${beats === count ? (count === 1 ? 'it is' : 'all') : `${beats} of them`} at beats with a “!”` : '';
+    return `Checked: ${count} ${count === 1 ? 'thing' : 'things'} to look at${where}`;
   });
-
-  protected placeOf({ at }: NamedFinding): string {
-    const index = this.lesson().beats.findIndex(({ id }) => id === at?.beatId);
-    return index < 0 ? '' : `, beat ${index + 1}`;
-  }
 }

@@ -1,8 +1,8 @@
-import { computed } from '@angular/core';
+import { computed, effect } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type NamedFinding, type ScriptEdit } from '@zeitpunkt/core';
-import { ask, sentenceOf } from '../../shared/api';
+import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
 
@@ -24,6 +24,21 @@ const NO_LESSON: Lesson = {
   items: [],
   beats: [],
 };
+
+const keptAs = (id: string) => `zeitpunkt-unsaved-${id}`;
+
+/** Sends what was left unsaved here, if nobody changed the lesson meanwhile; what cannot be sent stays for the next time. */
+async function bringBack(id: string): Promise<void> {
+  const kept = localStorage.getItem(keptAs(id));
+  if (kept === null) return;
+  try {
+    await send(JSON.parse(kept) as LessonDetail);
+  } catch (error) {
+    // Changed elsewhere, or nothing that the server takes: the lesson as it is saved goes on.
+    if (!(error instanceof ApiProblem) || error.code === 'LINE_LOST') throw error;
+  }
+  localStorage.removeItem(keptAs(id));
+}
 
 const send = async ({ id, ...body }: LessonDetail): Promise<number> =>
   (await ask<LessonSaved>('POST', `/api/lessons/${id}/draft`, body)).revision;
@@ -55,6 +70,7 @@ export const LessonStore = signalStore(
     };
     const load = (id: string) =>
       tryTo(async () => {
+        await bringBack(id);
         const { revision, lesson } = await fetchLesson(id);
         store.beginWith(lesson);
         store.startSaved();
@@ -69,8 +85,21 @@ export const LessonStore = signalStore(
         patchState(store, { problem: null });
         store.change((lesson) => (lesson[key] === kept ? lesson : { ...lesson, [key]: kept }));
       },
+      /** Says something on the screen that went wrong beside the lesson. */
+      tell: (problem: string) => patchState(store, { problem }),
+      /** One sentence a line, up to eight. */
+      setCriteria(text: string): void {
+        const successCriteria = text
+          .split('\n')
+          .map((line) => line.trim().slice(0, 200))
+          .filter(Boolean)
+          .slice(0, 8);
+        store.change((lesson) => ({ ...lesson, successCriteria }));
+      },
       setMinutes(minutes: number): void {
-        const targetMinutes = Math.min(120, Math.max(1, Math.round(minutes) || 1));
+        if (!(minutes >= 1)) return patchState(store, { problem: 'A lesson takes one minute at least.' });
+        patchState(store, { problem: null });
+        const targetMinutes = Math.min(120, Math.round(minutes));
         store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
       },
       /** Changes the script; what would not be a lesson any more is refused with a sentence. */
@@ -109,6 +138,15 @@ export const LessonStore = signalStore(
     };
   }),
   withHooks({
-    onInit: (store) => store.onStep(() => store.changed()),
+    onInit(store) {
+      store.onStep(() => store.changed());
+      // What is not saved yet stands on the device, so that a reload without a line loses nothing.
+      effect(() => {
+        const [doc, saving] = [store.toSave(), store.saving()];
+        if (!doc) return;
+        if (saving === 'saved') localStorage.removeItem(keptAs(doc.id));
+        else if (saving !== 'overtaken') localStorage.setItem(keptAs(doc.id), JSON.stringify(doc));
+      });
+    },
   }),
 );

@@ -1,0 +1,119 @@
+import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
+import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
+import { clock, type BeatRow } from './beat-rows';
+
+/** Which beats are chosen: one at hand, and those chosen with it. */
+export interface Chosen {
+  readonly id: string;
+  readonly all: readonly string[];
+}
+
+/**
+ * The script as a column with a time ruler: a list in which one beat or several are chosen, by press or by arrow keys, and moved,
+ * by their handle or with Alt and an arrow.
+ */
+@Component({
+  selector: 'zp-beat-column',
+  imports: [CdkDrag, CdkDragHandle, CdkDropList],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './beat-column.html',
+  styleUrl: './beat-column.scss',
+})
+export class BeatColumn {
+  readonly rows = input.required<readonly BeatRow[]>();
+  readonly chosen = input.required<Chosen>();
+  /** What is searched for, in small letters; empty for nothing. */
+  readonly sought = input('');
+  readonly choose = output<Chosen>();
+  /** The chosen beats are to stand before this one, or at the end. */
+  readonly moved = output<{ readonly ids: readonly string[]; readonly beforeId: string | null }>();
+  readonly removed = output<readonly string[]>();
+  readonly doubled = output<string>();
+  protected readonly clock = clock;
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  protected isChosen(id: string): boolean {
+    return this.chosen().all.includes(id);
+  }
+
+  protected isFound(row: BeatRow): boolean {
+    const sought = this.sought();
+    return sought !== '' && `${row.name} ${row.words} ${row.note ?? ''}`.toLowerCase().includes(sought);
+  }
+
+  protected press(event: MouseEvent, id: string): void {
+    if (event.shiftKey) return this.extendTo(id);
+    const { all } = this.chosen();
+    if (event.ctrlKey || event.metaKey) {
+      const others = all.filter((one) => one !== id);
+      return this.choose.emit({ id, all: others.length === all.length ? [...all, id] : others.length > 0 ? others : [id] });
+    }
+    this.choose.emit({ id, all: [id] });
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const rows = this.rows();
+    const index = rows.findIndex(({ id }) => id === this.chosen().id);
+    const by = { ArrowDown: 1, ArrowUp: -1, Home: -rows.length, End: rows.length, PageDown: 10, PageUp: -10 }[event.key];
+    const { all, id } = this.chosen();
+    if (event.key === 'Delete' || event.key === 'Backspace') {
+      event.preventDefault();
+      return this.removed.emit(all);
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'd') {
+      event.preventDefault();
+      return this.doubled.emit(id);
+    }
+    if ((event.ctrlKey || event.metaKey) && event.key.toLowerCase() === 'a') {
+      event.preventDefault();
+      return this.choose.emit({ id, all: rows.map((row) => row.id) });
+    }
+    if (by === undefined) return;
+    event.preventDefault();
+    event.stopPropagation(); // the arrows of the place play the script
+    if (event.altKey) return this.moveBy(Math.sign(by));
+    const next = rows[Math.max(0, Math.min(rows.length - 1, index + by))];
+    if (!next) return;
+    if (event.shiftKey) this.extendTo(next.id);
+    else this.choose.emit({ id: next.id, all: [next.id] });
+    this.goTo(next.id);
+  }
+
+  protected dropped({ previousIndex, currentIndex, item }: CdkDragDrop<unknown, unknown, string>): void {
+    if (previousIndex === currentIndex) return;
+    const ids = this.isChosen(item.data) ? this.chosen().all : [item.data];
+    const others = this.rows().filter(({ id }) => id !== item.data);
+    const before = others.slice(currentIndex).find(({ id }) => !ids.includes(id));
+    this.moved.emit({ ids, beforeId: before?.id ?? null });
+  }
+
+  /** Brings a row into view and gives it the keys. */
+  goTo(id: string): void {
+    const row = this.host.querySelector<HTMLElement>(`[data-beat="${CSS.escape(id)}"]`);
+    row?.focus({ preventScroll: true });
+    row?.scrollIntoView({ block: 'nearest' });
+  }
+
+  private extendTo(id: string): void {
+    const rows = this.rows();
+    const { id: from, all } = this.chosen();
+    const ends = [from, id, ...all].map((one) => rows.findIndex((row) => row.id === one)).filter((place) => place >= 0);
+    const to = rows.findIndex((row) => row.id === id);
+    const first = Math.min(...ends);
+    const last = Math.max(...ends);
+    // Going back over what was chosen takes it out again.
+    const anchor = to >= last ? first : to <= first ? last : rows.findIndex((row) => row.id === from) > to ? first : last;
+    const [low, high] = [Math.min(anchor, to), Math.max(anchor, to)];
+    this.choose.emit({ id, all: rows.slice(low, high + 1).map((row) => row.id) });
+  }
+
+  private moveBy(by: number): void {
+    const rows = this.rows();
+    const ids = this.chosen().all;
+    const places = ids.map((id) => rows.findIndex((row) => row.id === id)).sort((a, b) => a - b);
+    const beforeId = by < 0 ? rows[places[0]! - 1]?.id : rows[places.at(-1)! + 2]?.id;
+    if (by < 0 && beforeId === undefined) return;
+    if (by > 0 && places.at(-1)! >= rows.length - 1) return;
+    this.moved.emit({ ids, beforeId: beforeId ?? null });
+  }
+}

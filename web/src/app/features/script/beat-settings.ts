@@ -1,0 +1,119 @@
+import { DecimalPipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import {
+  changeBeat,
+  changeItem,
+  displayText,
+  editStep,
+  generatedSteps,
+  kindOf,
+  narrationMs,
+  readTimeEntry,
+  toSecondOfDay,
+  writeText,
+  type Beat,
+  type Lesson,
+  type NamedFinding,
+  type ScriptEdit,
+} from '@zeitpunkt/core';
+import { BEAT_FIELDS, type BeatField } from './beat-fields';
+import { nameInLesson } from './beat-rows';
+
+/** The longest words that a lesson file takes. */
+const LONGEST_TEXT = 2000;
+
+/** The settings of the beat at hand: its words with how long they take to say, what its kind has, a note, and what was found. */
+@Component({
+  selector: 'zp-beat-settings',
+  imports: [DecimalPipe, MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './beat-settings.html',
+  styleUrl: './beat-settings.scss',
+})
+export class BeatSettings {
+  readonly lesson = input.required<Lesson>();
+  readonly beat = input.required<Beat>();
+  readonly number = input.required<number>();
+  readonly durationMs = input.required<number>();
+  readonly findings = input.required<readonly NamedFinding[]>();
+  readonly edit = output<ScriptEdit>();
+  readonly mend = output<NamedFinding>();
+  protected readonly longest = LONGEST_TEXT;
+  protected readonly problems = signal<Readonly<Record<string, string>>>({});
+  private readonly typedText = signal<{ readonly id: string; readonly text: string } | null>(null);
+
+  protected readonly name = computed(() => nameInLesson(this.beat(), this.lesson()));
+  protected readonly text = computed(() => {
+    const beat = this.beat();
+    return 'text' in beat ? beat.text : null;
+  });
+  /** How long the words take to say, in whole seconds, as one types. */
+  protected readonly spokenSec = computed(() => {
+    const typed = this.typedText();
+    const text = typed?.id === this.beat().id ? typed.text : (this.text() ?? '');
+    return Math.round(narrationMs(text, this.lesson().settings) / 1000);
+  });
+  protected readonly fields = computed(() => {
+    const beat = this.beat();
+    const { settings } = this.lesson();
+    return BEAT_FIELDS[beat.kind].map((field) => ({ field, value: field.read(beat as never, settings) }));
+  });
+  /** The question that the beat asks, with the time it is about. */
+  protected readonly item = computed(() => {
+    const beat = this.beat();
+    const item = beat.kind === 'ask' ? this.lesson().items.find(({ id }) => id === beat.itemId) : undefined;
+    if (!item) return null;
+    const kind = kindOf(item);
+    return {
+      item,
+      name: kind.name,
+      time: displayText(toSecondOfDay(item.timeSec), this.lesson().settings.separator),
+      canMove: item.kind !== 'choose-all',
+    };
+  });
+  protected readonly steps = computed(() => {
+    const beat = this.beat();
+    if (beat.kind !== 'worked-example') return [];
+    return generatedSteps(beat, this.lesson().settings).map(({ step, beat: made }) => {
+      const edit = beat.edits?.find((one) => one.step === step);
+      return { step, text: edit?.text ?? made.text, made: made.text, isEdited: edit !== undefined };
+    });
+  });
+
+  protected typed(text: string): void {
+    this.typedText.set({ id: this.beat().id, text });
+  }
+
+  protected write(text: string): void {
+    this.typedText.set(null);
+    this.edit.emit(writeText(this.beat().id, text.trim()));
+  }
+
+  protected set(field: BeatField, text: string): void {
+    const typed = field.write(text, this.beat() as never, this.lesson().settings);
+    this.problems.update(({ [field.key]: _, ...others }) => ('problem' in typed ? { ...others, [field.key]: typed.problem } : others));
+    if ('change' in typed) this.edit.emit(changeBeat(this.beat().id, typed.change));
+  }
+
+  protected setItemTime(text: string): void {
+    const asked = this.item();
+    if (!asked) return;
+    const typed = readTimeEntry(text, this.lesson().settings.pack, toSecondOfDay(asked.item.timeSec));
+    this.problems.update(({ item: _, ...others }) => ('problem' in typed ? { ...others, item: typed.problem } : others));
+    if ('at' in typed) this.edit.emit(changeItem(asked.item.id, { timeSec: typed.at }));
+  }
+
+  protected writeStep(step: string, text: string): void {
+    this.edit.emit(editStep(this.beat().id, step, text.trim()));
+  }
+
+  protected writeNote(text: string): void {
+    this.edit.emit(changeBeat(this.beat().id, { note: text.trim().slice(0, 200) || undefined }));
+  }
+
+  protected writePlanned(text: string): void {
+    const seconds = Math.round(Number(text));
+    this.edit.emit(changeBeat(this.beat().id, { plannedSec: text === '' || !(seconds >= 1) ? undefined : Math.min(3600, seconds) }));
+  }
+}

@@ -1,0 +1,104 @@
+import {
+  RUNGS,
+  rungIdOf,
+  kindOf,
+  makeItem,
+  NEW_BUILD,
+  secondOfDay,
+  thinkSecondsFor,
+  toSecondOfDay,
+  addBeats,
+  addQuestion,
+  type BeatKindId,
+  type Lesson,
+  type NewBeat,
+  type QuestionKindId,
+  type RungId,
+  type ScriptEdit,
+  type SecondOfDay,
+} from '@zeitpunkt/core';
+
+/** What can be put into a script, with the words in the list: a beat of each kind, and a question of each kind. */
+export const INSERTS: readonly { readonly value: string; readonly text: string }[] = [
+  { value: 'worked-example', text: 'Worked example' },
+  { value: 'read-dial', text: 'Question: read a dial' },
+  { value: 'set-dial', text: 'Question: set a dial' },
+  { value: 'choose-all', text: 'Question: choose all' },
+  { value: 'say', text: 'Say' },
+  { value: 'set', text: 'Set a time' },
+  { value: 'sweep', text: 'Sweep' },
+  { value: 'layers', text: 'Show or hide' },
+  { value: 'mark', text: 'Mark' },
+  { value: 'mistake', text: 'Explain the mistake' },
+  { value: 'possible', text: 'Possible or not' },
+  { value: 'missing-hand', text: 'One hand alone' },
+  { value: 'chart', text: 'Chart' },
+  { value: 'task', text: 'On paper' },
+  { value: 'verse', text: 'Verse' },
+  { value: 'daily-card', text: 'Daily card' },
+  { value: 'show', text: 'Dial of your own' },
+];
+
+/** The rung of a lesson: its own, or the one that its questions stand on. */
+export function rungOfLesson(lesson: Lesson): RungId {
+  return lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
+}
+
+/** What puts one of them in, about a time, before a beat or at the end. */
+export function insertOf(what: string, at: SecondOfDay | null, lesson: Lesson, beforeId: string | null): ScriptEdit {
+  const rung = rungOfLesson(lesson);
+  if (what === 'read-dial' || what === 'set-dial' || what === 'choose-all') {
+    const made = makeItem(what as QuestionKindId, RUNGS[rung], lesson);
+    const item = at !== null && made.kind !== 'choose-all' ? { ...made, timeSec: at } : made;
+    return addQuestion(item, thinkSecondsFor(item.kind, rung), beforeId);
+  }
+  return addBeats([newBeat(what as BeatKindId, at ?? secondOfDay(8, RUNGS[rung].newMinutes[0] ?? 0), rung)], beforeId);
+}
+
+function newBeat(kind: BeatKindId, timeSec: SecondOfDay, rung: RungId): NewBeat {
+  const text = '';
+  switch (kind) {
+    case 'set':
+      return { kind, timeSec, display: 'full', words: true, text };
+    case 'sweep':
+      return {
+        kind,
+        fromSec: timeSec - (timeSec % 3600),
+        toSec: Math.min(timeSec - (timeSec % 3600) + 3600, 86_340),
+        turnSeconds: 24,
+        count: 'fives',
+        stops: [],
+        text,
+      };
+    case 'layers':
+      return { kind, layers: { minuteRing: 'none' }, lasts: true, text };
+    case 'mark':
+      return { kind, marks: [{ type: 'hand', hand: 'hour' }], text };
+    case 'mistake':
+      return { kind, timeSec, misconception: 'hands-exchanged', text };
+    case 'possible':
+      return { kind, pose: { hourDeg: (Math.floor(timeSec / 3600) % 12) * 30, minuteDeg: 180 }, text };
+    case 'missing-hand':
+      return { kind, timeSec, shows: 'hour', text };
+    case 'chart':
+      return { kind, rung, text };
+    case 'task':
+      return {
+        kind,
+        sheet: 'Practice sheet',
+        text: 'Draw the hands.',
+        withoutPrinter: 'Draw round a plate and use two pencils as hands.',
+        seconds: 120,
+      };
+    case 'verse':
+      return { kind, lines: [{ text: 'The first line', timeSec }] };
+    case 'daily-card':
+      return { kind, pattern: { firstSec: timeSec, stepsMin: [30] }, since: 1, card: 1, text };
+    case 'show':
+      return { kind, build: { ...NEW_BUILD, timeSec: toSecondOfDay(timeSec) }, text };
+    case 'worked-example':
+      return { kind, timeSec };
+    default:
+      return { kind: 'say', text };
+  }
+}

@@ -1,0 +1,145 @@
+import { fireEvent } from '@testing-library/dom';
+import { provideRouter } from '@angular/router';
+import { provideStore } from '@ngrx/store';
+import { draftLesson, DEFAULT_SETTINGS, type Lesson } from '@zeitpunkt/core';
+import { provideState } from '@ngrx/store';
+import { authFeature } from '../../state/auth';
+import { FakeServer, Refusal } from '../../testing/fake-server';
+import { render, textOf, until } from '../../testing/render';
+import { ScriptPlace } from './script-place';
+
+const LESSON = draftLesson({ rung: 'half-past', minutes: 5, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
+const SAVE = 'POST /api/lessons/l1/draft';
+
+async function open(lesson: Lesson = LESSON) {
+  localStorage.clear();
+  const server = new FakeServer({
+    'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson },
+    [SAVE]: (body: unknown) => ({ revision: (body as { revision: number }).revision + 1 }),
+  });
+  const screen = await render(ScriptPlace, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => screen.page.querySelector('[data-beat]') !== null);
+  await screen.settled();
+  const rows = () => [...screen.page.querySelectorAll<HTMLElement>('[data-beat]')];
+  const names = () => rows().map((row) => row.querySelector('strong')!.textContent!.trim());
+  const chosen = () =>
+    rows()
+      .filter((row) => row.getAttribute('aria-selected') === 'true')
+      .map((row) => rows().indexOf(row) + 1);
+  const choose = async (number: number, change: MouseEventInit = {}) => {
+    fireEvent.click(rows()[number - 1]!, change);
+    await screen.settled();
+  };
+  const strike = async (key: string, change: KeyboardEventInit = {}) => {
+    fireEvent.keyDown(rows()[chosen().at(-1)! - 1] ?? rows()[0]!, { key, ...change });
+    await screen.settled();
+  };
+  return { ...screen, server, rows, names, chosen, choose, strike };
+}
+
+beforeAll(() => {
+  Element.prototype.scrollIntoView ??= () => undefined;
+  (globalThis as { CSS?: unknown }).CSS ??= { escape: (text: string) => text };
+});
+
+test('beats are chosen by press and by arrows, several with Shift, moved with Alt, doubled and taken out, and all can be undone', async () => {
+  const { names, chosen, choose, strike, press } = await open();
+  const before = names();
+  await choose(7);
+  await strike('ArrowDown', { shiftKey: true });
+  expect(chosen()).toEqual([7, 8]);
+  await strike('ArrowUp', { altKey: true });
+  const plain = (all: readonly (string | undefined)[]) => all.map((name) => name!.replace(/^\d+ /, ''));
+  expect(plain(names().slice(5, 8))).toEqual(plain([before[6], before[7], before[5]]));
+  expect(chosen()).toEqual([6, 7]);
+  await strike('Delete');
+  expect(names()).toHaveLength(before.length - 2);
+  await press('Undo');
+  await press('Undo');
+  expect(names()).toEqual(before);
+  await choose(1);
+  await strike('d', { ctrlKey: true });
+  expect([names()[1]!.replace(/^\d+ /, ''), names().length]).toEqual([before[0]!.replace(/^\d+ /, ''), before.length + 1]);
+});
+
+test('words are written beside the stage with how long they take; a typed time becomes an example; one that is none is named', async () => {
+  const { find, page, choose, names, press, type, settled } = await open();
+  await choose(1);
+  const words = find.getByLabelText('Words to say');
+  await type(words, Array.from({ length: 20 }, () => 'word').join(' '));
+  expect(page.textContent).toContain('10 s to say');
+  const time = find.getByRole('textbox', { name: 'Its time' });
+  await type(time, '25:00');
+  await press('Add after 1');
+  expect(find.getByRole('alert').textContent).toContain('There is no hour 25');
+  await type(time, 'half past 9');
+  await press('Add after 1');
+  await settled();
+  expect(names()[1]).toBe('2 Worked example, 9:30');
+  // Its steps are generated and can be changed one by one; another time tells that the change no longer fits.
+  const step = find.getByLabelText('Words of step 3');
+  fireEvent.change(step, { target: { value: 'The boat has left the 9.' } });
+  await settled();
+  expect(page.textContent).toContain('As it was');
+  fireEvent.change(find.getByLabelText('Time'), { target: { value: '7:30' } });
+  await settled();
+  expect(textOf(find.getByRole('list', { name: 'Found at this beat' }))).toContain(
+    '“The boat has left the 9.” was written for another time or another school.',
+  );
+});
+
+test('a setting that cannot be is refused beside its field, and the lesson stays', async () => {
+  const { find, choose, names, settled, server } = await open();
+  const place = names().findIndex((name) => name.includes('Sweep')) + 1;
+  await choose(place);
+  fireEvent.change(find.getByLabelText('Seconds a turn'), { target: { value: '900' } });
+  await settled();
+  expect(
+    find
+      .getAllByRole('alert')
+      .map(({ textContent }) => textContent)
+      .join(),
+  ).toContain('A whole number from 5 to 120.');
+  fireEvent.change(find.getByLabelText('Stops, with what to look at'), { target: { value: 'no time here' } });
+  await settled();
+  expect(
+    find
+      .getAllByRole('alert')
+      .map(({ textContent }) => textContent)
+      .join(),
+  ).toContain('Line 1: it needs a time and some words.');
+  expect(server.sent(SAVE)).toEqual([]);
+});
+
+test('what is pasted is read by the server; a refusal is told and changes nothing', async () => {
+  const { page, names, server, settled } = await open();
+  const before = names();
+  const paste = (text: string) => {
+    const event = new Event('paste', { bubbles: true, cancelable: true });
+    Object.assign(event, { clipboardData: { getData: () => text, setData: () => undefined } });
+    page.querySelector('[data-beat]')!.dispatchEvent(event);
+  };
+  server.on(
+    'POST /api/clips',
+    new Refusal('FORMAT_NEWER', 'The lesson Copied beats was saved by a newer version of Zeitpunkt; open it there.'),
+  );
+  paste('{"format":"zeitpunkt-beats","formatVersion":99}');
+  await until(() => page.textContent!.includes('newer version'));
+  expect(names()).toEqual(before);
+  server.on('POST /api/clips', { beats: [{ id: 'b1', kind: 'say', text: 'From another lesson.' }], items: [] });
+  paste('{"format":"zeitpunkt-beats"}');
+  await until(() => names().length === before.length + 1);
+  await settled();
+  expect(page.textContent).toContain('From another lesson.');
+});
+
+test('what was not saved before a reload is sent on, unless the lesson was changed elsewhere', async () => {
+  const kept = { id: 'l1', revision: 3, lesson: { ...LESSON, title: 'Kept here' } };
+  localStorage.clear();
+  localStorage.setItem('zeitpunkt-unsaved-l1', JSON.stringify(kept));
+  const server = new FakeServer({ 'GET /api/lessons/l1': { id: 'l1', revision: 4, lesson: kept.lesson }, [SAVE]: { revision: 4 } });
+  const { page } = await render(ScriptPlace, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => page.querySelector('[data-beat]') !== null);
+  expect(server.sent(SAVE)).toMatchObject([{ revision: 3, lesson: { title: 'Kept here' } }]);
+  expect(localStorage.getItem('zeitpunkt-unsaved-l1')).toBeNull();
+});

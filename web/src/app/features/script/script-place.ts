@@ -1,0 +1,266 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import {
+  clipOf,
+  duplicateBeat,
+  moveBeats,
+  pasteClip,
+  prepareLesson,
+  readTimeEntry,
+  removeBeats,
+  secondOfDay,
+  timingOf,
+  type NamedFinding,
+  type ScriptEdit,
+  type TimingOffer,
+} from '@zeitpunkt/core';
+import type { Clip } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
+import { download, fileName } from '../../shared/download';
+import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
+import { KeyList } from '../../ui/key-list';
+import { SavingWord } from '../../ui/saving-word';
+import { TeacherFrame } from '../frame/teacher-frame';
+import { AboutLesson } from './about-lesson';
+import { BeatColumn, type Chosen } from './beat-column';
+import { clock, findingsOf, rowsOf, stepAtMs } from './beat-rows';
+import { BeatSettings } from './beat-settings';
+import { Findings } from './findings';
+import { LessonStore } from './lesson-store';
+import { insertOf, INSERTS } from './new-beats';
+import { StagePlayer } from './stage-player';
+
+/** Where a lesson is built: its beats as a column with their times, the stage as it will be, and what the checker finds. */
+@Component({
+  selector: 'zp-script-place',
+  imports: [AboutLesson, BeatColumn, BeatSettings, Findings, KeyList, MatButton, RouterLink, SavingWord, StagePlayer, TeacherFrame],
+  providers: [LessonStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './script-place.html',
+  styleUrl: './script-place.scss',
+  host: { '(copy)': 'copy($event, false)', '(cut)': 'copy($event, true)', '(paste)': 'paste($event)' },
+})
+export class ScriptPlace {
+  readonly id = input.required<string>();
+  protected readonly store = inject(LessonStore);
+  protected readonly inserts = INSERTS;
+  protected readonly clock = clock;
+  protected readonly atMs = signal(0);
+  /** Chosen along with the beat at hand; that one is told by the moment that is seen. */
+  private readonly along = signal<readonly string[]>([]);
+  protected readonly sought = signal('');
+  protected readonly insertWhat = signal(INSERTS[0]!.value);
+  protected readonly insertProblem = signal<string | null>(null);
+  private readonly column = viewChild(BeatColumn);
+  private readonly player = viewChild(StagePlayer);
+
+  protected readonly prepared = computed(() => {
+    const lesson = this.store.lesson();
+    return lesson && prepareLesson(lesson);
+  });
+  private readonly findings = computed(() => {
+    const lesson = this.store.lesson();
+    return lesson ? findingsOf(lesson) : [];
+  });
+  protected readonly rows = computed(() => {
+    const prepared = this.prepared();
+    return prepared ? rowsOf(prepared, this.findings()) : [];
+  });
+  /** What is found about the whole lesson; what is about a beat stands beside it. */
+  protected readonly ofTheLesson = computed(() => this.findings().filter(({ at }) => at === null));
+  protected readonly ofBeats = computed(() => this.findings().length - this.ofTheLesson().length);
+  protected readonly timing = computed(() => {
+    const prepared = this.prepared();
+    return prepared && timingOf(prepared);
+  });
+  protected readonly chosen = computed((): Chosen => {
+    const prepared = this.prepared();
+    const id = prepared ? stepAtMs(prepared, this.atMs()).ref.beatId : '';
+    const along = this.along();
+    return { id, all: along.includes(id) ? along : [id] };
+  });
+  protected readonly atHand = computed(() => {
+    const lesson = this.store.lesson();
+    const { id } = this.chosen();
+    const row = this.rows().find((one) => one.id === id);
+    const beat = lesson?.beats.find((one) => one.id === id);
+    return lesson && row && beat ? { lesson, row, beat } : null;
+  });
+  protected readonly found = computed(() => {
+    const sought = this.sought();
+    return sought
+      ? this.rows().filter(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought)).length
+      : 0;
+  });
+  protected readonly isOff = computed(() => {
+    const timing = this.timing();
+    return timing !== null && timing.offers.length > 0;
+  });
+
+  protected readonly shortcuts: readonly Shortcut[] = [
+    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
+    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
+    { left: ['Space'], right: ['P'], text: 'Play and stop', act: () => this.player()?.togglePlay() },
+    {
+      left: ['Q', 'E'],
+      right: ['K', 'J'],
+      text: 'Beat before, next beat',
+      repeats: true,
+      act: (place) => this.stepBy(place === 0 ? -1 : 1),
+    },
+    { left: ['R'], right: ['Enter'], text: 'Keep as beat what was built on the dial', act: () => this.player()?.keep() },
+    { left: ['Escape'], right: ['.'], text: 'Put back what was built', act: () => this.player()?.putBack() },
+  ];
+
+  constructor() {
+    useShortcuts(this.shortcuts);
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.store.load(id));
+    });
+  }
+
+  protected choose({ id, all }: Chosen): void {
+    const row = this.rows().find((one) => one.id === id);
+    const [first] = row?.steps ?? [];
+    if (!first) return;
+    this.player()?.stop();
+    this.along.set(all.length > 1 ? all : []);
+    // A beat is looked at as it has settled.
+    this.atMs.set(first.startMs + Math.max(0, first.durationMs - 1));
+  }
+
+  protected apply(edit: ScriptEdit): void {
+    const { id } = this.chosen();
+    this.store.edit(edit);
+    this.stayAt(id);
+  }
+
+  protected keep({ apply, afterId }: { readonly apply: ScriptEdit; readonly afterId: string }): void {
+    this.addAfter(afterId, apply);
+  }
+
+  protected mend(finding: NamedFinding): void {
+    const { id } = this.chosen();
+    this.store.mend(finding);
+    this.stayAt(id);
+  }
+
+  protected take({ apply }: TimingOffer): void {
+    this.apply(apply);
+  }
+
+  protected move({ ids, beforeId }: { readonly ids: readonly string[]; readonly beforeId: string | null }): void {
+    const { id } = this.chosen();
+    this.store.edit(moveBeats(ids, beforeId));
+    this.stayAt(id, ids);
+    queueMicrotask(() => setTimeout(() => this.column()?.goTo(id)));
+  }
+
+  protected remove(ids: readonly string[]): void {
+    const rows = this.rows();
+    const last = rows.findLastIndex(({ id }) => ids.includes(id));
+    const next = rows[last + 1]?.id ?? rows[Math.max(0, rows.findIndex(({ id }) => ids.includes(id)) - 1)]?.id ?? '';
+    this.store.edit(removeBeats(ids));
+    this.stayAt(next);
+    setTimeout(() => this.column()?.goTo(this.chosen().id));
+  }
+
+  protected double(id: string): void {
+    this.addAfter(id, duplicateBeat(id));
+  }
+
+  protected insert(event: Event, field: HTMLInputElement): void {
+    event.preventDefault();
+    const lesson = this.store.lesson();
+    if (!lesson) return;
+    const typed = field.value.trim() ? readTimeEntry(field.value, lesson.settings.pack, secondOfDay(8, 0)) : null;
+    if (typed && 'problem' in typed) return this.insertProblem.set(typed.problem);
+    this.insertProblem.set(null);
+    field.value = '';
+    const { id } = this.chosen();
+    this.addAfter(id, insertOf(this.insertWhat(), typed?.at ?? null, lesson, this.nextOf(id)));
+  }
+
+  protected seek(event: Event, field: HTMLInputElement): void {
+    event.preventDefault();
+    const sought = field.value.trim().toLowerCase();
+    this.sought.set(sought);
+    if (!sought) return;
+    const rows = this.rows();
+    const place = rows.findIndex(({ id }) => id === this.chosen().id);
+    const after = [...rows.slice(place + 1), ...rows.slice(0, place + 1)];
+    const next = after.find(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought));
+    if (next) this.choose({ id: next.id, all: [next.id] });
+  }
+
+  protected copy(event: ClipboardEvent, takesAway: boolean): void {
+    const lesson = this.store.lesson();
+    if (!lesson || isTyping(event)) return;
+    event.preventDefault();
+    const { all } = this.chosen();
+    event.clipboardData?.setData('text/plain', JSON.stringify(clipOf(lesson, all)));
+    if (takesAway) this.remove(all);
+  }
+
+  protected async paste(event: ClipboardEvent): Promise<void> {
+    if (isTyping(event)) return;
+    event.preventDefault();
+    const text = event.clipboardData?.getData('text/plain') ?? '';
+    const { id } = this.chosen();
+    try {
+      const clip = await ask<Clip>('POST', '/api/clips', { clip: asObject(text) });
+      this.addAfter(id, pasteClip(clip as Parameters<typeof pasteClip>[0], this.nextOf(id)));
+    } catch (error) {
+      this.store.tell(sentenceOf(error));
+    }
+  }
+
+  /** Gives the lesson out as it is here, also what is not saved yet. */
+  protected saveFile(): void {
+    const lesson = this.store.lesson();
+    if (!lesson) return;
+    const text = JSON.stringify(lesson, null, 2);
+    download(new Blob([`${text}\n`], { type: 'application/json' }), fileName(lesson.title, 'lesson', 'lesson.json'));
+  }
+
+  private nextOf(id: string): string | null {
+    const rows = this.rows();
+    return rows[rows.findIndex((row) => row.id === id) + 1]?.id ?? null;
+  }
+
+  /** Makes a change that adds beats after one, and goes to the first of them. */
+  private addAfter(id: string, edit: ScriptEdit): void {
+    const before = new Set(this.rows().map((row) => row.id));
+    this.store.edit(edit);
+    const added = this.rows().find((row) => !before.has(row.id));
+    this.stayAt(added?.id ?? id);
+    setTimeout(() => this.column()?.goTo(this.chosen().id));
+  }
+
+  private stepBy(by: 1 | -1): void {
+    const rows = this.rows();
+    const next = rows[rows.findIndex(({ id }) => id === this.chosen().id) + by];
+    if (next) this.choose({ id: next.id, all: [next.id] });
+  }
+
+  /** Beats move in time when something before them changes: the one at hand is looked at all the same. */
+  private stayAt(id: string, all: readonly string[] = [id]): void {
+    const rows = this.rows();
+    this.choose({ id: rows.some((row) => row.id === id) ? id : (rows.at(-1)?.id ?? ''), all });
+  }
+}
+
+const FIELDS = 'input, textarea, select';
+const isTyping = (event: Event) => (event.target as Element).closest(FIELDS) !== null;
+
+/** What was copied as data; a text that is none is an object without anything. */
+function asObject(text: string): object {
+  try {
+    const data: unknown = JSON.parse(text);
+    return typeof data === 'object' && data !== null && !Array.isArray(data) ? data : {};
+  } catch {
+    return {};
+  }
+}

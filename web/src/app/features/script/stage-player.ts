@@ -1,0 +1,207 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  model,
+  output,
+  signal,
+  untracked,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import {
+  addBeats,
+  bestWording,
+  displayText,
+  motionMs,
+  NEW_ASIDE,
+  stageAside,
+  stageAt,
+  timeOnStage,
+  toSecondOfDay,
+  WORD_PACKS,
+  wrapSecondOfDay,
+  type DialLayers,
+  type NewBeat,
+  type PreparedLesson,
+  type ScriptEdit,
+  type SecondOfDay,
+} from '@zeitpunkt/core';
+import type { Turning } from '../../ui/dial-gesture';
+import { PointingStage } from '../../ui/pointing-stage';
+import type { StagePlay } from '../../ui/stage-view';
+import { clock, stepAtMs } from './beat-rows';
+
+/** Layers that can be switched while a demonstration is built, with the words on the switches. */
+const SWITCHES: readonly { readonly text: string; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
+  { text: 'minute numbers', on: { minuteRing: 'full' }, off: { minuteRing: 'none' } },
+  { text: 'zones', on: { hourZones: true }, off: { hourZones: false } },
+  { text: 'halves', on: { halves: true }, off: { halves: false } },
+  { text: 'quarters', on: { quarters: true }, off: { quarters: false } },
+  { text: 'shaded', on: { shaded: true }, off: { shaded: false } },
+  { text: 'hour hand', on: { hourHand: true }, off: { hourHand: false } },
+  { text: 'minute hand', on: { minuteHand: true }, off: { minuteHand: false } },
+  { text: 'coloured hands', on: { handInk: 'own' }, off: { handInk: 'alike' } },
+];
+/** How far the script is scrubbed at a press of an arrow, in milliseconds. */
+const SCRUB_STEP_MS = 1000;
+
+/**
+ * The stage as it will be at a moment of the script: scrubbed, played in place, and built on. Hands that are taken and layers that
+ * are switched are kept as a beat of their own.
+ */
+@Component({
+  selector: 'zp-stage-player',
+  imports: [MatButton, PointingStage],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './stage-player.html',
+  styleUrl: './stage-player.scss',
+})
+export class StagePlayer {
+  readonly prepared = input.required<PreparedLesson>();
+  /** The moment of the script that is seen, in milliseconds since its beginning. */
+  readonly atMs = model.required<number>();
+  readonly edit = output<{ readonly apply: ScriptEdit; readonly afterId: string }>();
+  protected readonly switches = SWITCHES;
+  protected readonly step = SCRUB_STEP_MS;
+  protected readonly clock = clock;
+  protected readonly playing = signal(false);
+  /** Where the hands were turned to, in seconds since midnight; null while they stand as the script has them. */
+  protected readonly turned = signal<SecondOfDay | null>(null);
+  protected readonly layers = signal<Partial<DialLayers>>({});
+  protected readonly isBuilt = computed(() => this.turned() !== null || Object.keys(this.layers()).length > 0);
+  protected readonly at = computed(() => stepAtMs(this.prepared(), this.atMs()));
+  private readonly scripted = computed(() => {
+    const { ref, startMs } = this.at();
+    return stageAt(this.prepared(), ref, this.atMs() - startMs);
+  });
+  protected readonly built = computed(() => {
+    const [stage, turned, layers] = [this.scripted(), this.turned(), this.layers()];
+    const aside = turned === null ? stage : stageAside(stage, { ...NEW_ASIDE, timeSec: turned }, this.prepared().lesson.settings);
+    return aside.dial && Object.keys(layers).length > 0
+      ? { ...aside, dial: { ...aside.dial, layers: { ...aside.dial.layers, ...layers } } }
+      : aside;
+  });
+  protected readonly play = computed<StagePlay>(() => {
+    const step = this.at();
+    if (this.playing() && !this.isBuilt()) {
+      const prepared = this.prepared();
+      const began = untracked(this.atMs) - step.startMs;
+      return {
+        stateAt: (ms) => stageAt(prepared, step.ref, ms),
+        motionMs: motionMs(prepared, step.ref),
+        beganAtMs: Date.now() - began,
+      };
+    }
+    const state = this.built();
+    return { stateAt: () => state, motionMs: 0, beganAtMs: 0 };
+  });
+  protected readonly shown = computed(() => {
+    const turned = this.turned();
+    if (turned === null) return null;
+    const { separator, pack } = this.prepared().lesson.settings;
+    return `${displayText(turned, separator)}, ${bestWording(turned, WORD_PACKS[pack])}`;
+  });
+  private timer = 0;
+
+  protected readonly turning = (): Turning => ({ hands: 'geared', at: this.timeNow() });
+
+  constructor() {
+    // Another moment of the script: what was built and not kept is put back.
+    effect(() => {
+      this.at();
+      untracked(() => this.putBack());
+    });
+    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
+  }
+
+  protected scrub(ms: number): void {
+    this.stop();
+    this.atMs.set(Math.max(0, Math.min(this.prepared().totalMs - 1, ms)));
+  }
+
+  togglePlay(): void {
+    if (this.playing()) return this.stop();
+    if (this.atMs() >= this.prepared().totalMs - 1) this.atMs.set(0);
+    this.playing.set(true);
+    this.goOn();
+  }
+
+  stop(): void {
+    clearTimeout(this.timer);
+    this.playing.set(false);
+  }
+
+  protected turnTo(turning: Turning): void {
+    if (turning.hands === 'geared') this.turned.set(turning.at);
+  }
+
+  isOn(on: Partial<DialLayers>): boolean {
+    const [[name, value] = []] = Object.entries(on);
+    return this.built().dial?.layers[name as keyof DialLayers] === value;
+  }
+
+  protected toggle({ on, off }: (typeof SWITCHES)[number]): void {
+    this.stop();
+    const change = this.isOn(on) ? off : on;
+    this.layers.update((layers) => ({ ...layers, ...change }));
+  }
+
+  putBack(): void {
+    this.turned.set(null);
+    this.layers.set({});
+  }
+
+  /** What was built becomes a beat after the one at hand. */
+  keep(): void {
+    const stage = this.built();
+    const [turned, layers] = [this.turned(), this.layers()];
+    const hasLayers = Object.keys(layers).length > 0;
+    const beat: NewBeat =
+      turned === null
+        ? { kind: 'layers', layers, lasts: false, text: '' }
+        : {
+            kind: 'set',
+            timeSec: turned,
+            display: stage.display ? 'full' : 'none',
+            words: stage.words.length > 0,
+            text: '',
+            ...(hasLayers && { layers }),
+          };
+    const { ref, beatIndex } = this.at();
+    const beforeId = this.prepared().lesson.beats[beatIndex + 1]?.id ?? null;
+    this.putBack();
+    this.edit.emit({ apply: addBeats([beat], beforeId), afterId: ref.beatId });
+  }
+
+  private goOn(): void {
+    const step = this.at();
+    const leftMs = step.startMs + step.durationMs - this.atMs();
+    const began = Date.now();
+    const from = this.atMs();
+    const tick = () => {
+      const gone = Date.now() - began;
+      const isOver = gone >= leftMs;
+      const next = from + Math.min(gone, leftMs);
+      if (!isOver) {
+        this.atMs.set(Math.min(next, step.startMs + step.durationMs - 1));
+        this.timer = window.setTimeout(tick, 200);
+      } else if (next >= this.prepared().totalMs) {
+        this.atMs.set(this.prepared().totalMs - 1);
+        this.stop();
+      } else {
+        this.atMs.set(next);
+        this.goOn();
+      }
+    };
+    tick();
+  }
+
+  private timeNow(): SecondOfDay {
+    const turned = this.turned();
+    return turned ?? wrapSecondOfDay(Math.round(toSecondOfDay(timeOnStage(this.scripted())) / 60) * 60);
+  }
+}
