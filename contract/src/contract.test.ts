@@ -125,7 +125,7 @@ test('whatever is built on a dial can be saved, shown to pupils, and changed bes
       const stage = stageOfBuild(build);
       expect(wrongIn(DialBuildSchema, build)).toEqual([]);
       expect(wrongIn(StageStateSchema, stage)).toEqual([]);
-      expect(wrongIn(StageStateSchema, stageAside(stage, { ...NEW_ASIDE, timeSec }, DEFAULT_SETTINGS))).toEqual([]);
+      expect(wrongIn(StageStateSchema, stageAside(stage, { ...NEW_ASIDE, timeSec }, { settings: DEFAULT_SETTINGS }))).toEqual([]);
     }),
     { numRuns: 300 },
   );

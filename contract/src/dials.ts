@@ -40,5 +40,8 @@ export type DialOrder = Data<typeof DialOrder>;
 /** Keeps a demonstration as the last beat of a lesson; the beat's id is made by whoever keeps it, so that it is kept once. */
 export const BeatKeep = Exact({ beatId: BeatIdSchema, build: DialBuildSchema, text: LongText });
 export type BeatKeep = Data<typeof BeatKeep>;
+/** A note to self at a beat of a lesson; empty takes it away. */
+export const NoteKeep = Exact({ beatId: BeatIdSchema, note: Type.String({ maxLength: 200 }) });
+export type NoteKeep = Data<typeof NoteKeep>;
 export const BeatKept = Exact({ revision: Type.Integer({ minimum: 1 }), beatCount: Type.Integer({ minimum: 1 }) });
 export type BeatKept = Data<typeof BeatKept>;

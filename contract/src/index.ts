@@ -37,6 +37,6 @@ export {
   SignIn,
   Teacher,
 } from './teacher.js';
-export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, SavedDial, SavedDialList, ShownStage } from './dials.js';
+export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
 export { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

@@ -112,7 +112,18 @@ export const RoomKeySchema = Type.Array(
 export const QuestionPhaseSchema = OneOf(['open', 'closed', 'revealed']);
 
 /** What the teacher shows beside the script; see Aside in the core. */
-const AsideSchema = Nullable(Exact({ timeSec: Nullable(WholeMinuteSchema), marks: Type.Array(DialMarkSchema, { maxItems: 20 }) }));
+const AsideSchema = Nullable(
+  Exact({
+    timeSec: Nullable(WholeMinuteSchema),
+    marks: Type.Array(DialMarkSchema, { maxItems: 20 }),
+    shows: Nullable(
+      TaggedUnion('kind', [
+        Exact({ kind: Type.Literal('example'), step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) }),
+        Exact({ kind: Type.Literal('chart') }),
+      ]),
+    ),
+  }),
+);
 
 /** A place in a lesson, by name. */
 export const StepRefSchema = Exact({ beatId: BeatIdSchema, step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) });
@@ -124,6 +135,7 @@ export const RunSchema = Exact({
     maxItems: 1000,
   }),
   besideId: Nullable(AskingIdSchema),
+  trail: Type.Array(Exact({ beatId: BeatIdSchema, atMs: AtMs }), { maxItems: 1000 }),
 });
 
 export const RoomStateSchema = Exact({
@@ -190,6 +202,8 @@ export type SessionLive = Data<typeof SessionLive>;
 
 export const SessionDetail = Exact({
   id: Uuid,
+  /** The lesson as it goes on being edited; what is taught is `lesson`. */
+  lessonId: Uuid,
   className: ShortText,
   /** Null once the lesson has ended: the key is free for other rooms then. */
   roomKey: Nullable(RoomKeySchema),

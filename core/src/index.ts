@@ -58,7 +58,9 @@ export {
   type BandChoice,
   type DialBuild,
 } from './lesson/dial-build.js';
-export { MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, timeOnStage, type Aside } from './lesson/aside.js';
+export { exampleSteps, leavesScript, MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, type Aside } from './lesson/aside.js';
+export { timeOnStage } from './scene/time-on-stage.js';
+export { beatTimes, type BeatTime } from './run/beat-times.js';
 export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
@@ -71,6 +73,7 @@ export { stageScene, type StageLayout } from './scene/stage-scene.js';
 export { describeDial, describeStage, dialLetter } from './scene/describe-stage.js';
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
+export { nameInLesson, wordsOf } from './lesson/beat-words.js';
 export { explain, type ExplainStep } from './lesson/explain.js';
 export {
   addBeats,

@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import type { Page } from '@playwright/test';
 import { expect, PHONE, test } from './lib/classroom.js';
+import { ScriptPage } from './lib/script.js';
 
 /** WCAG 2.2 AA and the best practices of axe: nothing may be found. */
 async function expectAccessible(page: Page, place: string): Promise<void> {
@@ -47,8 +48,9 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
   await expectToFit('class');
   await page.goBack();
-  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
-  await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
+  await script.about();
   await expectToFit('lesson');
   await page.goBack();
   await page.getByRole('link', { name: 'Review' }).click();
@@ -82,8 +84,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectAccessible(page, 'class');
     await page.getByRole('button', { name: 'Keep', exact: true }).click();
     await page.goBack();
-    await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
-    await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
+    const script = new ScriptPage(page);
+    await script.open('Half past at the harbour');
+    await script.about();
     await expectAccessible(page, 'lesson');
     await page.goBack();
     const key = await teacher.openRoom();

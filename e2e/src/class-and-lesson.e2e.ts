@@ -1,5 +1,6 @@
 import { expect, test } from './lib/classroom.js';
 import { DialsPage } from './lib/dials.js';
+import { ScriptPage } from './lib/script.js';
 
 test('a class changes while its room is open: names are put right everywhere, a deleted pupil is gone', async ({ teacher, newPupil }) => {
   await teacher.signIn();
@@ -30,22 +31,25 @@ test('a class changes while its room is open: names are put right everywhere, a 
 test('a lesson follows another school from its sheet on; two windows do not overwrite each other', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
+  await script.about();
   await expect(page.getByText('It has passed 12, and 1 comes next: 12.')).toBeVisible();
   const other = await page.context().newPage();
   await other.goto(page.url());
+  const there = new ScriptPage(other);
+  await there.about();
   await page.getByRole('button', { name: 'step back to the one before' }).click();
   await expect(page.getByText('Step back to the numeral before it: 12.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-  await other.getByRole('textbox', { name: 'Title' }).fill('Half past at the pier');
-  await other.getByRole('textbox', { name: 'Title' }).blur();
+  await there.write('Title', 'Half past at the pier');
   await expect(other.getByRole('alert')).toContainText('was changed meanwhile, from another window. Nothing was overwritten.');
   await other.getByRole('button', { name: 'Go on with the other' }).click();
   await expect(other.getByRole('button', { name: 'step back to the one before' })).toHaveAttribute('aria-pressed', 'true');
   await other.close();
 
-  await page.getByRole('link', { name: 'Back to the lessons' }).click();
+  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
   await teacher.openRoom();
   await teacher.begin();
   await teacher.goTo('Worked example');

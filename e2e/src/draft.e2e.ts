@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, test } from './lib/classroom.js';
+import { ScriptPage } from './lib/script.js';
 
 test('from a wish to a taught question: a lesson is drafted, opened and asked in six actions', async ({ teacher, newPupil }) => {
   await teacher.signIn();
@@ -25,11 +26,12 @@ test('from a wish to a taught question: a lesson is drafted, opened and asked in
 test('a lesson goes out as a file and comes in again; a spoilt one is refused with the place', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
   const [out] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
   expect(out.suggestedFilename()).toBe('Half-past-at-the-harbour.lesson.json');
   const text = readFileSync(await out.path(), 'utf8');
-  await page.getByRole('link', { name: 'Back to the lessons' }).click();
+  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
   const takeIn = (content: string) =>
     page
       .getByLabel('Open a lesson file')
@@ -44,10 +46,10 @@ test('a lesson goes out as a file and comes in again; a spoilt one is refused wi
 test('a finding of the checker is mended at a click, and the mend can be undone', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
-  await page.getByRole('textbox', { name: 'Title' }).waitFor(); // the lessons have a field for minutes, too
-  await page.getByRole('spinbutton', { name: 'Minutes' }).fill('20');
-  await page.getByRole('spinbutton', { name: 'Minutes' }).blur();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
+  await script.about();
+  await script.write('Minutes', '20');
   await expect(page.getByText('The lesson takes about 5 minutes, and 20 were wanted.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan 5 minutes' }).click();
   await expect(page.getByText('and 20 were wanted')).toHaveCount(0);

@@ -3,6 +3,7 @@ import type { Page } from '@playwright/test';
 import { DialsPage } from './lib/dials.js';
 import type { PupilPage } from './lib/pupil.js';
 import { expect, PHONE, test } from './lib/classroom.js';
+import { ScriptPage } from './lib/script.js';
 
 const FOLDER = process.env['SHOTS'] ?? join(import.meta.dirname, '../../docs/screenshots');
 
@@ -126,7 +127,8 @@ test('pictures of the class list and of a lesson sheet', async ({ teacher }) => 
   await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
   await shot(page, 'class');
   await page.goBack();
-  await page.getByRole('link', { name: 'Settings of Half past at the harbour' }).click();
-  await expect(page.getByRole('textbox', { name: 'Title' })).toBeVisible();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
+  await script.about();
   await shot(page, 'lesson');
 });

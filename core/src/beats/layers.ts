@@ -1,6 +1,6 @@
 import { bandOfChoice, type BandChoice } from '../lesson/dial-build.js';
 import { narrationMs } from '../lesson/settings.js';
-import { timeOnStage } from '../lesson/aside.js';
+import { timeOnStage } from '../scene/time-on-stage.js';
 import type { DialLayers } from '../scene/dial-state.js';
 import type { BeatKind } from './beat-kind.js';
 

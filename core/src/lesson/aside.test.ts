@@ -3,10 +3,13 @@ import { gearedPose } from '../dial/pose.js';
 import { CLEAR_STAGE, displayOf, type StageState } from '../scene/stage-state.js';
 import { TEACHING_LAYERS } from '../scene/dial-state.js';
 import { secondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
-import { NEW_ASIDE, stageAside, timeOnStage } from './aside.js';
+import { timeOnStage } from '../scene/time-on-stage.js';
+import { explain } from './explain.js';
+import { exampleSteps, leavesScript, NEW_ASIDE, stageAside } from './aside.js';
 import { NEW_BUILD, setTime, stageOfBuild } from './dial-build.js';
 import { DEFAULT_SETTINGS } from './settings.js';
 
+const LESSON = { settings: DEFAULT_SETTINGS };
 const half = secondOfDay(4, 30);
 const scripted: StageState = {
   ...stageOfBuild(setTime(half)({ ...NEW_BUILD, words: 'best', bands: ['hour-line-fives', 'day-line'] })),
@@ -14,10 +17,10 @@ const scripted: StageState = {
   stem: 'What time is it?',
 };
 const ring = { type: 'numeral', numeral: 6 } as const;
-const aside = (timeSec: number | null, stage = scripted) => stageAside(stage, { timeSec, marks: [ring] }, DEFAULT_SETTINGS);
+const aside = (timeSec: number | null, stage = scripted) => stageAside(stage, { ...NEW_ASIDE, timeSec, marks: [ring] }, LESSON);
 
 test('pointing goes on top and leaves everything else as the script has it', () => {
-  expect(stageAside(scripted, NEW_ASIDE, DEFAULT_SETTINGS)).toBe(scripted);
+  expect(stageAside(scripted, NEW_ASIDE, LESSON)).toBe(scripted);
   expect(aside(null)).toEqual({ ...scripted, dial: { ...scripted.dial, marks: [ring] } });
 });
 
@@ -41,7 +44,7 @@ test('a count of the script is not left beside other hands, a hand pointed at st
     { type: 'count', toMinute: 30, by: 5 },
     { type: 'hand', hand: 'hour' },
   ] as const;
-  const stage = stageAside({ ...scripted, dial: { ...scripted.dial!, marks } }, { timeSec: 0, marks: [] }, DEFAULT_SETTINGS);
+  const stage = stageAside({ ...scripted, dial: { ...scripted.dial!, marks } }, { ...NEW_ASIDE, timeSec: 0 }, LESSON);
   expect(stage.dial!.marks).toEqual([marks[1]]);
 });
 
@@ -67,7 +70,24 @@ test('turning begins at the time that is shown, at every minute, and the day lin
       expect(timeOnStage(stage) % 43_200).toBe(at % 43_200);
       expect(timeOnStage(stageOfBuild(setTime(at)({ ...NEW_BUILD, bands: ['day-line'] })))).toBe(at);
       // What is shown beside the script is what a dial built for that time shows.
-      expect(stageAside(stage, { timeSec: at, marks: [] }, DEFAULT_SETTINGS).display).toEqual(stage.display);
+      expect(stageAside(stage, { ...NEW_ASIDE, timeSec: at }, LESSON).display).toEqual(stage.display);
     }),
   );
+});
+
+test('an example beside the script is told step by step, and ends as the explanation does; the chart has the stage to itself', () => {
+  const at = secondOfDay(7, 40);
+  const stages = exampleSteps(at, DEFAULT_SETTINGS).map(({ step }) =>
+    stageAside(scripted, { ...NEW_ASIDE, timeSec: at, shows: { kind: 'example', step } }, LESSON),
+  );
+  expect(stages).toHaveLength(explain(at, DEFAULT_SETTINGS).length);
+  expect(stages[0]).toMatchObject({ dial: { pose: gearedPose(at) }, display: { hour: null, minute: null }, stem: null });
+  expect(stages.at(-1)).toMatchObject({ display: { hour: '7', minute: '40' }, words: ['twenty to eight', 'seven forty'] });
+  const chart = { ...NEW_ASIDE, shows: { kind: 'chart' } as const };
+  expect(stageAside(scripted, chart, { ...LESSON, rung: 'quarter-to' })).toMatchObject({
+    dial: null,
+    board: [],
+    chart: { title: 'quarter to' },
+  });
+  expect([leavesScript(chart), leavesScript({ ...NEW_ASIDE, marks: [ring] })]).toEqual([true, false]);
 });

@@ -1,13 +1,19 @@
 import { gearedPose } from '../dial/pose.js';
-import { reportPose } from '../dial/possible.js';
 import { bandKindOf } from '../scene/bands/registry.js';
 import { dialOf, TEACHING_LAYERS, type DialMark } from '../scene/dial-state.js';
 import { displayAt } from '../scene/display-at.js';
-import { keepOnStage, type StageState } from '../scene/stage-state.js';
+import { CLEAR_STAGE, keepOnStage, type StageState } from '../scene/stage-state.js';
 import { withMarks } from '../scene/with-marks.js';
-import { toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
+import { toSecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
+import { rungIdOf } from '../ladder/registry.js';
+import { markBeat } from '../beats/mark.js';
+import { setBeat } from '../beats/set.js';
+import { kindOf } from '../question-kinds/registry.js';
+import { explain, type ExplainStep } from './explain.js';
+import type { Lesson } from './lesson.js';
+import { referenceChart } from './reference-chart.js';
 import type { LessonSettings } from './settings.js';
 
 /** What a teacher does on the stage beside the script: turns the hands and points. One step brings the script back. */
@@ -16,27 +22,59 @@ export interface Aside {
   readonly timeSec: number | null;
   /** Pointed at by hand, on top of what the script marks. */
   readonly marks: readonly DialMark[];
+  /**
+   * What has the stage instead of turned hands: the explanation of `timeSec` as far as one of its steps, or the reference
+   * chart; null for the hands.
+   */
+  readonly shows: { readonly kind: 'example'; readonly step: string } | { readonly kind: 'chart' } | null;
 }
 
-export const NEW_ASIDE: Aside = { timeSec: null, marks: [] };
+export const NEW_ASIDE: Aside = { timeSec: null, marks: [], shows: null };
+
+/** Whether an aside has the stage to itself; marks alone go on top of the script. */
+export function leavesScript(aside: Aside): boolean {
+  return aside.timeSec !== null || aside.shows !== null;
+}
+
+/** The steps of an explanation given beside the script. */
+export function exampleSteps(timeSec: number, settings: LessonSettings): readonly ExplainStep[] {
+  return explain(toSecondOfDay(timeSec), settings);
+}
 
 /** Marks kept at once; the oldest goes first. */
 export const MOST_ASIDE_MARKS = 20;
 
-/** The time the hands on a stage show, or the one nearest to them; 8 o'clock where there is no dial. */
-export function timeOnStage(stage: StageState): SecondOfDay {
-  const line = stage.bands.find((band) => band.type === 'day-line');
-  const nearest = stage.dial ? reportPose(stage.dial.pose).nearest : toSecondOfDay(8 * 3600);
-  // The dial alone does not tell morning from evening; a day line on the same stage does.
-  const onTheLine = line?.atSec ?? null;
-  return onTheLine !== null && onTheLine % 43_200 === nearest % 43_200 ? toSecondOfDay(onTheLine) : nearest;
+/** What of its lesson an aside follows. */
+export type AsideOf = Pick<Lesson, 'settings'> & Partial<Pick<Lesson, 'rung' | 'items'>>;
+
+/** The stage of an explanation as far as a step; one that it does not have is its last. */
+function exampleUpTo(timeSec: number, step: string, settings: LessonSettings): StageState {
+  const steps = exampleSteps(timeSec, settings);
+  const found = steps.findIndex((one) => one.step === step);
+  const context = { settings, layers: TEACHING_LAYERS, itemOf: noItems };
+  return steps.slice(0, found < 0 ? undefined : found + 1).reduce((before, { beat }) => {
+    const kind = beat.kind === 'set' ? setBeat : (markBeat as unknown as typeof setBeat);
+    return kind.at(keepOnStage(before, kind.keeps), beat as never, Infinity, context);
+  }, CLEAR_STAGE);
+}
+
+/** An explanation asks nothing. */
+function noItems(id: string): never {
+  throw new Error(`An explanation looks up no item, but ${id} was looked for.`);
 }
 
 /**
  * The script's stage as the teacher has changed it. Display, words and lines follow the hands; what spoke of the
  * script's time, its board, stem and counts, is left out as soon as the hands show another.
  */
-export function stageAside(scripted: StageState, aside: Aside, settings: LessonSettings): StageState {
+export function stageAside(scripted: StageState, aside: Aside, { settings, rung, items }: AsideOf): StageState {
+  if (aside.shows?.kind === 'chart') {
+    const times = (items ?? []).flatMap((item) => kindOf(item).timesOf(item));
+    return { ...CLEAR_STAGE, chart: referenceChart(rung ?? rungIdOf(times), settings) };
+  }
+  if (aside.shows?.kind === 'example' && aside.timeSec !== null) {
+    return withMarks(exampleUpTo(aside.timeSec, aside.shows.step, settings), aside.marks);
+  }
   if (aside.timeSec === null) return withMarks(scripted, aside.marks);
   const at = toSecondOfDay(aside.timeSec);
   const { dial, bands, display, words } = scripted;

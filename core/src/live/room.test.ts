@@ -72,7 +72,7 @@ test('a command that changes nothing gives the same room, so that nothing is tol
 
 test('what is shown beside the script ends with the next step and leaves the questions as they are', () => {
   const asked = play([BEGIN, go('ask-1')]);
-  const aside = { timeSec: 16_500, marks: [] };
+  const aside = { timeSec: 16_500, marks: [], shows: null };
   const left = play([{ type: 'aside', aside }], asked);
   expect(left).toEqual({ ...asked, aside });
   expect(play([{ type: 'aside', aside: { ...aside } }], left)).toBe(left);
@@ -113,7 +113,7 @@ describe('questions beside the script', () => {
   });
 
   test('hands turned beside it are put away first, then the question', () => {
-    const turned = play([{ type: 'aside', aside: { timeSec: 0, marks: [] } }], again);
+    const turned = play([{ type: 'aside', aside: { timeSec: 0, marks: [], shows: null } }], again);
     const back = play([{ type: 'aside', aside: null }], turned);
     expect(back.run.besideId).toBe('q1.2');
     expect(play([{ type: 'aside', aside: null }], back).run.besideId).toBeNull();

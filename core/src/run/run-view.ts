@@ -1,5 +1,6 @@
 import { isMovingBeat, type MovingBeat } from '../beats/moving.js';
-import { stageAside, type Aside } from '../lesson/aside.js';
+import type { BeatBase } from '../beats/registry.js';
+import { leavesScript, stageAside, type Aside } from '../lesson/aside.js';
 import { motionMs, stageAt, stageBefore, stepAt } from '../lesson/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { LessonSettings } from '../lesson/settings.js';
@@ -66,15 +67,17 @@ function stageView(prepared: PreparedLesson, run: Run, aside: Aside | null, elap
   const marks = aside?.marks ?? [];
   const still = { beat: null, settings, elapsedMs, motionMs: 0, glides: false };
   const settled = stageOfRun(prepared, run, Infinity);
-  if (aside && aside.timeSec !== null) return { ...still, before: stageAside(settled, aside, settings), marks: [], glides: true };
+  if (aside && leavesScript(aside)) {
+    return { ...still, before: stageAside(settled, aside, prepared.lesson), marks: [], glides: aside.shows === null };
+  }
   if (run.besideId !== null || !isMovingBeat(step.beat)) return { ...still, before: settled, marks };
   const before = stageBefore(step, isRevealed(run));
   // The words the teacher says are the teacher's to say: the desk needs only what is seen.
   return { ...still, before, beat: movingOnly(step.beat), motionMs: motionMs(prepared, run.at), marks };
 }
 
-/** The beat without its words, and without the id that a lesson keeps it under. */
+/** The beat without its words, and without what a lesson keeps beside every beat: the note is the teacher's alone. */
 function movingOnly(beat: MovingBeat): MovingBeat {
-  const { id: _id, ...rest } = beat as MovingBeat & { id?: string };
+  const { id: _id, note: _note, plannedSec: _plannedSec, ...rest } = beat as MovingBeat & Partial<BeatBase>;
   return { ...rest, text: '' };
 }

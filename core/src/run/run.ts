@@ -19,11 +19,16 @@ export interface Run {
   readonly askings: readonly Asking[];
   /** The asking that is put beside the script, until the next step; null while the script goes on. */
   readonly besideId: string | null;
+  /** When each beat was reached, in the order they were: what the lesson really took. */
+  readonly trail: readonly { readonly beatId: string; readonly atMs: number }[];
 }
+
+/** A lesson that goes to and fro without end keeps the latest of its trail. */
+const LONGEST_TRAIL = 1000;
 
 /** A run that has not begun: it stands at the first step and has asked nothing. */
 export function newRun(prepared: PreparedLesson): Run {
-  return { at: prepared.steps[0]!.ref, enteredAtMs: 0, askings: [], besideId: null };
+  return { at: prepared.steps[0]!.ref, enteredAtMs: 0, askings: [], besideId: null, trail: [] };
 }
 
 /** The item that a step of the script puts to devices, or null; what is asked aloud is only seen on the stage. */
@@ -49,7 +54,15 @@ export function enterStep(run: Run, to: StepRef, prepared: PreparedLesson, nowMs
   const step = stepAt(prepared, to);
   const itemId = itemIdAt(prepared, to);
   const closed = closeAll(run.askings, nowMs, itemId);
-  return { at: step.ref, enteredAtMs: nowMs, askings: reach(closed, step.beat.kind, itemId, prepared, nowMs), besideId: null };
+  const isNewBeat = run.trail.at(-1)?.beatId !== step.ref.beatId;
+  const trail = isNewBeat ? [...run.trail, { beatId: step.ref.beatId, atMs: nowMs }].slice(-LONGEST_TRAIL) : run.trail;
+  return {
+    at: step.ref,
+    enteredAtMs: nowMs,
+    askings: reach(closed, step.beat.kind, itemId, prepared, nowMs),
+    besideId: null,
+    trail,
+  };
 }
 
 /** What reaching a beat does to the question it is about. */

@@ -32,10 +32,20 @@ function toVersion3(data: Stored): Stored {
   return { ...data, run: isStored(run) ? { ...run, askings } : run, door: { open: true, closesAtMs: null, asks: false } };
 }
 
+/** Version 3 had no examples or chart beside the script, and did not keep when each beat was reached. */
+function toVersion4(data: Stored): Stored {
+  const { run, aside } = data;
+  return {
+    ...data,
+    run: isStored(run) ? { ...run, trail: [] } : run,
+    aside: isStored(aside) ? { ...aside, shows: null } : aside,
+  };
+}
+
 /** A live room as it goes on after a restart; see RoomState. It is read with the lesson it was taught from. */
 export const roomStateFormat: Format<Lesson> = {
   name: 'room of',
-  migrations: [toVersion2, toVersion3],
+  migrations: [toVersion2, toVersion3, toVersion4],
   carriesVersion: false,
   unreadable: 'ROOM_UNREADABLE',
 };

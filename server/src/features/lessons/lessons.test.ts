@@ -153,3 +153,35 @@ test('a lesson is put away and brought back, with what was taught of it', async 
   await teacher.send('POST', `/api/lessons/${lessonId}/restore`);
   expect((await list())[0].archivedAtMs).toBeNull();
 });
+
+test('a note that is made while teaching stays with the lesson; the room that is open teaches on as it was', async () => {
+  const note = (beatId: string, text: string) => teacher.send('POST', `/api/lessons/${lessonId}/notes`, { beatId, note: text });
+  const { id } = lesson.beats[2]!;
+  expect((await note(id, ' Show the lamp ')).json()).toEqual({ revision: 2 });
+  expect((await note(id, 'Show the lamp')).json()).toEqual({ revision: 2 }); // sent again
+  const kept = (await teacher.send('GET', `/api/lessons/${lessonId}`)).json().lesson;
+  expect(kept).toEqual({ ...lesson, beats: lesson.beats.map((beat) => (beat.id === id ? { ...beat, note: 'Show the lamp' } : beat)) });
+  expect((await note(id, '')).json()).toEqual({ revision: 3 });
+  expect((await teacher.send('GET', `/api/lessons/${lessonId}`)).json().lesson).toEqual(lesson);
+  expect((await note('b-gone', 'Lost')).json()).toMatchObject({ code: 'NOT_FOUND', detail: expect.stringContaining('beat') });
+});
+
+describe('copied beats', () => {
+  const clip = { format: 'zeitpunkt-beats', formatVersion: 3, beats: [], items: [] };
+  const read = (change: object) => teacher.send('POST', '/api/clips', { clip: { ...clip, ...change } });
+
+  test('beats of an older version are brought to this one', async () => {
+    const beats = [{ id: 'b', kind: 'worked-example', timeSec: 27_030 }];
+    expect((await read({ formatVersion: 2, beats })).json()).toEqual({ beats: [{ ...beats[0], timeSec: 27_000 }], items: [] });
+  });
+
+  test.each([
+    [{ format: 'text' }, 'LESSON_UNREADABLE', 'no beats'],
+    [{ formatVersion: 99 }, 'FORMAT_NEWER', 'Copied beats'],
+    [{ beats: [{ id: 'b', kind: 'dance' }] }, 'LESSON_UNREADABLE', 'beats'],
+    [{ beats: [{ id: 'b', kind: 'ask', itemId: 'none', text: '' }] }, 'LESSON_ITEM_UNKNOWN', 'none'],
+    [{ beats: [{ id: 'b', kind: 'say', text: 'x'.repeat(10_001) }] }, 'LESSON_UNREADABLE', 'text'],
+  ])('%j is refused with what is wrong', async (change, code, place) => {
+    expect((await read(change)).json()).toMatchObject({ code, detail: expect.stringContaining(place) });
+  });
+});

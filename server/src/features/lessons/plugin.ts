@@ -1,4 +1,5 @@
 import {
+  changeBeat,
   CoreError,
   DEFAULT_SETTINGS,
   draftLesson,
@@ -20,6 +21,7 @@ import {
   LessonList,
   LessonSave,
   LessonSaved,
+  NoteKeep,
   type LessonSummary,
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
@@ -137,6 +139,19 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
     const longer: Lesson = { ...lesson, beats: [...lesson.beats, beat] };
     saveDraft(db, row.id, row.revision + 1, stored.lesson(longer, row.title));
     return { revision: row.revision + 1, beatCount: longer.beats.length };
+  });
+
+  // A note that is made while the lesson is taught goes into the lesson as it goes on being edited. Safe to repeat.
+  app.post('/api/lessons/:id/notes', { schema: { params: Params, body: NoteKeep, response: { 200: LessonSaved } } }, (request) => {
+    const row = mustOwn(requireTeacher(request).id, request.params.id);
+    const { beatId, note } = request.body;
+    const lesson = stored.lesson(row.draft, row.title);
+    const beat = lesson.beats.find(({ id }) => id === beatId);
+    if (!beat) throw new CoreError('NOT_FOUND', `“${row.title}” does not have this beat any more; the note cannot be kept with it.`);
+    const kept = note.trim() || undefined;
+    if (beat.note === kept) return { revision: row.revision };
+    saveDraft(db, row.id, row.revision + 1, changeBeat(beatId, { note: kept })(lesson));
+    return { revision: row.revision + 1 };
   });
 
   for (const [verb, archivedAtMs] of [

@@ -68,12 +68,12 @@ describe('beside the script', () => {
   test('desks see the hands as the teacher turns them, but a pupil who is answering keeps the question', async () => {
     const anouk = await room.join('Anouk');
     await room.tell({ type: 'begin' });
-    await show({ timeSec: 16_500, marks: [ring] });
+    await show({ timeSec: 16_500, marks: [ring], shows: null });
     expect(await stageOf(anouk)).toMatchObject({
       stage: { before: { dial: { pose: { hourDeg: 137.5, minuteDeg: 210 }, marks: [ring] } }, beat: null, glides: true },
     });
     await room.goTo('ask', 'q1');
-    await show({ timeSec: 16_500, marks: [] });
+    await show({ timeSec: 16_500, marks: [], shows: null });
     expect(await stageOf(anouk)).toMatchObject({ stage: null, question: { phase: 'open' } });
     await room.tell({ type: 'close', askingId: 'q1' });
     expect(await stageOf(anouk)).toMatchObject({ stage: { before: { dial: { pose: { minuteDeg: 210 } } } }, question: null });
@@ -85,7 +85,7 @@ describe('beside the script', () => {
     const anouk = await room.join('Anouk');
     await room.tell({ type: 'begin' });
     await room.tell({ type: 'go', to: prepareLesson(room.detail.lesson).steps.find(({ beat }) => beat.kind === 'sweep')!.ref });
-    await show({ timeSec: null, marks: [ring] });
+    await show({ timeSec: null, marks: [ring], shows: null });
     await school.stop();
     await school.start();
     expect(await stageOf(anouk)).toMatchObject({ stage: { beat: { kind: 'sweep' }, marks: [ring], glides: false } });
@@ -94,10 +94,10 @@ describe('beside the script', () => {
   test('marks that are none, a time out of the day and too many marks are refused, and nothing changes', async () => {
     await room.tell({ type: 'begin' });
     for (const [aside, place] of [
-      [{ timeSec: 86_400, marks: [] }, 'timeSec'],
-      [{ timeSec: null, marks: [{ type: 'numeral', numeral: 13 }] }, 'marks'],
-      [{ timeSec: null, marks: Array(21).fill(ring) }, 'marks'],
-      [{ marks: [] }, 'timeSec'],
+      [{ timeSec: 86_400, marks: [], shows: null }, 'timeSec'],
+      [{ timeSec: null, marks: [{ type: 'numeral', numeral: 13 }], shows: null }, 'marks'],
+      [{ timeSec: null, marks: Array(21).fill(ring), shows: null }, 'marks'],
+      [{ marks: [], shows: null }, 'timeSec'],
     ] as const)
       expect((await show(aside)).json()).toMatchObject({ code: 'REQUEST_SHAPE', detail: expect.stringContaining(place) });
     expect((await room.live()).room.aside).toBeNull();

@@ -76,10 +76,11 @@ export class LiveRoom {
 
   /** @param responses every attempt, where more is wanted than the latest */
   detail(responses = this.answers.latest): SessionDetail {
-    const { id, className, roomKey, createdAtMs, unreadable } = this.record;
+    const { id, lessonId, className, roomKey, createdAtMs, unreadable } = this.record;
     const { lesson } = this.lesson;
     return {
       id,
+      lessonId,
       className,
       roomKey,
       createdAtMs,

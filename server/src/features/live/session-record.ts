@@ -7,6 +7,7 @@ import type { LiveQueries } from './queries.js';
 /** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
 export interface SessionRecord {
   readonly id: string;
+  readonly lessonId: string;
   readonly classId: string;
   readonly teacherId: string;
   readonly className: string;
@@ -46,6 +47,7 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
   }
   return {
     id: session.id,
+    lessonId: session.lessonId,
     classId: session.classId,
     teacherId: session.teacherId,
     className,
@@ -62,9 +64,10 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
 
 /** A session as its teacher sees it, from the database alone. */
 export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
-  const { id, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
+  const { id, lessonId, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
   return {
     id,
+    lessonId,
     className,
     roomKey: endedAtMs === null ? roomKey : null,
     createdAtMs,

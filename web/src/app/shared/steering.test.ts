@@ -1,11 +1,12 @@
 import { TestBed } from '@angular/core/testing';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import type { Aside, RoomCommand } from '@zeitpunkt/core';
+import { toSecondOfDay, type Aside, type RoomCommand } from '@zeitpunkt/core';
 import { liveActions, liveFeature } from '../state/live';
 import { askingOf, sessionDetail, stepOf, withRun } from '../testing/session';
 import { Steering } from './steering';
 
-const at = (timeSec: number): Aside => ({ timeSec, marks: [] });
+const HOUR = 3600;
+const at = (timeSec: number): Aside => ({ timeSec, marks: [], shows: null });
 let steering: Steering;
 let store: Store;
 let told: RoomCommand[];
@@ -98,19 +99,55 @@ test('one key brings the script back at its step, and what was not sent yet is d
     { type: 'aside', aside: at(60) },
     { type: 'aside', aside: null },
   ]);
-  expect([steering.aside(), steering.handsAside()]).toEqual([null, false]);
+  expect([steering.aside(), steering.isAside()]).toEqual([null, false]);
   steering.next();
   TestBed.tick();
   expect(told.at(-1)).toEqual({ type: 'go', to: stepOf(3) });
 });
 
 test('marks alone do not stop the script: the next step takes them away', () => {
-  show({ timeSec: null, marks: [{ type: 'numeral', numeral: 6 }] });
+  show({ timeSec: null, marks: [{ type: 'numeral', numeral: 6 }], shows: null });
   arrive();
   steering.next();
   TestBed.tick();
   expect(told.at(-1)).toEqual({ type: 'go', to: stepOf(3) });
   expect(steering.aside()).toBeNull();
+});
+
+test('a time is explained step by step; going on after its end, or back before its beginning, is the script again', () => {
+  steering.showExample(toSecondOfDay(7 * HOUR + 45 * 60));
+  const { steps } = steering.example()!;
+  expect(steps.length).toBeGreaterThan(3);
+  const stood = steps.map(() => {
+    const { index } = steering.example()!;
+    steering.next();
+    return index;
+  });
+  expect(stood).toEqual(steps.map((_, index) => index));
+  expect([steering.aside(), told.at(-1)]).toEqual([null, { type: 'aside', aside: null }]);
+  steering.showExample(toSecondOfDay(8 * HOUR));
+  steering.next();
+  steering.back();
+  expect(steering.example()!.index).toBe(0);
+  steering.back();
+  expect(steering.isAside()).toBe(false);
+  expect(told.filter(({ type }) => type === 'go')).toEqual([]);
+});
+
+test('the chart comes and goes at one key; turned hands take its place', () => {
+  steering.toggleChart();
+  expect(steering.aside()).toEqual({ timeSec: null, marks: [], shows: { kind: 'chart' } });
+  steering.toggleChart();
+  expect(steering.aside()).toBeNull();
+});
+
+test('a beat is skipped whole, and any beat can be leapt to', () => {
+  steering.skipBeat();
+  steering.leap('b1');
+  expect(told).toEqual([
+    { type: 'go', to: stepOf(3) },
+    { type: 'go', to: stepOf(1) },
+  ]);
 });
 
 describe('questions beside the script', () => {

@@ -1,6 +1,19 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { anotherLike, seededRng, stepIndex, type Aside, type Asking, type Item, type RoomCommand } from '@zeitpunkt/core';
+import {
+  anotherLike,
+  exampleSteps,
+  leavesScript,
+  NEW_ASIDE,
+  seededRng,
+  stepIndex,
+  type Aside,
+  type Asking,
+  type ExplainStep,
+  type Item,
+  type RoomCommand,
+  type SecondOfDay,
+} from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';
 import type { Shortcut } from './shortcuts';
@@ -27,8 +40,17 @@ export class Steering {
   readonly ahead = this.unsent.asReadonly();
   /** What is shown beside the script, told or not; null while the stage follows the script. */
   readonly aside = computed(() => this.unsent() ?? this.detail()?.live.room.aside ?? null);
-  /** Whether the hands stand elsewhere than the script has them. */
-  readonly handsAside = computed(() => (this.aside()?.timeSec ?? null) !== null);
+  /** Whether something else has the stage than the script: hands turned elsewhere, an example, the chart. */
+  readonly isAside = computed(() => leavesScript(this.aside() ?? NEW_ASIDE));
+  /** The example that is given beside the script with the step it stands at, from 0; null where none is. */
+  readonly example = computed((): { readonly steps: readonly ExplainStep[]; readonly index: number } | null => {
+    const [aside, lesson] = [this.aside(), this.prepared()?.lesson];
+    const shows = aside?.shows;
+    if (shows?.kind !== 'example' || !aside || aside.timeSec === null || !lesson) return null;
+    const steps = exampleSteps(aside.timeSec, lesson.settings);
+    const index = steps.findIndex(({ step }) => step === shows.step);
+    return { steps, index: index < 0 ? steps.length - 1 : index };
+  });
 
   /** The question put beside the script; null while the script goes on. */
   readonly besideAsking = computed((): Asking | null => {
@@ -55,6 +77,18 @@ export class Steering {
     this.unsent.set(aside);
   }
 
+  /** Explains a time beside the script, step by step. */
+  showExample(timeSec: SecondOfDay): void {
+    const lesson = this.prepared()?.lesson;
+    if (lesson) this.showAside({ timeSec, marks: [], shows: { kind: 'example', step: exampleSteps(timeSec, lesson.settings)[0]!.step } });
+  }
+
+  /** Puts the reference chart on the stage, or takes it away again. */
+  toggleChart(): void {
+    if (this.aside()?.shows?.kind === 'chart') return this.backToScript();
+    this.showAside({ timeSec: null, marks: [], shows: { kind: 'chart' } });
+  }
+
   /** Brings the script back, at the step where it was left. */
   backToScript(): void {
     this.unsent.set(undefined);
@@ -62,11 +96,12 @@ export class Steering {
   }
 
   /**
-   * One step on; in the lobby the lesson begins. Hands turned beside the script bring the script back first, and a question
-   * beside it is answered before the script goes on.
+   * One step on; in the lobby the lesson begins. An example beside the script goes on to its end; then, as with hands turned
+   * beside it, the script comes back first, and a question beside it is answered before the script goes on.
    */
   next(): void {
-    if (this.handsAside()) return this.backToScript();
+    if (this.goInExample(1)) return;
+    if (this.isAside()) return this.backToScript();
     const live = this.detail()?.live;
     const beside = this.besideAsking();
     if (live?.room.phase === 'lobby') this.tell({ type: 'begin' });
@@ -75,8 +110,25 @@ export class Steering {
   }
 
   back(): void {
-    if (this.handsAside() || this.besideAsking()) return this.backToScript();
+    if (this.goInExample(-1)) return;
+    if (this.isAside() || this.besideAsking()) return this.backToScript();
     this.goBy(-1);
+  }
+
+  /** Leaves out what is left of the beat at hand. */
+  skipBeat(): void {
+    const [room, prepared] = [this.detail()?.live.room, this.prepared()];
+    if (!room || !prepared) return;
+    const here = prepared.steps[stepIndex(prepared, room.run.at)]!;
+    const next = prepared.lesson.beats[here.beatIndex + 1];
+    if (next) this.leap(next.id);
+  }
+
+  /** Goes to the beginning of a beat, wherever it stands. */
+  leap(beatId: string): void {
+    this.unsent.set(undefined);
+    const to = this.prepared()?.steps.find(({ ref }) => ref.beatId === beatId);
+    if (to && this.detail()?.live.room.phase === 'running') this.tell({ type: 'go', to: to.ref });
   }
 
   /** Asks a question once more, of pupils who have seen its answer. */
@@ -103,6 +155,14 @@ export class Steering {
   tell(command: RoomCommand): void {
     const sessionId = this.detail()?.id;
     if (sessionId) this.store.dispatch(liveActions.command({ sessionId, commandId: uuid(), command, atMs: Date.now() }));
+  }
+
+  /** Goes on or back within an example; false where none is given or it is at that end. */
+  private goInExample(by: 1 | -1): boolean {
+    const [aside, example] = [this.aside(), this.example()];
+    const to = example?.steps[example.index + by];
+    if (aside && to) this.showAside({ ...aside, shows: { kind: 'example', step: to.step } });
+    return to !== undefined;
   }
 
   private goBy(steps: number): void {

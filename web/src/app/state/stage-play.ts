@@ -1,6 +1,6 @@
 import { computed, type Signal } from '@angular/core';
 import type { Store } from '@ngrx/store';
-import { motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
+import { leavesScript, motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
 import type { StagePlay } from '../ui/stage-view';
 import { liveFeature } from './live';
 
@@ -20,13 +20,12 @@ export function playOf(store: Store, ahead: Signal<Aside | null | undefined>): S
     const aside = own === undefined ? now.aside : own;
     const { run } = now;
     const beganAtMs = run.enteredAtMs + skewMs();
-    const { settings } = lesson.lesson;
     const motionMs = motionOfRun(lesson, run);
     if (!aside) return { stateAt: (elapsedMs) => stageOfRun(lesson, run, elapsedMs), motionMs, beganAtMs };
     // Hands that are turned by hand stand still for the script; marks alone go on top of what it plays.
-    if (aside.timeSec === null)
-      return { stateAt: (elapsedMs) => stageAside(stageOfRun(lesson, run, elapsedMs), aside, settings), motionMs, beganAtMs };
-    const stage = stageAside(stageOfRun(lesson, run, Infinity), aside, settings);
-    return { stateAt: () => stage, motionMs: 0, beganAtMs, glides: own === undefined };
+    if (!leavesScript(aside))
+      return { stateAt: (elapsedMs) => stageAside(stageOfRun(lesson, run, elapsedMs), aside, lesson.lesson), motionMs, beganAtMs };
+    const stage = stageAside(stageOfRun(lesson, run, Infinity), aside, lesson.lesson);
+    return { stateAt: () => stage, motionMs: 0, beganAtMs, glides: own === undefined && aside.shows === null };
   });
 }

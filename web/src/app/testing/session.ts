@@ -56,6 +56,7 @@ export function sessionDetail(): SessionDetail {
   const pupils = ['Anouk', 'Bashir', 'Ceri', 'Dov'].map((name) => ({ id: `pupil-${name}`, name }));
   return {
     id: 'session',
+    lessonId: 'lesson',
     className: 'Terns',
     roomKey: ['boat', 'lamp', 'shell', 'fish'],
     createdAtMs: 0,
@@ -68,7 +69,7 @@ export function sessionDetail(): SessionDetail {
       room: {
         phase: 'running',
         begunAtMs: 0,
-        run: { at: stepOf(2), enteredAtMs: 0, askings: [askingOf('q1', 'open')], besideId: null },
+        run: { at: stepOf(2), enteredAtMs: 0, askings: [askingOf('q1', 'open')], besideId: null, trail: [] },
         aside: null,
         door: { open: true, closesAtMs: null, asks: false },
       },

@@ -3,7 +3,20 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { kindOf, narrationAt, spokenAnswer, stepIndex, timesAsked, type RoomCommand } from '@zeitpunkt/core';
+import {
+  beatTimes,
+  bestWording,
+  displayText,
+  kindOf,
+  narrationAt,
+  spokenAnswer,
+  stepIndex,
+  timesAsked,
+  toSecondOfDay,
+  WORD_PACKS,
+  type RoomCommand,
+} from '@zeitpunkt/core';
+import { clock } from '../../shared/clock';
 import { everySecond } from '../../shared/every-second';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature, type RoomAct } from '../../state/live';
@@ -12,10 +25,12 @@ import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import { Confirm } from '../../ui/confirm';
 import { KeyList } from '../../ui/key-list';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
+import { BeatList } from './beat-list';
 import { Coming, nameOfStep } from './coming';
 import { DoorPanel } from './door';
 import { DoorTurn, doorWords } from './door-turn';
 import { KeyShow } from './key-show';
+import { NoteToSelf } from './note-to-self';
 import { ScriptStage, scriptStageShortcuts } from './script-stage';
 import { Wall } from './wall';
 import { WhoIsHere } from './who-is-here';
@@ -23,7 +38,22 @@ import { WhoIsHere } from './who-is-here';
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [Coming, Confirm, DoorPanel, DoorTurn, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptStage, Wall, WhoIsHere],
+  imports: [
+    BeatList,
+    Coming,
+    Confirm,
+    DoorPanel,
+    DoorTurn,
+    KeyList,
+    KeyShow,
+    MatButton,
+    MatTooltip,
+    NoteToSelf,
+    RouterLink,
+    ScriptStage,
+    Wall,
+    WhoIsHere,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',
@@ -45,7 +75,10 @@ export class Console {
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
   private readonly stage = viewChild(ScriptStage);
+  private readonly beatList = viewChild(BeatList);
+  private readonly note = viewChild(NoteToSelf);
   protected readonly nameOf = nameOfStep;
+  protected readonly clock = clock;
   /** The server's clock now, to the second, in milliseconds since 1970. */
   protected readonly serverNow = computed(() => this.now() - this.skewMs());
 
@@ -60,29 +93,48 @@ export class Console {
     return room ? doorWords(room.door, this.serverNow()) : '';
   });
   protected readonly step = computed(() => this.prepared()?.steps[this.stepIndex()]);
-  protected readonly narration = computed(() => {
+  private readonly narration = computed(() => {
     const [prepared, room] = [this.prepared(), this.room()];
     return prepared && room ? narrationAt(prepared, room.run.at) : '';
   });
   protected readonly nextStep = computed(() => this.prepared()?.steps[this.stepIndex() + 1]);
+  protected readonly hasNextBeat = computed(() => (this.step()?.beatIndex ?? 0) + 1 < (this.prepared()?.lesson.beats.length ?? 0));
   /** What the large button does next. */
   protected readonly nextWords = computed(() => {
-    if (this.steering.handsAside()) return 'Back to the script';
+    const example = this.steering.example();
+    if (example && example.index < example.steps.length - 1) return `Example: step ${example.index + 2} of ${example.steps.length}`;
+    if (this.steering.isAside()) return 'Back to the script';
     const beside = this.steering.besideAsking();
     if (beside && beside.phase !== 'revealed') return 'Show the answer';
     const next = this.nextStep();
     return next ? `Next: ${nameOfStep(next)}` : null;
   });
+  /** What to read out now: of the script, or of what is put or shown beside it. */
+  protected readonly notes = computed(() => {
+    const example = this.steering.example();
+    if (example) return example.steps[example.index]!.beat.text;
+    return this.steering.besideAsking() === null ? this.narration() : this.besideNotes();
+  });
   /** What to read out for a question beside the script: its stem, and once it is answered why. */
-  protected readonly besideNotes = computed(() => {
+  private readonly besideNotes = computed(() => {
     const [beside, detail] = [this.steering.besideAsking(), this.detail()];
     if (!beside || !detail) return '';
     const { item, phase } = beside;
     const { settings } = detail.lesson;
     return phase === 'revealed' ? spokenAnswer(item, settings) : kindOf(item).viewOf(item, settings).stem;
   });
+  /** What the hands show beside the script, in digits and words. */
+  protected readonly asideWords = computed(() => {
+    const [timeSec, settings] = [this.steering.aside()?.timeSec ?? null, this.detail()?.lesson.settings];
+    if (timeSec === null || !settings) return '';
+    const at = toSecondOfDay(timeSec);
+    return `${displayText(at, settings.separator)} ${bestWording(at, WORD_PACKS[settings.pack])}`;
+  });
   /** What is put beside the script, for the line that names where the lesson stands. */
   protected readonly besideWords = computed(() => {
+    if (this.steering.example()) return 'Example beside the script:';
+    if (this.steering.aside()?.shows?.kind === 'chart') return 'The reference chart';
+    if (this.steering.isAside()) return 'Beside the script:';
     const beside = this.steering.besideAsking();
     if (!beside) return null;
     return timesAsked(this.room()!.run.askings, beside) > 1 ? 'Asked again' : 'Another like it';
@@ -91,6 +143,12 @@ export class Console {
     const begun = this.room()?.begunAtMs;
     return begun === undefined || begun === null ? 0 : Math.max(0, Math.floor((this.serverNow() - begun) / 1000));
   });
+  /** What the beat at hand was to take and has taken, in milliseconds. */
+  protected readonly beatTime = computed(() => {
+    const [prepared, room] = [this.prepared(), this.room()];
+    if (!prepared || room?.phase !== 'running') return null;
+    return beatTimes(prepared, room.run, this.serverNow()).find(({ beatId }) => beatId === room.run.at.beatId) ?? null;
+  });
   /** Whole minutes behind the plan; ahead of it when negative. */
   protected readonly behindMin = computed(() => Math.round((this.elapsedSec() - (this.step()?.startMs ?? 0) / 1000) / 60));
 
@@ -98,6 +156,9 @@ export class Console {
   protected readonly shortcuts: readonly Shortcut[] = [
     ...this.steering.shortcuts,
     ...scriptStageShortcuts(() => this.stage()),
+    { left: ['F'], right: ['J'], text: 'Jump to a beat', act: () => this.openBeats() },
+    { left: ['G'], right: ['K'], text: 'Skip the rest of this beat', act: () => this.steering.skipBeat() },
+    { left: ['B'], right: ['N'], text: 'Note to self', act: () => this.note()?.write() },
     { left: ['V'], right: ['O'], text: 'Audience window', act: () => this.openAudience() },
   ];
 
@@ -110,6 +171,10 @@ export class Console {
   protected openAudience(): void {
     // Named, so that pressing again brings the same window to the front.
     window.open(`/audience/${this.id()}`, `audience-${this.id()}`, 'popup,width=1280,height=720');
+  }
+
+  protected openBeats(): void {
+    if (this.room()?.phase === 'running') this.beatList()?.open();
   }
 
   protected act(act: RoomAct): void {
@@ -134,9 +199,5 @@ export class Console {
 
   protected toReview(): void {
     void this.router.navigate(['/review', this.id()]);
-  }
-
-  protected clock(seconds: number): string {
-    return `${Math.floor(seconds / 60)}:${String(Math.floor(seconds % 60)).padStart(2, '0')}`;
   }
 }

@@ -2,18 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, 
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
-  bestWording,
-  displayText,
   MOST_ASIDE_MARKS,
   NEW_ASIDE,
   readTimeEntry,
   timeOnStage,
   toSecondOfDay,
-  WORD_PACKS,
   wrapSecondOfDay,
   type Aside,
   type DialMark,
   type LessonSettings,
+  type SecondOfDay,
 } from '@zeitpunkt/core';
 import { Steering } from '../../shared/steering';
 import { Choice } from '../../ui/choice';
@@ -31,6 +29,8 @@ export function scriptStageShortcuts(stage: () => ScriptStage | undefined): read
     { left: ['A', 'D'], right: ['ArrowLeft', 'ArrowRight'], text: 'Hands 1 minute back, on', repeats: true, act: nudge(1) },
     { left: ['S', 'W'], right: ['ArrowDown', 'ArrowUp'], text: 'Hands 5 minutes back, on', repeats: true, act: nudge(5) },
     { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => stage()?.beginEntry(key) },
+    { left: ['E'], right: ['L'], text: 'Explain the time on the dial', act: () => stage()?.explain() },
+    { left: ['C'], right: ['M'], text: 'Reference chart', act: () => stage()?.toggleChart() },
     { left: ['R'], right: ['P'], text: 'Next pointer', act: () => stage()?.nextTool() },
     { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => stage()?.wipe() },
     { left: ['Escape'], right: ['.'], text: 'Back to the script', act: () => stage()?.leave() },
@@ -59,14 +59,7 @@ export class ScriptStage {
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly arcBy = signal<ArcBy>(5);
   protected readonly entryProblem = signal<string | null>(null);
-  /** What the hands show beside the script, in digits and words. */
-  protected readonly shown = computed(() => {
-    const timeSec = this.steering.aside()?.timeSec ?? null;
-    if (timeSec === null) return null;
-    const { separator, pack } = this.settings();
-    const at = toSecondOfDay(timeSec);
-    return { digits: displayText(at, separator), words: bestWording(at, WORD_PACKS[pack]) };
-  });
+  protected readonly hasChart = computed(() => this.steering.aside()?.shows?.kind === 'chart');
   protected readonly hasMarks = computed(() => (this.steering.aside()?.marks.length ?? 0) > 0);
 
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
@@ -81,7 +74,7 @@ export class ScriptStage {
   }
 
   protected turned(turning: Turning): void {
-    if (turning.hands === 'geared') this.change({ timeSec: turning.at });
+    if (turning.hands === 'geared') this.turnTo(turning.at);
   }
 
   protected turnCancelled(): void {
@@ -99,18 +92,23 @@ export class ScriptStage {
 
   protected type(event: Event): void {
     event.preventDefault();
-    const field = this.entry().nativeElement;
-    const entry = readTimeEntry(field.value, this.settings().pack, this.timeNow());
-    this.entryProblem.set('at' in entry ? null : entry.problem);
-    if (!('at' in entry)) return;
-    this.change({ timeSec: entry.at });
-    field.value = '';
-    field.blur(); // Space goes on with the lesson again
+    const at = this.typed();
+    if (at !== null) this.turnTo(at);
+  }
+
+  /** Explains the time that is typed; where none is, the one on the dial. */
+  explain(): void {
+    const at = this.entry().nativeElement.value.trim() ? this.typed() : this.timeNow();
+    if (at !== null) this.steering.showExample(at);
+  }
+
+  toggleChart(): void {
+    this.steering.toggleChart();
   }
 
   /** Turns the hands by whole minutes. */
   nudge(minutes: number): void {
-    this.change({ timeSec: wrapSecondOfDay(this.timeNow() + minutes * 60) });
+    this.turnTo(wrapSecondOfDay(this.timeNow() + minutes * 60));
   }
 
   /** Goes to the field for a time; a digit is its first one already. */
@@ -128,6 +126,21 @@ export class ScriptStage {
     this.stage().cancel();
     this.tool.set('turn');
     if (this.steering.aside()) this.steering.backToScript();
+  }
+
+  /** The time in the field, taken out of it; null where it is none, and why not is said. */
+  private typed(): SecondOfDay | null {
+    const field = this.entry().nativeElement;
+    const entry = readTimeEntry(field.value, this.settings().pack, this.timeNow());
+    this.entryProblem.set('at' in entry ? null : entry.problem);
+    if (!('at' in entry)) return null;
+    field.value = '';
+    field.blur(); // Space goes on with the lesson again
+    return entry.at;
+  }
+
+  private turnTo(timeSec: number): void {
+    this.change({ timeSec, shows: null });
   }
 
   private aside(): Aside {

@@ -1,6 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
-import { clock, type BeatRow } from './beat-rows';
+import { type BeatRow } from './beat-rows';
+import { clock } from '../../shared/clock';
 
 /** Which beats are chosen: one at hand, and those chosen with it. */
 export interface Chosen {

@@ -1,14 +1,4 @@
-import {
-  checkLesson,
-  displayText,
-  kindOf,
-  nameOfBeat,
-  type Beat,
-  type Lesson,
-  type NamedFinding,
-  type PreparedLesson,
-  type Step,
-} from '@zeitpunkt/core';
+import { checkLesson, nameInLesson, wordsOf, type Lesson, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
 
 /** A beat as the column shows it. */
 export interface BeatRow {
@@ -51,31 +41,10 @@ function grouped<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[
   return groups;
 }
 
-/** A beat with the question it is about: "Ask: read a dial, 7:30". */
-export function nameInLesson(beat: Beat, { items, settings }: Lesson): string {
-  const name = nameOfBeat(beat, settings);
-  const item = 'itemId' in beat ? items.find(({ id }) => id === beat.itemId) : undefined;
-  if (!item) return name;
-  const kind = kindOf(item);
-  const times = kind.timesOf(item).map((at) => displayText(at, settings.separator));
-  return `${name}: ${kind.name.toLowerCase()}, ${times.join(', ')}`;
-}
-
-function wordsOf(beat: Beat): string {
-  if (beat.kind === 'verse') return beat.lines[0]?.text ?? '';
-  return 'text' in beat ? beat.text : '';
-}
-
 /** What the checker finds; nothing in a lesson that cannot be prepared. */
 export const findingsOf = (lesson: Lesson): readonly NamedFinding[] => checkLesson(lesson);
 
 /** Where a moment of the lesson lies. @param atMs 0 or more; past the end it is the last step */
 export function stepAtMs({ steps }: PreparedLesson, atMs: number): Step {
   return steps.find(({ startMs, durationMs }) => atMs < startMs + durationMs) ?? steps.at(-1)!;
-}
-
-/** A length of time as the ruler writes it: "1:05". */
-export function clock(ms: number): string {
-  const seconds = Math.round(ms / 1000);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

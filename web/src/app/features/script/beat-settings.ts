@@ -16,9 +16,9 @@ import {
   type Lesson,
   type NamedFinding,
   type ScriptEdit,
+  nameInLesson,
 } from '@zeitpunkt/core';
 import { BEAT_FIELDS, type BeatField } from './beat-fields';
-import { nameInLesson } from './beat-rows';
 
 /** The longest words that a lesson file takes. */
 const LONGEST_TEXT = 2000;

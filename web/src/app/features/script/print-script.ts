@@ -3,7 +3,8 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { criteriaOf, describeStage, MATERIALS, narrationAt, prepareLesson, RUNGS, stageAt, stageScene, tongueOf } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
-import { clock, rowsOf } from './beat-rows';
+import { rowsOf } from './beat-rows';
+import { clock } from '../../shared/clock';
 import { LessonStore } from './lesson-store';
 import { rungOfLesson } from './new-beats';
 

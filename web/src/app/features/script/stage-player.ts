@@ -33,7 +33,8 @@ import {
 import type { Turning } from '../../ui/dial-gesture';
 import { PointingStage } from '../../ui/pointing-stage';
 import type { StagePlay } from '../../ui/stage-view';
-import { clock, stepAtMs } from './beat-rows';
+import { stepAtMs } from './beat-rows';
+import { clock } from '../../shared/clock';
 
 /** Layers that can be switched while a demonstration is built, with the words on the switches. */
 const SWITCHES: readonly { readonly text: string; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
@@ -80,7 +81,7 @@ export class StagePlayer {
   });
   protected readonly built = computed(() => {
     const [stage, turned, layers] = [this.scripted(), this.turned(), this.layers()];
-    const aside = turned === null ? stage : stageAside(stage, { ...NEW_ASIDE, timeSec: turned }, this.prepared().lesson.settings);
+    const aside = turned === null ? stage : stageAside(stage, { ...NEW_ASIDE, timeSec: turned }, this.prepared().lesson);
     return aside.dial && Object.keys(layers).length > 0
       ? { ...aside, dial: { ...aside.dial, layers: { ...aside.dial.layers, ...layers } } }
       : aside;

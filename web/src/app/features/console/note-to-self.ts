@@ -1,0 +1,114 @@
+import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import type { LessonDetail } from '@zeitpunkt/contract';
+import { sentenceOf } from '../../shared/api';
+import { NotesApi } from './notes-api';
+
+/**
+ * What the teacher noted at the beat at hand, seen here only. What is noted while teaching stays with the lesson; rooms that
+ * are open go on with the lesson as it was.
+ */
+@Component({
+  selector: 'zp-note-to-self',
+  imports: [MatButton, MatTooltip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (isWriting()) {
+      <form (submit)="keep($event, field.value)">
+        <label for="note-to-self">Note to self</label>
+        <input
+          #field
+          id="note-to-self"
+          class="field"
+          maxlength="200"
+          autocomplete="off"
+          [value]="notes().get(beatId()) ?? ''"
+          (keydown.escape)="isWriting.set(false)"
+        />
+        <button mat-stroked-button type="submit">Keep</button>
+      </form>
+    } @else {
+      @if (notes().get(beatId()); as note) {
+        <span class="note">✎ {{ note }}</span>
+      }
+      <button mat-button type="button" matTooltip="B, N" (click)="write()">
+        {{ notes().get(beatId()) ? 'Change the note' : 'Note to self' }}
+      </button>
+    }
+    @if (problem(); as problem) {
+      <span class="problem" role="alert">{{ problem }}</span>
+    }
+  `,
+  styles: `
+    :host,
+    form {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem 0.6rem;
+      align-items: center;
+    }
+    form {
+      flex: 1;
+    }
+    .field {
+      flex: 1;
+      min-width: 10rem;
+    }
+    .note {
+      padding: 0.2rem 0.7rem;
+      border-left: 5px solid var(--hour-hand, var(--accent));
+      background: var(--sheet);
+    }
+  `,
+})
+export class NoteToSelf {
+  readonly lessonId = input.required<string>();
+  readonly beatId = input.required<string>();
+  private readonly api = inject(NotesApi);
+  protected readonly isWriting = signal(false);
+  protected readonly problem = signal<string | null>(null);
+  /** The notes of the lesson by beat, as it is edited. */
+  protected readonly notes = signal<ReadonlyMap<string, string>>(new Map());
+  private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
+
+  constructor() {
+    effect(() => {
+      const id = this.lessonId();
+      untracked(() => void this.attempt(async () => this.notes.set(notesOf(await this.api.fetch(id)))));
+    });
+    effect(() => {
+      this.beatId();
+      untracked(() => this.isWriting.set(false));
+    });
+    effect(() => this.field()?.nativeElement.focus());
+  }
+
+  write(): void {
+    this.isWriting.set(true);
+  }
+
+  protected keep(event: Event, text: string): void {
+    event.preventDefault();
+    const beatId = this.beatId();
+    const note = text.trim();
+    this.isWriting.set(false);
+    void this.attempt(async () => {
+      await this.api.keep(this.lessonId(), { beatId, note });
+      this.notes.update((notes) => new Map([...notes].filter(([id]) => id !== beatId).concat(note ? [[beatId, note]] : [])));
+    });
+  }
+
+  private async attempt(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+      this.problem.set(null);
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+}
+
+function notesOf({ lesson }: LessonDetail): Map<string, string> {
+  return new Map(lesson.beats.flatMap(({ id, note }) => (note ? [[id, note] as const] : [])));
+}
