@@ -175,4 +175,6 @@ export {
 } from './formats/stored.js';
 export { drawRoomKey, KEY_LENGTH, KEY_PICTURES, readPictures, roomKeyText, type KeyPicture, type RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
+export { simulatedClass } from './rehearsal/simulated-class.js';
+export { measuredPace, takeTimes, wasTaught } from './rehearsal/what-it-took.js';
 export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil.js';

@@ -46,6 +46,12 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/script/script-place').then((file) => file.ScriptPlace),
       },
       {
+        path: 'lessons/:id/rehearse',
+        title: 'Rehearse',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/rehearse/rehearse').then((file) => file.Rehearse),
+      },
+      {
         path: 'lessons/:id/print',
         title: 'Print the script',
         canActivate: [signedIn],

@@ -2,7 +2,7 @@ import { inject } from '@angular/core';
 import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import { Store } from '@ngrx/store';
-import type { CommandDone, Me, SessionDetail } from '@zeitpunkt/contract';
+import type { Me, SessionDetail } from '@zeitpunkt/contract';
 import {
   catchError,
   concat,
@@ -24,6 +24,7 @@ import {
 import { ApiProblem, ask, sentenceOf } from '../shared/api';
 import { liveActions, liveFeature, type RoomAct } from './live';
 import { LiveLine } from './live-line';
+import { RoomPort } from './room-port';
 
 const failed = (error: unknown) => of(liveActions.failed({ problem: sentenceOf(error) }));
 /** While the server cannot be reached, the same request is made again: each carries an id, so that it happens once. */
@@ -73,11 +74,11 @@ export const signedOutElsewhere = createEffect(
 );
 
 export const command = createEffect(
-  (actions = inject(Actions), line = inject(LiveLine)) =>
+  (actions = inject(Actions), line = inject(LiveLine), port = inject(RoomPort)) =>
     actions.pipe(
       ofType(liveActions.command),
       concatMap(({ sessionId, commandId, command: told }) =>
-        defer(() => ask<CommandDone>('POST', `/api/sessions/${sessionId}/commands`, { id: commandId, command: told })).pipe(
+        defer(() => port.tell(sessionId, commandId, told)).pipe(
           retry({ delay: whileLineLost }),
           map((done) => liveActions.commandDone({ done })),
           catchError((error: unknown) => {

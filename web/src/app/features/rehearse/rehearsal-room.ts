@@ -1,0 +1,102 @@
+import type { CommandDone, LessonDetail, MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
+import {
+  applyCommand,
+  askingOfRoom,
+  markOf,
+  newRoom,
+  prepareLesson,
+  rungIdOf,
+  RUNGS,
+  kindOf,
+  seededRng,
+  simulateResponse,
+  simulatedClass,
+  type Asking,
+  type PreparedLesson,
+  type PupilProfile,
+  type RoomCommand,
+  type RoomState,
+} from '@zeitpunkt/core';
+
+export const REHEARSAL_ID = 'rehearsal';
+
+/** Things of the shore, so that nobody takes them for pupils of a class. */
+const NAMES = [
+  ['Algae', 'Anchor', 'Buoy', 'Coral', 'Crab', 'Driftwood', 'Dune', 'Foam', 'Heather', 'Jetty', 'Kelp', 'Lantern'],
+  ['Limpet', 'Mussel', 'Oar', 'Pebble', 'Reed', 'Rope', 'Sand', 'Seaweed', 'Shell', 'Starfish', 'Tide', 'Urchin'],
+].flat();
+
+/**
+ * A room without a server, in which a lesson is rehearsed: simulated pupils answer what is asked, each after its own time.
+ * Nothing of it is kept.
+ */
+export class RehearsalRoom {
+  readonly prepared: PreparedLesson;
+  private room: RoomState;
+  private seq = 0;
+  private readonly profiles: readonly PupilProfile[];
+  private readonly answering = new Set<string>();
+  private readonly timers = new Set<number>();
+
+  /** @param answered is told of each answer as it is given */
+  constructor(
+    private readonly of: LessonDetail,
+    private readonly seed: number,
+    private readonly answered: (seq: number, response: MarkedResponse) => void,
+  ) {
+    this.prepared = prepareLesson(of.lesson);
+    this.room = newRoom(this.prepared, false);
+    const times = of.lesson.items.flatMap((item) => kindOf(item).timesOf(item));
+    const rung = RUNGS[of.lesson.rung ?? rungIdOf(times)];
+    this.profiles = simulatedClass(NAMES.length, rung.misconceptions, seededRng(seed));
+  }
+
+  /** The room as a console shows it. */
+  detail(): SessionDetail {
+    const pupils = NAMES.map((name) => ({ id: name, name }));
+    const participants = pupils.map(({ id, name }) => ({ id, pupilId: id, name, joinedAtMs: 0, online: true, waits: false }));
+    const outside = { knocks: [], wrongKeys: 0 };
+    return {
+      id: REHEARSAL_ID,
+      lessonId: this.of.id,
+      className: `Rehearsal with ${NAMES.length} simulated pupils`,
+      roomKey: null,
+      createdAtMs: 0,
+      endedAtMs: null,
+      lesson: this.of.lesson,
+      pupils,
+      live: { seq: this.seq, nowMs: Date.now(), room: this.room, participants, responses: [], outside },
+      unreadable: [],
+    };
+  }
+
+  /** Carries out a command as the server would. @throws CoreError what applyCommand throws */
+  readonly carryOut = (command: RoomCommand): CommandDone => {
+    this.room = applyCommand(this.room, command, this.prepared, Date.now());
+    const asking = askingOfRoom(this.room, this.prepared);
+    if (asking?.phase === 'open' && !this.answering.has(asking.id)) this.ask(asking);
+    return { seq: this.seq, nowMs: Date.now(), room: this.room };
+  };
+
+  close(): void {
+    this.timers.forEach((timer) => clearTimeout(timer));
+  }
+
+  private ask({ id, item }: Asking): void {
+    this.answering.add(id);
+    const { settings } = this.of.lesson;
+    this.profiles.forEach((profile, place) => {
+      const rng = seededRng(this.seed + 1000 * this.answering.size + place);
+      const { response, responseTimeMs } = simulateResponse(profile, item, settings, rng);
+      const timer = window.setTimeout(() => {
+        this.timers.delete(timer);
+        // Who had not finished when the question closed gives no answer.
+        if (this.room.run.askings.find((one) => one.id === id)?.phase !== 'open') return;
+        const mark = markOf(item, response, settings);
+        const given = { id: `${id} ${place}`, pupilId: NAMES[place]!, askingId: id, attempt: 1, late: null };
+        this.answered((this.seq += 1), { ...given, response, mark, responseTimeMs, receivedAtMs: Date.now() });
+      }, responseTimeMs);
+      this.timers.add(timer);
+    });
+  }
+}

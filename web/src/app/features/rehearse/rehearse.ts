@@ -1,0 +1,190 @@
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import { RouterLink } from '@angular/router';
+import { Store } from '@ngrx/store';
+import {
+  beatTimes,
+  changeBeat,
+  measuredPace,
+  nameInLesson,
+  takeTimes,
+  wasTaught,
+  type BeatTime,
+  type Lesson,
+  type ScriptEdit,
+} from '@zeitpunkt/core';
+import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
+import { clock } from '../../shared/clock';
+import { useShortcuts } from '../../shared/shortcuts';
+import { Steering } from '../../shared/steering';
+import { liveActions, liveFeature } from '../../state/live';
+import { RoomPort } from '../../state/room-port';
+import { KeyList } from '../../ui/key-list';
+import { AnswersPanel } from '../console/answers-panel';
+import { ScriptPanel, scriptShortcuts } from '../console/script-panel';
+import { REHEARSAL_ID, RehearsalRoom } from './rehearsal-room';
+
+/** The lesson as in class, with simulated pupils: it is taught at one's own pace, and what each beat took can become the plan. */
+@Component({
+  selector: 'zp-rehearse',
+  imports: [AnswersPanel, KeyList, MatButton, MatTooltip, RouterLink, ScriptPanel],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(click)': 'steering.tap($event)' },
+  templateUrl: './rehearse.html',
+  styleUrls: ['../console/console.scss', './rehearse.scss'],
+})
+export class Rehearse {
+  readonly id = input.required<string>();
+  private readonly store = inject(Store);
+  private readonly port = inject(RoomPort);
+  protected readonly steering = inject(Steering);
+  protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
+  protected readonly roomProblem = this.store.selectSignal(liveFeature.selectProblem);
+  private readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
+  private readonly panel = viewChild(ScriptPanel);
+  private readonly endedAtMs = signal(0);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly word = signal<string | null>(null);
+  protected readonly taken = signal(false);
+  protected readonly paceTaken = signal(false);
+  /** The plan as it was before this rehearsal changed it; null while it has not. */
+  private readonly planBefore = signal<Lesson | null>(null);
+  protected readonly canTakeBack = computed(() => this.planBefore() !== null);
+  protected readonly clock = clock;
+  private room: RehearsalRoom | null = null;
+  private leave: () => void = () => undefined;
+
+  protected readonly phase = computed(() => this.detail()?.live.room.phase);
+  protected readonly times = computed((): readonly BeatTime[] => {
+    const [prepared, detail] = [this.prepared(), this.detail()];
+    return prepared && detail ? beatTimes(prepared, detail.live.room.run, this.endedAtMs()) : [];
+  });
+  private readonly taughtTimes = computed(() => this.times().filter(wasTaught));
+  protected readonly taught = computed(() => this.taughtTimes().length);
+  protected readonly tookMs = computed(() => this.taughtTimes().reduce((sum, { actualMs }) => sum + actualMs!, 0));
+  protected readonly plannedMs = computed(() => this.taughtTimes().reduce((sum, { plannedMs }) => sum + plannedMs, 0));
+  protected readonly pace = computed(() => {
+    const prepared = this.prepared();
+    return prepared ? measuredPace(prepared, this.times()) : null;
+  });
+  protected readonly rows = computed(() => {
+    const lesson = this.detail()?.lesson;
+    const times = this.times();
+    return (lesson?.beats ?? []).map((beat, index) => {
+      const time = times[index]!;
+      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? clock(time.actualMs) : 'passed over';
+      return { id: beat.id, number: index + 1, name: nameInLesson(beat, lesson!), planned: clock(time.plannedMs), took };
+    });
+  });
+
+  protected readonly shortcuts = scriptShortcuts(this.steering, () => this.panel());
+
+  constructor() {
+    useShortcuts(this.shortcuts);
+    effect(() => {
+      this.id();
+      untracked(() => void this.again());
+    });
+    inject(DestroyRef).onDestroy(() => {
+      this.stop();
+      this.store.dispatch(liveActions.close());
+    });
+  }
+
+  /** Begins anew, with the lesson as it is now and other simulated pupils. */
+  protected again(): Promise<boolean> {
+    return this.attempt(async () => {
+      this.stop();
+      this.word.set(null);
+      this.taken.set(false);
+      this.paceTaken.set(false);
+      this.planBefore.set(null);
+      const lesson = await this.fetchLesson();
+      const room = new RehearsalRoom(lesson, Math.floor(Math.random() * 2 ** 31), (seq, response) =>
+        this.store.dispatch(liveActions.message({ message: { type: 'response', seq, response }, atMs: Date.now() })),
+      );
+      this.room = room;
+      this.leave = this.port.standInFor(REHEARSAL_ID, room.carryOut);
+      this.store.dispatch(liveActions.loaded({ detail: room.detail(), atMs: Date.now() }));
+    });
+  }
+
+  protected end(): void {
+    this.endedAtMs.set(Date.now());
+    this.room?.close();
+    this.steering.tell({ type: 'end' });
+  }
+
+  protected async takeOver(): Promise<void> {
+    if (await this.change(takeTimes(this.times()))) {
+      this.taken.set(true);
+      this.word.set('These times are the plan now.');
+    }
+  }
+
+  /** Brings back the times and the pace that were planned before the rehearsal. */
+  protected async takeBack(): Promise<void> {
+    const before = this.planBefore();
+    if (!before || !(await this.change((lesson) => planOf(before, lesson)))) return;
+    this.planBefore.set(null);
+    this.taken.set(false);
+    this.paceTaken.set(false);
+    this.word.set('The plan is as it was.');
+  }
+
+  protected async takePace(wordsPerMinute: number): Promise<void> {
+    if (await this.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, wordsPerMinute } }))) {
+      this.paceTaken.set(true);
+      this.word.set(`Beats without a time of their own are planned at ${wordsPerMinute} words a minute now.`);
+    }
+  }
+
+  /** Changes the lesson as it is now; an edit made meanwhile elsewhere is kept. */
+  private change(edit: ScriptEdit): Promise<boolean> {
+    return this.attempt(async () => {
+      const { revision, lesson } = await this.fetchLesson();
+      this.planBefore.update((before) => before ?? lesson);
+      await ask<LessonSaved>('POST', `/api/lessons/${this.id()}/draft`, { revision, lesson: edit(lesson) });
+    });
+  }
+
+  private fetchLesson(): Promise<LessonDetail> {
+    return ask('GET', `/api/lessons/${this.id()}`);
+  }
+
+  private stop(): void {
+    this.room?.close();
+    this.leave();
+  }
+
+  private async attempt(work: () => Promise<void>): Promise<boolean> {
+    try {
+      await work();
+      this.problem.set(null);
+      return true;
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+      return false;
+    }
+  }
+}
+
+/** A lesson with the times and the pace of its beats as another state of it has them. */
+function planOf(before: Lesson, lesson: Lesson): Lesson {
+  const { wordsPerMinute } = before.settings;
+  const back = before.beats.reduce((now, { id, plannedSec }) => changeBeat(id, { plannedSec })(now), lesson);
+  return { ...back, settings: { ...back.settings, wordsPerMinute } };
+}
