@@ -126,7 +126,7 @@ const MisconceptionIdSchema = OneOf(MISCONCEPTION_ID_LIST);
 /** A pattern of times for daily cards; see CardPattern in the core. */
 export const CardPatternSchema = Exact({
   firstSec: WholeMinuteSchema,
-  stepsMin: Type.Array(Type.Integer({ minimum: -720, maximum: 720 }), { minItems: 1, maxItems: 12 }),
+  stepsMin: Type.Array(Type.Integer({ minimum: -720, maximum: 720, not: { const: 0 } }), { minItems: 1, maxItems: 12 }),
 });
 const CardNumber = Type.Integer({ minimum: 1, maximum: 1000 });
 

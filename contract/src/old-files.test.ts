@@ -4,6 +4,7 @@ import {
   readDialBuild,
   readLesson,
   readMark,
+  readPlan,
   readResponse,
   readRoomState,
   readStage,
@@ -16,6 +17,7 @@ import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';
 import { Waiting } from './desk.js';
 import { DialBuildSchema, LessonSchema } from './lesson-file.js';
+import { ClassPlanSchema } from './plan.js';
 import { ResponseSchema } from './question-kinds/registry.js';
 import { MarkSchema } from './responses.js';
 import { StageStateSchema } from './stage.js';
@@ -35,6 +37,7 @@ const READERS: Record<StoredFormatId, (text: string) => unknown> = {
   'dial-build': (text) => readDialBuild(text, '', checkOf(DialBuildSchema)),
   // The rooms in the folder taught the first lesson in it.
   'room-state': (text) => readRoomState(text, lessonOf(readFileSync(join(FOLDER, 'lesson/1.json'), 'utf8')), checkOf(RoomStateSchema)),
+  plan: (text) => readPlan(text, '', checkOf(ClassPlanSchema)),
   mark: (text) => readMark(text, '', checkOf(MarkSchema)),
   response: (text) => readResponse(text, '', checkOf(ResponseSchema)),
   waiting: (text) => readWaiting(text, checkOf(Waiting)),

@@ -1,5 +1,6 @@
 import { Type } from '@sinclair/typebox';
 import { BeatIdSchema, LessonSchema, RungIdSchema } from './lesson-file.js';
+import { BetweenSchema } from './plan.js';
 import { ItemSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
 import { type Data, AtMs, Exact, Nullable, OneOf, WholeMinuteSchema, ShortText, TaggedUnion, Uuid } from './shared.js';
@@ -85,6 +86,9 @@ export const DraftWish = Exact({
   /** Whole minutes. */
   minutes: Type.Integer({ minimum: 5, maximum: 40 }),
   delivery: OneOf(['live', 'recorded']),
+  /** Whose daily times the lesson may speak of. */
+  classId: Type.Optional(Uuid),
+  between: Type.Optional(BetweenSchema),
 });
 export type DraftWish = Data<typeof DraftWish>;
 
@@ -163,6 +167,7 @@ export type SessionStart = Data<typeof SessionStart>;
 export const SessionSummary = Exact({
   id: Uuid,
   lessonId: Uuid,
+  classId: Uuid,
   title: ShortText,
   className: ShortText,
   phase: OneOf(['lobby', 'running', 'ended']),

@@ -16,6 +16,8 @@ export const ERROR_CODES = {
   LESSON_UNREADABLE: 'A lesson file does not follow its format.',
   DIAL_CHANGED: 'A saved dial was changed or deleted meanwhile, from another window.',
   DIAL_UNREADABLE: 'A saved dial does not follow its format.',
+  PLAN_CHANGED: 'The plan of a class was changed meanwhile, from another window.',
+  PLAN_UNREADABLE: 'A stored plan does not follow its format.',
   ROOM_UNREADABLE: 'A stored room does not follow its format.',
   RESPONSE_UNREADABLE: 'A stored response does not follow its format.',
   MARK_UNREADABLE: 'A stored mark does not follow its format.',

@@ -160,6 +160,7 @@ export { STORED_FORMATS, type StoredFormatId } from './formats/registry.js';
 export {
   readDialBuild,
   readLesson,
+  readPlan,
   readMark,
   readResponse,
   readRoomState,
@@ -167,6 +168,7 @@ export {
   readWaiting,
   writeDialBuild,
   writeLesson,
+  writePlan,
   writeMark,
   writeResponse,
   writeRoomState,
@@ -178,3 +180,19 @@ export { seededRng, type Rng } from './rehearsal/rng.js';
 export { simulatedClass } from './rehearsal/simulated-class.js';
 export { measuredPace, takeTimes, wasTaught } from './rehearsal/what-it-took.js';
 export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil.js';
+
+export { checkPlan } from './series/check-plan.js';
+export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type Series, type Weekday } from './series/plan.js';
+export { countDays, daysOn, daysThatCount, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
+export {
+  cardOn,
+  cardsDue,
+  moveInSeries,
+  plannedLessons,
+  removeFromSeries,
+  seriesWishes,
+  toggleDayOff,
+  toggleSkipped,
+  type PlannedLesson,
+} from './series/series.js';
+export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';

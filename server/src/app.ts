@@ -8,8 +8,10 @@ import { teacherGuard } from './features/auth/guard.js';
 import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
-import { insertClass, ownClass, pupilsOf } from './features/classes/queries.js';
+import { insertClass, mustOwnClass, ownClass, pupilsOf } from './features/classes/queries.js';
 import { dialsPlugin } from './features/dials/plugin.js';
+import { plansPlugin } from './features/plans/plugin.js';
+import { planOf } from './features/plans/queries.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
@@ -121,7 +123,14 @@ async function registerOthers(
     onChanged: (classId) => rooms.classChanged(classId),
     onDeleted: (classId) => rooms.classDeleted(classId),
   });
-  await app.register(lessonsPlugin, { store, requireTeacher: guard.require, nowMs, limits });
+  await app.register(plansPlugin, { store, requireTeacher: guard.require });
+  await app.register(lessonsPlugin, {
+    store,
+    requireTeacher: guard.require,
+    nowMs,
+    limits,
+    dailyTimes: (teacherId, classId) => planOf(store.db, mustOwnClass(store.db, teacherId, classId)).plan.daily,
+  });
   await app.register(addressesPlugin, { requireTeacher: guard.require, addresses: options.addresses ?? (() => []) });
   await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(teacherRoutes, {

@@ -1,6 +1,7 @@
 import { dialBuildFormat } from './dial-build/dial-build.js';
 import { lessonFormat } from './lesson/lesson.js';
 import { markFormat } from './mark/mark.js';
+import { planFormat } from './plan/plan.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { stageFormat } from './stage/stage.js';
@@ -15,6 +16,7 @@ export const STORED_FORMATS = {
   response: responseFormat,
   waiting: waitingFormat,
   stage: stageFormat,
+  plan: planFormat,
 } as const;
 
 export type StoredFormatId = keyof typeof STORED_FORMATS;

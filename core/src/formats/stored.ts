@@ -2,6 +2,7 @@ import type { Lesson } from '../lesson/lesson.js';
 import type { DialBuild } from '../lesson/dial-build.js';
 import type { RoomState } from '../live/room.js';
 import type { Mark } from '../question-kinds/question-kind.js';
+import type { ClassPlan } from '../series/plan.js';
 import type { Response } from '../question-kinds/registry.js';
 import type { StageState } from '../scene/stage-state.js';
 import { dialBuildFormat } from './dial-build/dial-build.js';
@@ -9,6 +10,7 @@ import { readThrough, stamped } from './door.js';
 import type { Check } from './format.js';
 import { lessonFormat } from './lesson/lesson.js';
 import { markFormat } from './mark/mark.js';
+import { planFormat } from './plan/plan.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { stageFormat } from './stage/stage.js';
@@ -45,6 +47,11 @@ export function readResponse(text: unknown, named: string, check: Check): Respon
   return readThrough(responseFormat, text, check, named, undefined);
 }
 export const writeResponse = (response: Response): string => JSON.stringify(stamped(responseFormat, response));
+
+export function readPlan(text: unknown, named: string, check: Check): ClassPlan {
+  return readThrough(planFormat, text, check, named, undefined);
+}
+export const writePlan = (plan: ClassPlan): string => JSON.stringify(stamped(planFormat, plan));
 
 export function readStage(text: unknown, check: Check): StageState {
   return readThrough(stageFormat, text, check, '', undefined);

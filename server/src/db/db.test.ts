@@ -20,6 +20,7 @@ test('every table is strict, and a commit is flushed to the disk', () => {
   }[];
   expect(tables.map(({ name }) => name).sort()).toEqual([
     'class',
+    'class_plan',
     'lesson',
     'lesson_version',
     'live_session',

@@ -1,17 +1,20 @@
 import {
+  checkPlan,
   readDialBuild,
   readLesson,
   readMark,
+  readPlan,
   readResponse,
   readRoomState,
   prepareLesson,
+  type ClassPlan,
   type DialBuild,
   type Lesson,
   type Mark,
   type Response,
   type RoomState,
 } from '@zeitpunkt/core';
-import { DialBuildSchema, LessonSchema, MarkSchema, ResponseSchema, RoomStateSchema } from '@zeitpunkt/contract';
+import { ClassPlanSchema, DialBuildSchema, LessonSchema, MarkSchema, ResponseSchema, RoomStateSchema } from '@zeitpunkt/contract';
 import { checkOf } from '../http/fits.js';
 
 /** The door to everything that the database holds as JSON, with the schemas of this version; see formats/ in the core. */
@@ -28,5 +31,11 @@ export const stored = {
   dialBuild: (text: string, name: string): DialBuild => readDialBuild(text, `“${name}”`, checkOf(DialBuildSchema)),
   room: (text: string, lesson: Lesson): RoomState => readRoomState(text, lesson, checkOf(RoomStateSchema)),
   response: (text: string, pupil: string): Response => readResponse(text, pupil, checkOf(ResponseSchema)),
+  /** The plan of a class. @throws CoreError PLAN_UNREADABLE with the path, FORMAT_NEWER */
+  plan(text: unknown, className: string): ClassPlan {
+    const plan = readPlan(text, `“${className}”`, checkOf(ClassPlanSchema));
+    checkPlan(plan);
+    return plan;
+  },
   mark: (text: string, pupil: string): Mark => readMark(text, pupil, checkOf(MarkSchema)),
 };

@@ -125,6 +125,7 @@ class Drafting {
   private readonly beats: NewBeat[] = [];
   private readonly items: Item[] = [];
   /** Of the question before, 0 to 11: the next one has another. */
+  private readonly ownUsed = new Set<DayEvent>();
   private lastHour = -1;
 
   constructor(private readonly wish: DraftWish) {
@@ -290,7 +291,7 @@ class Drafting {
   /** Something of the day on the islands, at an hour at which it happens. */
   private use(index: number): void {
     const { texts, wish } = this;
-    const own = wish.daily?.length && index % 2 === 1 ? this.ownTime(wish.daily, index) : null;
+    const own = wish.daily?.length && index % 2 === 1 ? this.ownTime(wish.daily) : null;
     if (own)
       return this.turn(
         'read-dial',
@@ -306,10 +307,14 @@ class Drafting {
     else this.ask({ kind: 'set-dial', timeSec: at, from: 'words', hands: 'geared' }, texts.happensAt(situation, words));
   }
 
-  /** One of the class’s own times that stands on the rung and is not of the hour just asked. */
-  private ownTime(daily: readonly DayEvent[], index: number): DayEvent | null {
-    const fit = daily.filter(({ atSec }) => isOnRung(this.rung, [toSecondOfDay(atSec)]) && hourOnDial(atSec) !== this.lastHour);
-    return fit[Math.floor(index / 2) % Math.max(1, fit.length)] ?? null;
+  /** One of the class’s own times that stands on the rung and is not of the hour just asked; each is spoken of once. */
+  private ownTime(daily: readonly DayEvent[]): DayEvent | null {
+    const own = daily.find(
+      (event) =>
+        !this.ownUsed.has(event) && isOnRung(this.rung, [toSecondOfDay(event.atSec)]) && hourOnDial(event.atSec) !== this.lastHour,
+    );
+    if (own) this.ownUsed.add(own);
+    return own ?? null;
   }
 
   private ask(

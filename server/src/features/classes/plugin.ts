@@ -4,7 +4,7 @@ import { Type } from '@sinclair/typebox';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { classesOf, deleteClass, deletePupil, findPupil, insertPupil, ownClass, pupilsOf, renamePupil } from './queries.js';
+import { classesOf, deleteClass, deletePupil, findPupil, insertPupil, mustOwnClass, pupilsOf, renamePupil } from './queries.js';
 
 export interface ClassesOptions {
   readonly store: Store;
@@ -20,11 +20,7 @@ const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });
 /** A teacher's classes and their pupils. What is deleted is gone: from the file, and from open rooms. */
 export const classesPlugin: Feature<ClassesOptions> = async (app, { store, requireTeacher, onChanged, onDeleted }) => {
   const { db } = store;
-  const mustOwn = (teacherId: string, classId: string) => {
-    const found = ownClass(db, teacherId, classId);
-    if (!found) throw new CoreError('NOT_FOUND', 'There is no such class among yours.');
-    return found;
-  };
+  const mustOwn = (teacherId: string, classId: string) => mustOwnClass(db, teacherId, classId);
   const mustHold = (classId: string, pupilId: string) => {
     if (findPupil(db, pupilId)?.classId !== classId) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
   };

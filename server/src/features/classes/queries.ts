@@ -1,5 +1,6 @@
 import { and, asc, count, eq, max } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
+import { CoreError } from '@zeitpunkt/core';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from './tables.js';
 
@@ -31,6 +32,13 @@ export function ownClass(db: Db, teacherId: string, classId: string) {
     .from(schoolClass)
     .where(and(eq(schoolClass.id, classId), eq(schoolClass.teacherId, teacherId)))
     .get();
+}
+
+/** A class of the teacher's. @throws CoreError NOT_FOUND */
+export function mustOwnClass(db: Db, teacherId: string, classId: string) {
+  const found = ownClass(db, teacherId, classId);
+  if (!found) throw new CoreError('NOT_FOUND', 'There is no such class among yours.');
+  return found;
 }
 
 /** The pupils of a class in its order. */

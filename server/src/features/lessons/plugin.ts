@@ -8,6 +8,7 @@ import {
   rungIdOf,
   sameJson,
   type Beat,
+  type DayEvent,
   type Lesson,
 } from '@zeitpunkt/core';
 import {
@@ -34,6 +35,8 @@ import type { RequireTeacher } from '../auth/guard.js';
 import { insertLesson, lessonById, lessonsOf, ownLesson, saveDraft, setArchived } from './queries.js';
 
 export interface LessonsOptions {
+  /** The daily times of a class of the teacher's. @throws CoreError NOT_FOUND */
+  readonly dailyTimes: (teacherId: string, classId: string) => readonly DayEvent[];
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
@@ -55,7 +58,7 @@ const Params = Type.Object({ id: Type.String() });
 type Row = NonNullable<ReturnType<typeof ownLesson>>;
 
 /** A teacher's lessons: listed, edited as drafts, put away. */
-export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits }) => {
+export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits, dailyTimes }) => {
   const { db } = store;
   const mustOwn = (teacherId: string, lessonId: string): Row => {
     const row = ownLesson(db, teacherId, lessonId);
@@ -103,9 +106,11 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
 
   // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
-    const { id, ...wish } = request.body;
-    return add(requireTeacher(request).id, id, (own) =>
-      draftLesson({ ...wish, settings: readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS, seed: randomInt(2 ** 31) }),
+    const { id, classId, ...wish } = request.body;
+    const teacher = requireTeacher(request);
+    const daily = classId === undefined ? [] : dailyTimes(teacher.id, classId);
+    return add(teacher.id, id, (own) =>
+      draftLesson({ ...wish, daily, settings: readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS, seed: randomInt(2 ** 31) }),
     );
   });
 

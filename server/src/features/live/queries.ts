@@ -68,6 +68,7 @@ export function liveQueries(db: Db) {
         .select({
           id: liveSession.id,
           lessonId: liveSession.lessonId,
+          classId: liveSession.classId,
           title: liveSession.title,
           phase: liveSession.phase,
           createdAtMs: liveSession.createdAtMs,

@@ -1,0 +1,125 @@
+import fc from 'fast-check';
+import { RUNG_IDS } from '../ladder/registry.js';
+import { checkPlan } from './check-plan.js';
+import { NEW_PLAN, type ClassPlan, type Weekday } from './plan.js';
+import { countDays, daysOn, isIsoDate, mondayOf, weekdayOf } from './school-days.js';
+import { cardOn, cardsDue, moveInSeries, plannedLessons, removeFromSeries, seriesWishes, toggleDayOff, toggleSkipped } from './series.js';
+import { suggestNext } from './suggest.js';
+
+const MONDAY = '2026-11-23';
+const weekdays = fc.uniqueArray(fc.constantFrom<Weekday>(1, 2, 3, 4, 5), { minLength: 1 });
+const someDays = fc
+  .array(fc.nat(80), { maxLength: 12 })
+  .map((days) => [...new Set(days)].sort((a, b) => a - b).map((n) => daysOn(MONDAY, n)));
+const plans = fc
+  .record({ weekdays, off: someDays, skipped: someDays, lessons: fc.integer({ min: 1, max: 20 }) })
+  .map((drawn): ClassPlan => ({
+    ...NEW_PLAN,
+    daysOff: drawn.off,
+    series: {
+      startsOn: MONDAY,
+      weekdays: drawn.weekdays,
+      lessonIds: Array.from({ length: drawn.lessons }, (_, index) => `lesson-${index}`),
+      skipped: drawn.skipped,
+    },
+  }));
+
+test('lessons fall on their days of the week in order, one a day, never on a day off, and none is left out', () => {
+  fc.assert(
+    fc.property(plans, (plan) => {
+      const planned = plannedLessons(plan);
+      expect(planned.map(({ lessonId }) => lessonId)).toEqual(plan.series!.lessonIds);
+      const dates = planned.map(({ date }) => date);
+      expect(dates).toEqual([...new Set(dates)].sort());
+      for (const date of dates) {
+        expect(plan.series!.weekdays).toContain(weekdayOf(date));
+        expect([...plan.daysOff, ...plan.series!.skipped]).not.toContain(date);
+      }
+      // Every day that could hold a lesson does, up to the last one.
+      const rule = { weekdays: plan.series!.weekdays, off: new Set([...plan.daysOff, ...plan.series!.skipped]) };
+      expect(countDays(MONDAY, dates.at(-1)!, rule)).toBe(dates.length);
+    }),
+  );
+});
+
+test('a day off moves its lesson and the rest on, those before stay; taken back, all is as it was', () => {
+  fc.assert(
+    fc.property(plans, fc.nat(19), (plan, which) => {
+      const planned = plannedLessons(plan);
+      const { date } = planned[which % planned.length]!;
+      const after = plannedLessons(toggleDayOff(plan, date));
+      planned.forEach((one, index) => {
+        if (one.date < date) expect(after[index]).toEqual(one);
+        else expect(after[index]!.date > one.date).toBe(true);
+      });
+      expect(plannedLessons(toggleDayOff(toggleDayOff(plan, date), date))).toEqual(planned);
+      expect(plannedLessons(toggleSkipped(plan, date))).toEqual(after);
+    }),
+  );
+});
+
+test('lessons change places and go; a series without any is none', () => {
+  const series = { startsOn: MONDAY, weekdays: [1, 3] as Weekday[], lessonIds: ['a', 'b', 'c'], skipped: [] };
+  const plan = { ...NEW_PLAN, series };
+  expect(moveInSeries(plan, 'a', 1).series!.lessonIds).toEqual(['b', 'a', 'c']);
+  expect(moveInSeries(plan, 'c', 5).series!.lessonIds).toEqual(['a', 'b', 'c']);
+  expect(moveInSeries(plan, 'b', -1).series!.lessonIds).toEqual(['b', 'a', 'c']);
+  expect(plannedLessons(removeFromSeries(plan, 'a'))).toEqual([
+    { lessonId: 'b', date: '2026-11-23' },
+    { lessonId: 'c', date: '2026-11-25' },
+  ]);
+  expect(['a', 'b', 'c'].reduce(removeFromSeries, plan as ClassPlan).series).toBeNull();
+});
+
+test('each lesson of a series knows the one before and after it', () => {
+  const wishes = seriesWishes('half-past', 'quarter-to', 2, 'whole-hours');
+  expect(wishes.map(({ rung }) => rung)).toEqual(['half-past', 'half-past', 'quarter-past', 'quarter-past', 'quarter-to', 'quarter-to']);
+  expect(wishes[0]!.between).toEqual({ before: 'whole-hours', after: 'half-past' });
+  expect(wishes[1]!.between).toEqual({ before: 'half-past', after: 'quarter-past' });
+  expect(wishes.at(-1)!.between).toEqual({ before: 'quarter-to', after: 'five-past' });
+  expect(seriesWishes(RUNG_IDS.at(-1)!, RUNG_IDS.at(-1)!, 1, null)[0]!.between).toEqual({ before: null, after: null });
+});
+
+test('a card is due each school day; missed ones are caught up, and a day off has none', () => {
+  const cards = { pattern: { firstSec: 28_800, stepsMin: [30] }, startsOn: MONDAY, shown: 0 };
+  const plan: ClassPlan = { ...NEW_PLAN, daysOff: ['2026-11-25'], cards };
+  expect(
+    ['2026-11-22', MONDAY, '2026-11-24', '2026-11-25', '2026-11-26', '2026-11-28', '2026-11-30'].map((date) => cardOn(plan, date)),
+  ).toEqual([null, 1, 2, null, 3, null, 5]);
+  expect(cardsDue(plan, '2026-11-20')).toBeNull();
+  expect(cardsDue({ ...plan, cards: { ...cards, shown: 2 } }, '2026-11-26')).toEqual({ since: 3, card: 3 });
+  expect(cardsDue({ ...plan, cards: { ...cards, shown: 1 } }, '2026-11-29')).toEqual({ since: 2, card: 4 });
+  expect(cardsDue({ ...plan, cards: { ...cards, shown: 4 } }, '2026-11-27')).toBeNull();
+});
+
+test('days are days of the calendar: leap days, ends of years, none that does not exist', () => {
+  expect([isIsoDate('2028-02-29'), isIsoDate('2027-02-29'), isIsoDate('2026-2-3'), isIsoDate('tomorrow')]).toEqual([
+    true,
+    false,
+    false,
+    false,
+  ]);
+  expect(daysOn('2026-12-31', 1)).toBe('2027-01-01');
+  expect(daysOn('2028-03-01', -1)).toBe('2028-02-29');
+  expect(mondayOf('2026-11-29')).toBe(MONDAY);
+  expect(() => checkPlan({ ...NEW_PLAN, daysOff: ['2027-02-29'] })).toThrow('There is no day “2027-02-29”, at /daysOff of the plan.');
+  expect(() => checkPlan(NEW_PLAN)).not.toThrow();
+});
+
+describe('what comes next', () => {
+  const given = (rightShare: number | null) => [{ rung: 'quarter-past' as const, date: '2026-11-20', rightShare }];
+  const suggest = (rightShare: number | null) => suggestNext(given(rightShare), null, MONDAY);
+  test('is what is planned, else the rung after the last one, or the same once more where too little was right', () => {
+    const planned = { lessonId: 'x', rung: 'any-minute' as const, date: MONDAY, title: 'Any minute, 20 minutes' };
+    expect(suggestNext(given(0.2), planned, MONDAY)).toEqual({
+      rung: 'any-minute',
+      lessonId: 'x',
+      why: '“Any minute, 20 minutes” is planned today.',
+    });
+    expect(suggest(0.8)).toMatchObject({ rung: 'quarter-to', why: expect.stringContaining('80 of 100') });
+    expect(suggest(0.69)).toMatchObject({ rung: 'quarter-past', why: expect.stringContaining('once more') });
+    expect(suggest(null)).toMatchObject({ rung: 'quarter-to' });
+    expect(suggestNext([], null, MONDAY)).toMatchObject({ rung: 'whole-hours' });
+    expect(suggestNext([{ rung: 'seconds', date: MONDAY, rightShare: 1 }], null, MONDAY)).toMatchObject({ rung: 'seconds' });
+  });
+});

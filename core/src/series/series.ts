@@ -1,0 +1,91 @@
+import { rungAfter, RUNG_IDS, type RungId } from '../ladder/registry.js';
+import type { ClassPlan, IsoDate, Series } from './plan.js';
+import { countDays, daysThatCount, type DayRule } from './school-days.js';
+
+/** A lesson of a series on its day. */
+export interface PlannedLesson {
+  readonly lessonId: string;
+  readonly date: IsoDate;
+}
+
+const schoolRule = ({ schoolDays, daysOff }: ClassPlan): DayRule => ({ weekdays: schoolDays, off: new Set(daysOff) });
+
+/** The lessons of a class's series with the days they fall on: a day off moves it and all after it. */
+export function plannedLessons(plan: ClassPlan): PlannedLesson[] {
+  const { series, schoolDays, daysOff } = plan;
+  if (!series) return [];
+  const weekdays = series.weekdays.filter((weekday) => schoolDays.includes(weekday));
+  const dates = daysThatCount(series.startsOn, series.lessonIds.length, { weekdays, off: new Set([...daysOff, ...series.skipped]) });
+  return dates.map((date, index) => ({ lessonId: series.lessonIds[index]!, date }));
+}
+
+/** A day falls out, or is a school day again. */
+export function toggleDayOff(plan: ClassPlan, date: IsoDate): ClassPlan {
+  return { ...plan, daysOff: toggledDate(plan.daysOff, date) };
+}
+
+/** No lesson was held on a day of the series, or one is after all: the rest moves. */
+export function toggleSkipped(plan: ClassPlan, date: IsoDate): ClassPlan {
+  return withSeries(plan, (series) => ({ ...series, skipped: toggledDate(series.skipped, date) }));
+}
+
+/** A lesson some places earlier or later among those of its series. */
+export function moveInSeries(plan: ClassPlan, lessonId: string, by: number): ClassPlan {
+  return withSeries(plan, (series) => {
+    const from = series.lessonIds.indexOf(lessonId);
+    const others = series.lessonIds.filter((id) => id !== lessonId);
+    const to = Math.max(0, Math.min(others.length, from + by));
+    return from < 0 ? series : { ...series, lessonIds: [...others.slice(0, to), lessonId, ...others.slice(to)] };
+  });
+}
+
+/** The plan without a lesson; those after it move up. A series without lessons is none. */
+export function removeFromSeries(plan: ClassPlan, lessonId: string): ClassPlan {
+  const without = withSeries(plan, (series) => ({ ...series, lessonIds: series.lessonIds.filter((id) => id !== lessonId) }));
+  return without.series?.lessonIds.length === 0 ? { ...without, series: null } : without;
+}
+
+/** A lesson that is to be drafted for a series, knowing the one before and after it. */
+export interface SeriesWish {
+  readonly rung: RungId;
+  readonly between: { readonly before: RungId | null; readonly after: RungId | null };
+}
+
+/**
+ * The lessons of a series that climbs from one rung to another, with some lessons on each.
+ * @param perRung lessons on each rung, 1 or more
+ * @param before the rung of the lesson before the first; null where none was
+ */
+export function seriesWishes(from: RungId, to: RungId, perRung: number, before: RungId | null): SeriesWish[] {
+  const [first, last] = [RUNG_IDS.indexOf(from), RUNG_IDS.indexOf(to)];
+  const rungs = RUNG_IDS.slice(first, Math.max(first, last) + 1).flatMap((rung) => Array<RungId>(perRung).fill(rung));
+  return rungs.map((rung, index) => ({
+    rung,
+    between: { before: index > 0 ? rungs[index - 1]! : before, after: rungs[index + 1] ?? rungAfter(rung) },
+  }));
+}
+
+/** Which daily card is a school day's, from 1; null on a day without one. */
+export function cardOn(plan: ClassPlan, date: IsoDate): number | null {
+  const { cards } = plan;
+  const rule = schoolRule(plan);
+  if (!cards || date < cards.startsOn || countDays(date, date, rule) === 0) return null;
+  return countDays(cards.startsOn, date, rule);
+}
+
+/** The cards to show on a day: today's and those that were missed, first to last; null where there is none to show. */
+export function cardsDue(plan: ClassPlan, today: IsoDate): { readonly since: number; readonly card: number } | null {
+  const { cards } = plan;
+  if (!cards || today < cards.startsOn) return null;
+  // On a day without school the cards up to the last school day may still be caught up.
+  const card = countDays(cards.startsOn, today, schoolRule(plan));
+  return card > cards.shown ? { since: cards.shown + 1, card } : null;
+}
+
+function withSeries(plan: ClassPlan, change: (series: Series) => Series): ClassPlan {
+  return plan.series ? { ...plan, series: change(plan.series) } : plan;
+}
+
+function toggledDate(dates: readonly IsoDate[], date: IsoDate): readonly IsoDate[] {
+  return dates.includes(date) ? dates.filter((one) => one !== date) : [...dates, date].sort();
+}
