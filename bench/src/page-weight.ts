@@ -6,7 +6,7 @@ import { CHROMIUM, DemoServer, SIGN_IN } from './demo-server.js';
 // teacher's list of lessons.
 const GOALS = [
   { path: '/desk', goalKb: 120, signIn: false },
-  { path: '/lessons', goalKb: 250, signIn: true },
+  { path: '/ladder', goalKb: 250, signIn: true },
 ];
 const server = await DemoServer.start();
 const browser = await chromium.launch(CHROMIUM);

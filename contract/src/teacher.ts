@@ -89,6 +89,8 @@ export const DraftWish = Exact({
   /** Whose daily times the lesson may speak of. */
   classId: Type.Optional(Uuid),
   between: Type.Optional(BetweenSchema),
+  /** Nothing is drafted but its goal: the lesson is built by hand. */
+  empty: Type.Optional(Type.Literal(true)),
 });
 export type DraftWish = Data<typeof DraftWish>;
 

@@ -98,6 +98,7 @@ export {
 export { timingOf, type Timing, type TimingOffer } from './lesson/timing.js';
 export { thinkSecondsFor } from './lesson/think-times.js';
 export { timesInText } from './words/times-in-text.js';
+export { emptyLesson } from './lesson/empty-lesson.js';
 export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
 export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
@@ -183,7 +184,7 @@ export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil
 
 export { checkPlan } from './series/check-plan.js';
 export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type Series, type Weekday } from './series/plan.js';
-export { countDays, daysOn, daysThatCount, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
+export { countDays, daysOn, daysThatCount, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
 export {
   cardOn,
   cardsDue,
@@ -194,5 +195,6 @@ export {
   toggleDayOff,
   toggleSkipped,
   type PlannedLesson,
+  type SeriesWish,
 } from './series/series.js';
 export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';

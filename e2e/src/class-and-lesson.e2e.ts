@@ -49,7 +49,7 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await expect(other.getByRole('button', { name: 'step back to the one before' })).toHaveAttribute('aria-pressed', 'true');
   await other.close();
 
-  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
   await teacher.openRoom();
   await teacher.begin();
   await teacher.goTo('Worked example');

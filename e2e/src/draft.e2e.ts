@@ -31,7 +31,7 @@ test('a lesson goes out as a file and comes in again; a spoilt one is refused wi
   const [out] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
   expect(out.suggestedFilename()).toBe('Half-past-at-the-harbour.lesson.json');
   const text = readFileSync(await out.path(), 'utf8');
-  await page.getByRole('link', { name: 'Lessons', exact: true }).click();
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
   const takeIn = (content: string) =>
     page
       .getByLabel('Open a lesson file')

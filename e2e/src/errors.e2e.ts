@@ -53,7 +53,7 @@ test('signing out in one window ends the others of that browser', async ({ teach
   await teacher.signIn();
   await teacher.openRoom();
   const lessons = await teacher.page.context().newPage();
-  await lessons.goto(new URL('/lessons', teacher.page.url()).href);
+  await lessons.goto(new URL('/ladder', teacher.page.url()).href);
   await lessons.getByRole('button', { name: 'Sign out' }).click();
   await expect(teacher.page.getByRole('heading', { name: 'Sign in to teach' })).toBeVisible();
   await teacher.page.getByLabel('Sign-in name').fill('odalys');

@@ -89,7 +89,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await shot(anouk.page, 'desk-set-phone');
   await anouk.send();
   await anouk.expectKept();
-  await page.goto(`${server.url}/lessons`);
+  await page.goto(`${server.url}/ladder`);
   await page
     .getByRole('link', { name: /^Review/ })
     .first()

@@ -24,6 +24,11 @@ export function daysOn(date: IsoDate, days: number): IsoDate {
   return isoOf(day(date).plus({ days }));
 }
 
+/** A day as it is read: "Thursday 26 November". */
+export function dayWords(date: IsoDate): string {
+  return day(date).setLocale('en-GB').toFormat('cccc d LLLL');
+}
+
 /** The Monday of a day's week. */
 export function mondayOf(date: IsoDate): IsoDate {
   return daysOn(date, 1 - weekdayOf(date));

@@ -1,5 +1,6 @@
 import { rungAfter, RUNGS, type RungId } from '../ladder/registry.js';
 import type { IsoDate } from './plan.js';
+import { dayWords } from './school-days.js';
 
 /** A lesson that was given, with the rung it was on. */
 export interface GivenLesson {
@@ -32,7 +33,7 @@ export function suggestNext(
   today: IsoDate,
 ): Suggestion {
   if (planned?.rung) {
-    const when = planned.date === today ? 'today' : `on ${planned.date}`;
+    const when = planned.date === today ? 'today' : `for ${dayWords(planned.date)}`;
     return { rung: planned.rung, lessonId: planned.lessonId, why: `“${planned.title}” is planned ${when}.` };
   }
   const last = given.findLast(({ rung }) => rung !== null);

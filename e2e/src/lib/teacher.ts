@@ -12,7 +12,7 @@ export class TeacherPage {
   /** Is signed in already, and goes to the lessons. */
   async signIn(): Promise<void> {
     await this.page.context().addCookies([{ ...teacherCookie(), url: this.server.url }]);
-    await this.page.goto(`${this.server.url}/lessons`);
+    await this.page.goto(`${this.server.url}/ladder`);
   }
 
   async signInByForm(password = 'tern-harbour-lamp'): Promise<void> {

@@ -1,5 +1,5 @@
-import type { SessionDetail } from '@zeitpunkt/contract';
-import { MISCONCEPTION_IDS } from '@zeitpunkt/core';
+import type { LessonSummary, SessionDetail } from '@zeitpunkt/contract';
+import { cardsDue, checkLesson, daysOn, MISCONCEPTION_IDS, plannedLessons } from '@zeitpunkt/core';
 import { School } from '../testing/school.js';
 import { DEMO_SIGN_IN, seedDemo, TERNS } from './seed.js';
 
@@ -20,7 +20,18 @@ test('the demo teacher finds everything there and a taught lesson to review', as
   };
   expect(await get('/api/classes')).toMatchObject([{ name: 'Terns', pupilCount: TERNS.length }]);
   expect(await get('/api/dials')).toEqual([]);
-  for (const { id } of await get('/api/lessons')) await get(`/api/lessons/${id}`);
+  const lessons = await get('/api/lessons');
+  expect(new Set(lessons.map(({ facts }: LessonSummary) => facts!.rung)).size).toBe(6);
+  const checked = await Promise.all(
+    lessons.map(async ({ id }: LessonSummary) => checkLesson((await get(`/api/lessons/${id}`)).lesson).length),
+  );
+  expect(checked.map((findings) => findings > 0)).toEqual([false, false, false, false, false, true]);
+  const [{ id: classId }] = await get('/api/classes');
+  const { plan } = await get(`/api/classes/${classId}/plan`);
+  const dates = plannedLessons(plan).map(({ date }) => date);
+  expect(dates).toHaveLength(6);
+  expect(dates.at(-1)! >= daysOn(dates[0]!, 35)).toBe(true); // one a week
+  expect(cardsDue(plan, daysOn(plan.cards.startsOn, 7))).toEqual({ since: 4, card: 6 });
   const [taught] = await get('/api/sessions');
   const { live, roomKey }: SessionDetail = await get(`/api/sessions/${taught.id}`);
   expect([roomKey, live.room.phase]).toEqual([null, 'ended']);

@@ -1,15 +1,20 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { seededRng, simulateResponse, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
+import { seededRng, simulateResponse, type IsoDate, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
 import type { Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../db/connection.js';
 import { hashPassword } from '../features/auth/passwords.js';
 import { authQueries } from '../features/auth/queries.js';
 import { insertClass, pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
+import { insertLesson } from '../features/lessons/queries.js';
 import { installStarterLessons } from '../features/lessons/starter.js';
 import type { LiveRoom } from '../features/live/live-room.js';
 import { RoomDirectory } from '../features/live/room-directory.js';
+import { savePlan } from '../features/plans/queries.js';
 import { newToken, tokenHash } from '../http/tokens.js';
+import { demoLessons, demoPlan } from './plan.js';
+
+const DAY_MS = 24 * 3600 * 1000;
 
 /** Sign-in of the demo teacher. Made up, printed at every start of the demo, and only ever in demo data. */
 export const DEMO_SIGN_IN = { signInName: 'odalys', password: 'tern-harbour-lamp' } as const;
@@ -33,12 +38,12 @@ const HELD: Partial<Record<(typeof TERNS)[number], MisconceptionId[]>> = {
 };
 const ABSENT = new Set<string>(['Inka', 'Viggo']);
 
-/** Fills an empty database with the demo teacher, class, lessons and one taught lesson; leaves any other as it is. */
+/** Fills an empty database with the demo teacher, class, six lessons planned over six weeks and the first of them taught; leaves any other as it is. */
 export async function seedDemo(store: Store, nowMs: number): Promise<void> {
   const queries = authQueries(store.db);
   if (queries.anyTeacher()) return;
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password);
-  const weekAgoMs = new Date(nowMs - 7 * 24 * 3600 * 1000).setHours(9, 40, 0, 0); // the class meets in the morning
+  const weekAgoMs = schoolDayBefore(nowMs - 7 * DAY_MS);
   const seeded = store.sqlite.transaction(() => {
     const teacherId = queries.insertTeacher({
       signInName: DEMO_SIGN_IN.signInName,
@@ -47,9 +52,27 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
       createdAtMs: weekAgoMs,
     });
     const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
-    return { teacherId, classId, lessonIds: installStarterLessons(store.db, teacherId) };
+    const starters = installStarterLessons(store.db, teacherId);
+    const more = demoLessons().map((file, index) => insertLesson(store.db, { teacherId, file, place: starters.length + index }));
+    const lessonIds = [...starters, ...more];
+    savePlan(store.db, classId, 1, demoPlan(lessonIds, dayOf(weekAgoMs)));
+    return { teacherId, classId, lessonIds };
   })();
   await teachOnce(store, { ...seeded, lessonId: seeded.lessonIds[0]!, fromMs: weekAgoMs });
+}
+
+/** The class meets in the morning of a school day: that day, or the last one before it. */
+function schoolDayBefore(ms: number): number {
+  const weekday = new Date(ms).getDay(); // Sunday 0
+  const daysBack = weekday === 0 ? 2 : weekday === 6 ? 1 : 0;
+  return new Date(ms - daysBack * DAY_MS).setHours(9, 40, 0, 0);
+}
+
+/** The day that a moment falls on where this server is. */
+function dayOf(ms: number): IsoDate {
+  const at = new Date(ms);
+  const two = (part: number) => String(part).padStart(2, '0');
+  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
 
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */

@@ -30,15 +30,16 @@ export const teacherRoutes: Routes = [
     path: '',
     providers: [provideState(authFeature), provideState(liveFeature), provideEffects(authEffects, liveEffects)],
     children: [
-      { path: '', pathMatch: 'full', redirectTo: 'lessons' },
+      { path: '', pathMatch: 'full', redirectTo: 'ladder' },
       { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./features/sign-in/sign-in').then((file) => file.SignIn) },
       { path: 'set-up', title: 'Set up', loadComponent: () => import('./features/set-up/set-up').then((file) => file.SetUp) },
       {
-        path: 'lessons',
-        title: 'Lessons',
+        path: 'ladder',
+        title: 'Ladder',
         canActivate: [signedIn],
-        loadComponent: () => import('./features/lessons/lessons').then((file) => file.Lessons),
+        loadComponent: () => import('./features/ladder/ladder').then((file) => file.Ladder),
       },
+      { path: 'lessons', pathMatch: 'full', redirectTo: 'ladder' },
       {
         path: 'lessons/:id',
         title: 'Script',
@@ -62,6 +63,12 @@ export const teacherRoutes: Routes = [
         title: 'Class',
         canActivate: [signedIn],
         loadComponent: () => import('./features/classes/class-list').then((file) => file.ClassListPlace),
+      },
+      {
+        path: 'cards/:id',
+        title: 'Daily card',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/cards/cards').then((file) => file.Cards),
       },
       {
         path: 'dials',

@@ -3,6 +3,7 @@ import {
   CoreError,
   DEFAULT_SETTINGS,
   draftLesson,
+  emptyLesson,
   kindOf,
   prepareLesson,
   rungIdOf,
@@ -106,12 +107,13 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
 
   // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
-    const { id, classId, ...wish } = request.body;
+    const { id, classId, empty, ...wish } = request.body;
     const teacher = requireTeacher(request);
     const daily = classId === undefined ? [] : dailyTimes(teacher.id, classId);
-    return add(teacher.id, id, (own) =>
-      draftLesson({ ...wish, daily, settings: readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS, seed: randomInt(2 ** 31) }),
-    );
+    return add(teacher.id, id, (own) => {
+      const settings = readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS;
+      return empty ? emptyLesson(wish.rung, wish.minutes, settings) : draftLesson({ ...wish, daily, settings, seed: randomInt(2 ** 31) });
+    });
   });
 
   app.post(

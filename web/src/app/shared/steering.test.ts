@@ -141,12 +141,15 @@ test('the chart comes and goes at one key; turned hands take its place', () => {
   expect(steering.aside()).toBeNull();
 });
 
-test('a beat is skipped whole, and any beat can be leapt to', () => {
+test('a beat is skipped whole, any beat can be leapt to, and so can the next question', () => {
   steering.skipBeat();
   steering.leap('b1');
+  for (let press = 0; press < 3; press++) steering.leapToAsk();
   expect(told).toEqual([
     { type: 'go', to: stepOf(3) },
     { type: 'go', to: stepOf(1) },
+    { type: 'go', to: stepOf(2) },
+    { type: 'go', to: stepOf(4) },
   ]);
 });
 

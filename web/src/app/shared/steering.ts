@@ -124,6 +124,20 @@ export class Steering {
     if (next) this.leap(next.id);
   }
 
+  /** The beat that asks next after where the lesson stands; null where nothing more is asked. */
+  readonly nextAskId = computed((): string | null => {
+    const [at, prepared] = [this.detail()?.live.room.run.at, this.prepared()];
+    if (!at || !prepared) return null;
+    const here = stepIndex(prepared, at);
+    return prepared.steps.slice(here + 1).find(({ beat }) => beat.kind === 'ask')?.ref.beatId ?? null;
+  });
+
+  /** Goes to the next question at once, over whatever comes before it. */
+  leapToAsk(): void {
+    const beatId = this.nextAskId();
+    if (beatId !== null) this.leap(beatId);
+  }
+
   /** Goes to the beginning of a beat, wherever it stands. */
   leap(beatId: string): void {
     this.unsent.set(undefined);

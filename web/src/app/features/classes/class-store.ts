@@ -36,7 +36,7 @@ export const ClassStore = signalStore(
       async removeClass(): Promise<void> {
         try {
           await ask('POST', url('/delete'));
-          await router.navigateByUrl('/lessons');
+          await router.navigateByUrl('/ladder');
         } catch (error) {
           patchState(store, { problem: sentenceOf(error) });
         }

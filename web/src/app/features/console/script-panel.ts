@@ -32,6 +32,7 @@ export function scriptShortcuts(steering: Steering, panel: () => ScriptPanel | u
     ...scriptStageShortcuts(() => panel()?.stage()),
     { left: ['F'], right: ['J'], text: 'Jump to a beat', act: () => panel()?.openBeats() },
     { left: ['G'], right: ['K'], text: 'Skip the rest of this beat', act: () => panel() && steering.skipBeat() },
+    { left: ['Q'], right: ['U'], text: 'To the next question', act: () => panel() && steering.leapToAsk() },
     { left: ['B'], right: ['N'], text: 'Note to self', act: () => panel()?.writeNote() },
   ];
 }

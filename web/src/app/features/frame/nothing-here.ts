@@ -11,7 +11,7 @@ import { RouterLink } from '@angular/router';
     <main>
       <h1>There is nothing at this address.</h1>
       <p>A letter may be missing, or what stood here is gone.</p>
-      <a mat-flat-button class="next" routerLink="/lessons">To the lessons</a>
+      <a mat-flat-button class="next" routerLink="/ladder">To the lessons</a>
       <a mat-stroked-button href="/desk">To a pupil’s desk</a>
     </main>
   `,

@@ -11,11 +11,11 @@ import { authActions, authFeature } from '../../state/auth';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <header>
-      <a class="home" routerLink="/lessons"><img src="dial.svg" alt="" width="30" height="30" /> Zeitpunkt</a>
+      <a class="home" routerLink="/ladder"><img src="dial.svg" alt="" width="30" height="30" /> Zeitpunkt</a>
       <ng-content select="[bar]" />
       @if (teacher()) {
         <nav aria-label="Places">
-          <a routerLink="/lessons" routerLinkActive="here" ariaCurrentWhenActive="page">Lessons</a>
+          <a routerLink="/ladder" routerLinkActive="here" ariaCurrentWhenActive="page">Ladder</a>
           <a routerLink="/dials" routerLinkActive="here" ariaCurrentWhenActive="page">Dials</a>
         </nav>
       }

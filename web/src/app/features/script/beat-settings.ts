@@ -38,22 +38,19 @@ export class BeatSettings {
   readonly durationMs = input.required<number>();
   readonly findings = input.required<readonly NamedFinding[]>();
   readonly edit = output<ScriptEdit>();
+  /** Words as they are typed: many moves of one change, until it is done. */
+  readonly typed = output<ScriptEdit>();
+  readonly typingDone = output();
   readonly mend = output<NamedFinding>();
   protected readonly longest = LONGEST_TEXT;
   protected readonly problems = signal<Readonly<Record<string, string>>>({});
-  private readonly typedText = signal<{ readonly id: string; readonly text: string } | null>(null);
-
   protected readonly name = computed(() => nameInLesson(this.beat(), this.lesson()));
   protected readonly text = computed(() => {
     const beat = this.beat();
     return 'text' in beat ? beat.text : null;
   });
   /** How long the words take to say, in whole seconds, as one types. */
-  protected readonly spokenSec = computed(() => {
-    const typed = this.typedText();
-    const text = typed?.id === this.beat().id ? typed.text : (this.text() ?? '');
-    return Math.round(narrationMs(text, this.lesson().settings) / 1000);
-  });
+  protected readonly spokenSec = computed(() => Math.round(narrationMs(this.text() ?? '', this.lesson().settings) / 1000));
   protected readonly fields = computed(() => {
     const beat = this.beat();
     const { settings } = this.lesson();
@@ -81,13 +78,8 @@ export class BeatSettings {
     });
   });
 
-  protected typed(text: string): void {
-    this.typedText.set({ id: this.beat().id, text });
-  }
-
-  protected write(text: string): void {
-    this.typedText.set(null);
-    this.edit.emit(writeText(this.beat().id, text.trim()));
+  protected type(text: string): void {
+    this.typed.emit(writeText(this.beat().id, text));
   }
 
   protected set(field: BeatField, text: string): void {

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { sessionDetail } from '../../testing/session';
-import { moveBeat, removeBeat } from '@zeitpunkt/core';
+import { moveBeat, removeBeat, writeText } from '@zeitpunkt/core';
 import { LessonStore } from './lesson-store';
 
 const { lesson } = sessionDetail();
@@ -44,6 +44,26 @@ test('a change after which the script would be none is refused with a sentence, 
   store.edit(removeBeat('b1'));
   await wait(700);
   expect([store.problem(), store.lesson()!.beats.length]).toEqual([null, 3]);
+});
+
+test('words that are typed are seen letter by letter, one step and one save together; a page that is left sends them at once', async () => {
+  const typed = () => (store.lesson()!.beats[0] as { text: string }).text;
+  for (const text of ['Hello.', 'Hello. L', 'Hello. Lo', 'Hello. Look.']) {
+    store.type(writeText('b1', text));
+    expect(typed()).toBe(text);
+    await wait(100);
+  }
+  expect(server.sent(SAVE)).toEqual([]);
+  window.dispatchEvent(new Event('pagehide'));
+  await wait(0);
+  expect(server.sent(SAVE)).toMatchObject([{ lesson: { beats: [{ text: 'Hello. Look.' }, {}, {}, {}] } }]);
+  await wait(2000);
+  store.undo();
+  expect(typed()).toBe('Hello.');
+  store.type(writeText('b1', 'Hello. Again.'));
+  store.edit(removeBeat('b4')); // ends what was being typed
+  store.undo();
+  expect(typed()).toBe('Hello. Again.');
 });
 
 test('nothing is saved where nothing changed, and a lesson keeps a title', async () => {

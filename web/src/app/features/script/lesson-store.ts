@@ -25,6 +25,9 @@ const NO_LESSON: Lesson = {
   beats: [],
 };
 
+/** So long without a letter, and what was typed is a step. */
+const TYPING_PAUSE_MS = 600;
+
 const keptAs = (id: string) => `zeitpunkt-unsaved-${id}`;
 
 /** Sends what was left unsaved here, if nobody changed the lesson meanwhile; what cannot be sent stays for the next time. */
@@ -76,6 +79,20 @@ export const LessonStore = signalStore(
         store.startSaved();
         patchState(store, { at: { id, revision } });
       });
+    let pause = 0;
+    /** What is being typed is one step with all its letters. */
+    const endTyping = () => {
+      clearTimeout(pause);
+      if (store.began() !== null) store.endStep();
+    };
+    /** Changes words as they are typed: seen at once, a step and saved after a pause. */
+    const type = (change: ScriptEdit) => {
+      if (store.began() === null) store.beginStep();
+      store.move(change);
+      store.changed(); // a page that is left in the midst of a word sends it, too
+      clearTimeout(pause);
+      pause = window.setTimeout(endTyping, TYPING_PAUSE_MS);
+    };
     return {
       load,
       /** Changes something that must not be empty. */
@@ -102,8 +119,11 @@ export const LessonStore = signalStore(
         const targetMinutes = Math.min(120, Math.round(minutes));
         store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
       },
+      type,
+      endTyping,
       /** Changes the script; what would not be a lesson any more is refused with a sentence. */
       edit(change: ScriptEdit): void {
+        endTyping();
         const now = store.lesson();
         if (!now) return;
         try {

@@ -11,6 +11,7 @@ import {
   removeBeats,
   secondOfDay,
   timingOf,
+  type Beat,
   type NamedFinding,
   type ScriptEdit,
   type TimingOffer,
@@ -100,7 +101,7 @@ export class ScriptPlace {
   });
 
   protected readonly shortcuts: readonly Shortcut[] = [
-    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.store.undo() },
+    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.undo() },
     { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
     { left: ['Space'], right: ['P'], text: 'Play and stop', act: () => this.player()?.togglePlay() },
     {
@@ -130,6 +131,18 @@ export class ScriptPlace {
     this.along.set(all.length > 1 ? all : []);
     // A beat is looked at as it has settled.
     this.atMs.set(first.startMs + Math.max(0, first.durationMs - 1));
+  }
+
+  protected undo(): void {
+    this.store.endTyping();
+    this.store.undo();
+  }
+
+  /** Words change as they are typed, and the beats after them move. */
+  protected type(edit: ScriptEdit): void {
+    const { id, all } = this.chosen();
+    this.store.type(edit);
+    this.stayAt(id, all);
   }
 
   protected apply(edit: ScriptEdit): void {
@@ -226,9 +239,14 @@ export class ScriptPlace {
     download(new Blob([`${text}\n`], { type: 'application/json' }), fileName(lesson.title, 'lesson', 'lesson.json'));
   }
 
+  /** The beat before which something new goes after one; a question, its time to think and its answer stay together. */
   private nextOf(id: string): string | null {
-    const rows = this.rows();
-    return rows[rows.findIndex((row) => row.id === id) + 1]?.id ?? null;
+    const beats = this.store.lesson()?.beats ?? [];
+    const itemOf = (beat: Beat | undefined) => (beat && 'itemId' in beat ? beat.itemId : null);
+    let place = beats.findIndex((beat) => beat.id === id);
+    const itemId = itemOf(beats[place]);
+    while (itemId !== null && itemOf(beats[place + 1]) === itemId) place += 1;
+    return beats[place + 1]?.id ?? null;
   }
 
   /** Makes a change that adds beats after one, and goes to the first of them. */

@@ -67,6 +67,6 @@ export class SignIn {
     if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const then = this.then();
     // Only a path of our own: an address with "//" would lead to another site.
-    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/lessons' }));
+    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/ladder' }));
   }
 }

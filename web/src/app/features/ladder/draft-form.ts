@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core';
 import type { DraftWish } from '@zeitpunkt/contract';
@@ -17,9 +17,9 @@ const [LEAST, MOST] = [5, 40] as const;
     <form novalidate aria-labelledby="draft" (submit)="draft($event)">
       <label>
         We are at
-        <select class="field" #rung (change)="chosen.set(idOf(rung.value))">
+        <select class="field" #rung (change)="choose.emit(idOf(rung.value))">
           @for (id of rungs; track id) {
-            <option [value]="id" [selected]="id === chosen()">{{ nameOf(id) }}</option>
+            <option [value]="id" [selected]="id === suggested()">{{ nameOf(id) }}</option>
           }
         </select>
       </label>
@@ -39,11 +39,12 @@ const [LEAST, MOST] = [5, 40] as const;
       </label>
       <zp-choice label="Taught" [options]="ways" [value]="delivery()" (chosen)="delivery.set($event)" />
       <button mat-flat-button type="submit" [disabled]="busy()">Draft it</button>
+      <button mat-button type="button" [disabled]="busy()" (click)="wish(true)">Begin an empty one</button>
     </form>
     @if (!isLengthRight()) {
       <p id="draft-problem" class="problem" role="alert">A lesson takes a whole number of minutes, from {{ least }} to {{ most }}.</p>
     }
-    <p class="facts">{{ criteria() }}</p>
+    <p class="facts">{{ why() }}</p>
   `,
   styles: `
     form {
@@ -66,8 +67,13 @@ const [LEAST, MOST] = [5, 40] as const;
   `,
 })
 export class DraftForm {
-  /** The rung that the class is at, as far as is known. */
+  /** The rung at hand: the one that is suggested until another is chosen. */
   readonly suggested = input.required<RungId>();
+  /** Why a rung is suggested. */
+  readonly why = input.required<string>();
+  /** Whose daily times it may speak of. */
+  readonly classId = input.required<string | undefined>();
+  readonly choose = output<RungId>();
   readonly busy = input.required<boolean>();
   readonly wished = output<Omit<DraftWish, 'id'>>();
 
@@ -78,8 +84,6 @@ export class DraftForm {
     { value: 'live', text: 'live' },
     { value: 'recorded', text: 'recorded' },
   ] as const;
-  protected readonly chosen = linkedSignal(() => this.suggested());
-  protected readonly criteria = computed(() => RUNGS[this.chosen()].criteria.en.join(' '));
   protected readonly minutes = signal(15);
   protected readonly delivery = signal<'live' | 'recorded'>('live');
   protected readonly isLengthRight = computed(() => Number.isInteger(this.minutes()) && this.minutes() >= LEAST && this.minutes() <= MOST);
@@ -94,6 +98,13 @@ export class DraftForm {
 
   protected draft(event: Event): void {
     event.preventDefault();
-    if (this.isLengthRight()) this.wished.emit({ rung: this.chosen(), minutes: this.minutes(), delivery: this.delivery() });
+    this.wish(false);
+  }
+
+  protected wish(empty: boolean): void {
+    if (!this.isLengthRight()) return;
+    const classId = this.classId();
+    const wish = { rung: this.suggested(), minutes: this.minutes(), delivery: this.delivery() };
+    this.wished.emit({ ...wish, ...(classId !== undefined && { classId }), ...(empty && { empty }) });
   }
 }

@@ -1,11 +1,11 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { ClassSummary, DraftWish, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import type { ClassSummary, DraftWish, LessonDetail, LessonSummary, SessionDetail, SessionSummary } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
-import { rungAfter, type RungId } from '@zeitpunkt/core';
+import { isRightVerdict, type Lesson } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 
-interface LessonsState {
+interface LadderState {
   readonly loading: boolean;
   /** A lesson is being drafted, or its file taken in. */
   readonly adding: boolean;
@@ -19,11 +19,13 @@ interface LessonsState {
   readonly sessions: readonly SessionSummary[];
   /** The lesson that was just put away, to be brought back at once. */
   readonly putAway: LessonSummary | null;
+  /** Share of the answers to the lesson that a class was given last that were right, by class; null where nobody answered. */
+  readonly rightShares: Readonly<Record<string, number | null>>;
 }
 
-/** What the lessons place shows: classes, lessons, and the runs of lessons. */
-export const LessonsStore = signalStore(
-  withState<LessonsState>({
+/** What the ladder shows: classes, lessons, and the runs of lessons. */
+export const LadderStore = signalStore(
+  withState<LadderState>({
     loading: true,
     adding: false,
     added: null,
@@ -33,32 +35,37 @@ export const LessonsStore = signalStore(
     lessons: [],
     sessions: [],
     putAway: null,
+    rightShares: {},
   }),
-  withComputed(({ lessons, added, sessions }) => ({
+  withComputed(({ lessons, added }) => ({
     // What was added last comes first.
     ready: computed(() => {
       const ready = lessons().filter(({ archivedAtMs }) => archivedAtMs === null);
       return [...ready.filter(({ id }) => id === added()), ...ready.filter(({ id }) => id !== added())];
     }),
-    /** The rung after that of the lesson that was taught last; the first one where none was. */
-    suggested: computed<RungId>(() => {
-      const [last] = sessions().filter(({ phase }) => phase === 'ended');
-      const rung = lessons().find(({ id }) => id === last?.lessonId)?.facts?.rung;
-      return rung ? (rungAfter(rung) ?? rung) : 'whole-hours';
-    }),
     archived: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs !== null)),
   })),
   withMethods((store) => {
-    const addLesson = async (path: string, body: object): Promise<void> => {
+    /** Adds a lesson; returns its id, or null with the reason in `problem`. */
+    const addLesson = async (path: string, body: object): Promise<string | null> => {
       const id = uuid();
       patchState(store, { adding: true, problem: null });
       try {
         await ask('POST', path, { id, ...body });
         patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons'), added: id });
+        return id;
       } catch (error) {
         patchState(store, { problem: sentenceOf(error) });
+        return null;
       } finally {
         patchState(store, { adding: false });
+      }
+    };
+    const withLesson = async (lessonId: string, work: (lesson: Lesson) => Promise<unknown>): Promise<void> => {
+      try {
+        await work((await ask<LessonDetail>('GET', `/api/lessons/${lessonId}`)).lesson);
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
       }
     };
     return {
@@ -89,6 +96,36 @@ export const LessonsStore = signalStore(
           patchState(store, { problem: sentenceOf(error), loading: false });
         }
       },
+
+      /** Lessons that were drafted elsewhere on this page, for a series, are there now. */
+      async refresh(): Promise<void> {
+        try {
+          patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons') });
+        } catch (error) {
+          patchState(store, { problem: sentenceOf(error) });
+        }
+      },
+
+      /** Looks how much of the lesson that a class was given last was answered right. */
+      async lookAtLast(classId: string): Promise<void> {
+        const last = store.sessions().find((session) => session.classId === classId && session.phase === 'ended');
+        if (!last || last.responseCount === 0 || classId in store.rightShares()) return;
+        try {
+          const { live } = await ask<SessionDetail>('GET', `/api/sessions/${last.id}`);
+          const right = live.responses.filter(({ mark }) => isRightVerdict(mark.verdict)).length;
+          const share = live.responses.length > 0 ? right / live.responses.length : null;
+          patchState(store, ({ rightShares }) => ({ rightShares: { ...rightShares, [classId]: share } }));
+        } catch (error) {
+          patchState(store, { problem: sentenceOf(error) });
+        }
+      },
+
+      /** A lesson once more, under a title that tells it apart. */
+      duplicate: (lessonId: string) =>
+        withLesson(lessonId, (lesson) => addLesson('/api/lessons/files', { file: { ...lesson, title: copyTitle(lesson.title) } })),
+
+      /** The lesson as its file. */
+      file: (lessonId: string, take: (lesson: Lesson) => void) => withLesson(lessonId, async (lesson) => take(lesson)),
 
       /** Drafts a lesson and puts it first among those ready to teach. */
       draft: (wish: Omit<DraftWish, 'id'>) => addLesson('/api/lessons', wish),
@@ -121,3 +158,6 @@ export const LessonsStore = signalStore(
     };
   }),
 );
+
+const LONGEST_TITLE = 200;
+const copyTitle = (title: string) => `${title.slice(0, LONGEST_TITLE - 7)} (copy)`;

@@ -3,9 +3,10 @@ import { TestBed } from '@angular/core/testing';
 import { fireEvent } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
 import { authFeature } from '../../state/auth';
+import { NEW_PLAN } from '@zeitpunkt/core';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, until } from '../../testing/render';
-import { Lessons } from './lessons';
+import { Ladder } from './ladder';
 
 const lesson = {
   id: 'l1',
@@ -17,6 +18,7 @@ const lesson = {
 };
 const session = {
   lessonId: 'l1',
+  classId: 'c1',
   title: lesson.title,
   className: 'Terns',
   createdAtMs: 0,
@@ -30,13 +32,23 @@ let server: FakeServer;
 async function open(sessions: object[] = [], lessons: object[] = [lesson]) {
   server.on('GET /api/sessions', sessions);
   server.on('GET /api/lessons', lessons);
-  const screen = await render(Lessons, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  const screen = await render(Ladder, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
   await new Promise((resolve) => setTimeout(resolve));
   await screen.settled();
   const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   return { ...screen, navigate };
 }
-beforeEach(() => (server = new FakeServer({ 'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }], [START]: {} })));
+const PLAN = 'GET /api/classes/c1/plan';
+beforeEach(
+  () =>
+    (server = new FakeServer({
+      'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
+      [PLAN]: { revision: 0, plan: NEW_PLAN },
+      [START]: {},
+      'GET /api/sessions/s1': { live: { responses: [] } },
+      'GET /api/sessions/s2': { live: { responses: [] } },
+    })),
+);
 
 test('a lesson is drafted from rung, minutes and way, and stands first, ready to teach', async () => {
   const { find, page, press, type } = await open([{ ...session, id: 's1', phase: 'ended' }]);
@@ -145,7 +157,7 @@ test('a lesson is put away and brought back at once, or later from those put awa
     await settled();
   };
   await pressAndWait(/^Put away/);
-  expect(find.getByRole('status').textContent).toContain('“Half past at the harbour” is put away.');
+  expect(find.getByText(/“Half past at the harbour” is put away\./)).toBeTruthy();
   expect(find.queryByRole('button', { name: /Open the room/ })).toBeNull();
   await pressAndWait('Bring it back');
   expect(find.getByRole('button', { name: /Open the room/ })).toBeTruthy();

@@ -1,0 +1,138 @@
+import { chromium, expect, type Locator, type Page } from '@playwright/test';
+import { DEFAULT_SETTINGS, draftLesson, type Lesson } from '@zeitpunkt/core';
+import { CHROMIUM, DemoServer, SIGN_IN } from './demo-server.js';
+import { median, ms, percentile } from './stats.js';
+
+// How many actions a teacher needs: clicks, keys that choose, filled fields; and the time from a key to the changed picture
+// where a lesson of 120 beats is edited.
+
+/** Acts on the page and counts. */
+class Actions {
+  done = 0;
+
+  constructor(readonly page: Page) {}
+
+  click(target: Locator): Promise<void> {
+    this.done += 1;
+    return target.click();
+  }
+
+  fill(target: Locator, text: string): Promise<void> {
+    this.done += 1;
+    return target.fill(text);
+  }
+
+  async choose(target: Locator, option: string): Promise<void> {
+    this.done += 1;
+    await target.selectOption(option);
+  }
+}
+
+const button = (page: Page, name: string | RegExp) => page.getByRole('button', { name });
+
+/** From "we are at quarter past, fifteen minutes, live" to a lesson that is right, timed and ready. */
+async function lessonFromNothing(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const walk = new Actions(page);
+  await walk.choose(page.getByRole('combobox', { name: 'We are at' }), 'Quarter past');
+  await walk.fill(page.getByRole('spinbutton', { name: 'Minutes', exact: true }), '15');
+  await walk.click(button(page, 'Draft it'));
+  await expect(page.getByText('New, ready to teach.')).toBeVisible();
+  await expect(page.getByText('15 min planned of 15')).toBeVisible();
+  // Right: the checker has nothing to say. To look is no part of getting it ready.
+  await page.getByRole('link', { name: 'Edit Quarter past, 15 minutes' }).click();
+  await expect(page.getByText('Checked: nothing to mend')).toBeVisible();
+  return walk.done;
+}
+
+/** From the ladder to a question that pupils can answer. */
+async function startAndAsk(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const walk = new Actions(page);
+  await walk.click(button(page, 'Open the room for Half past at the harbour'));
+  await walk.click(button(page, 'Begin the lesson'));
+  await walk.click(button(page, 'Next question'));
+  await expect(page.getByText('0 of 0 answered').or(page.getByText(/of \d+ answered/))).toBeVisible();
+  return walk.done;
+}
+
+/** In class, a time that nobody planned to show. */
+async function demonstration(page: Page): Promise<number> {
+  const walk = new Actions(page);
+  await walk.fill(page.getByLabel('Time', { exact: true }), 'quarter to 8');
+  await walk.click(button(page, 'Explain'));
+  await expect(page.getByText('Example beside the script:')).toBeVisible();
+  return walk.done;
+}
+
+function longLesson(): Lesson {
+  const lesson = draftLesson({ rung: 'five-to', minutes: 40, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
+  const more = lesson.beats.filter(({ kind }) => kind === 'worked-example' || kind === 'say');
+  const extra = Array.from({ length: 120 }, (_, index) => ({ ...more[index % more.length]!, id: `more${index}` }));
+  return { ...lesson, beats: [...lesson.beats, ...extra].slice(0, 120) };
+}
+
+/** From a key to what it changes, painted; in milliseconds. */
+async function keyTimes(page: Page, selector: string, keys: readonly string[], typed: boolean): Promise<number[]> {
+  const times: number[] = [];
+  for (const key of keys) {
+    const [seen] = await Promise.all([
+      page.evaluate(
+        ({ watched, attributes }) =>
+          new Promise<number>((resolve) => {
+            let at = 0;
+            document.addEventListener('keydown', ({ timeStamp }) => (at = timeStamp), { once: true, capture: true });
+            const observer = new MutationObserver(() => {
+              observer.disconnect();
+              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - at)));
+            });
+            observer.observe(document.querySelector(watched)!, { subtree: true, childList: true, characterData: true, attributes });
+          }),
+        { watched: selector, attributes: !typed },
+      ),
+      page.waitForTimeout(60).then(() => page.keyboard.press(key)),
+    ]);
+    times.push(seen);
+  }
+  return times;
+}
+
+async function editing(page: Page, url: string): Promise<void> {
+  const id = '99999999-9999-4999-8999-999999999999';
+  const added = await page.request.post(`${url}/api/lessons/files`, { data: { id, file: longLesson() } });
+  expect(added.status()).toBe(200);
+  await page.goto(`${url}/lessons/${id}`);
+  const rows = page.getByRole('option');
+  await expect(rows).toHaveCount(120);
+  await rows.first().click();
+  const walked = await keyTimes(page, 'zp-stage-player svg', Array(30).fill('ArrowDown'), false);
+  await page
+    .getByRole('option', { name: /^.{0,12}1 Say/ })
+    .first()
+    .click();
+  await page.getByLabel('Words to say').click();
+  await page.keyboard.press('End');
+  const typed = await keyTimes(
+    page,
+    '.spoken',
+    [...'and then we look again at it'].map((key) => (key === ' ' ? 'Space' : key)),
+    true,
+  );
+  const told = (times: number[]) => `p50 ${ms(median(times))}, p95 ${ms(percentile(times, 0.95))}`;
+  console.log('  editor with 120 beats, goal 50 ms:');
+  console.log(`    next beat to changed stage        ${told(walked)}`);
+  console.log(`    letter to changed spoken length   ${told(typed)}`);
+}
+
+const server = await DemoServer.start();
+const browser = await chromium.launch(CHROMIUM);
+const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+const page = await context.newPage();
+await page.request.post(`${server.url}/api/sign-in`, { data: SIGN_IN });
+console.log('\nWalks, in actions');
+console.log(`  lesson ready from nothing  ${await lessonFromNothing(page, server.url)}, goal 6`);
+console.log(`  start live and ask         ${await startAndAsk(page, server.url)}, goal 3`);
+console.log(`  demonstration of a time    ${await demonstration(page)}, goal 2`);
+await editing(page, server.url);
+await browser.close();
+server.stop();

@@ -1,0 +1,206 @@
+import { describeStage, narrationAt, prepareLesson, stageAt, type Lesson } from '@zeitpunkt/core';
+import { expect, test } from './lib/classroom.js';
+import { dragOnDial } from './lib/drag-on-dial.js';
+import { ScriptPage } from './lib/script.js';
+
+test('a lesson from nothing: built on the dial, broken and mended, rehearsed, taught, and shown as the script has it', async ({
+  teacher,
+  newPupil,
+  server,
+}) => {
+  test.slow();
+  await teacher.signIn();
+  const { page } = teacher;
+
+  // Begun empty, and built: a title, hands that are taken and kept, an example that is typed, two questions.
+  await page.getByRole('combobox', { name: 'We are at' }).selectOption('Quarter past');
+  await page.getByRole('spinbutton', { name: 'Minutes', exact: true }).fill('5');
+  await page.getByRole('button', { name: 'Begin an empty one' }).click();
+  const script = new ScriptPage(page);
+  await script.about();
+  await script.write('Title', 'Quarter past on the pier');
+  const beats = page.getByRole('listbox', { name: 'Beats' });
+  const insert = async (what: string, time: string) => {
+    await script.field('New beat').selectOption(what);
+    await script.field('Its time').fill(time);
+    await page.getByRole('button', { name: /^Add after/ }).click();
+  };
+  await insert('Set a time', '8:00');
+  await script.write('Words to say', 'Here it is eight o’clock.');
+  const stage = page.locator('zp-stage-player');
+  await dragOnDial(stage, [
+    [0, 0.9],
+    [45, 0.9],
+    [90, 0.9],
+  ]);
+  await page.getByRole('button', { name: 'Keep as beat' }).click();
+  await script.write('Words to say', 'And now it is quarter past eight: the short hand has just left the 8.');
+  await insert('Worked example', 'quarter past 12');
+  await expect(page.getByLabel('Words of step 2')).toBeVisible();
+  await insert('Question: read a dial', 'quarter past 9');
+  await insert('Question: set a dial', 'quarter past 4');
+  await insert('Say', '');
+  await script.write('Words to say', 'Well done. Next time: quarter to.');
+  await expect(beats.getByRole('option')).toHaveText([
+    /1 Say/,
+    /2 Set/,
+    /3 Set/,
+    /4 Worked example, 12:15/,
+    /5 Ask: read a dial, 9:15/,
+    /6 Think/,
+    /7 Answer/,
+    /8 Ask: set a dial, 4:15/,
+    /9 Think/,
+    /10 Answer/,
+    /11 Say/,
+  ]);
+
+  // Broken on purpose: hardly time to think, and words that speak of another time than the hands show.
+  await beats.getByRole('option', { name: /6 Think/ }).click();
+  await script.write('Seconds', '3');
+  const atThink = page.getByRole('list', { name: 'Found at this beat' });
+  await expect(atThink).toContainText('seconds');
+  await beats.getByRole('option', { name: /3 Set/ }).click();
+  await script.write('Words to say', 'And now it is half past eight: the short hand has just left the 8.');
+  const atSet = page.getByRole('list', { name: 'Found at this beat' });
+  await expect(atSet).toContainText('8:15');
+  await atSet.getByRole('button').first().click();
+  await expect(atSet).toHaveCount(0);
+  await beats.getByRole('option', { name: /6 Think/ }).click();
+  await atThink.getByRole('button').first().click();
+  await expect(atThink).toHaveCount(0);
+  // What is found about the lesson as a whole is mended, too, until nothing is left.
+  const checked = page.getByRole('heading', { name: /^Checked/ });
+  for (let mends = 0; mends < 12 && !(await checked.innerText()).includes('nothing to mend'); mends++) {
+    const before = await page.locator('zp-findings').innerText();
+    await page.locator('zp-findings button').first().click();
+    await expect(page.locator('zp-findings')).not.toHaveText(before, { useInnerText: true });
+  }
+  await expect(checked).toHaveText('Checked: nothing to mend');
+  await script.saved();
+  const lessonId = page.url().split('/').at(-1)!;
+  const lessonNow = async () =>
+    ((await (await page.request.get(`${server.url}/api/lessons/${lessonId}`)).json()) as { lesson: Lesson }).lesson;
+
+  // Rehearsed at the teacher's own pace, on a clock of the test's: half a minute a step.
+  const rehearsal = await page.context().newPage();
+  await rehearsal.clock.install();
+  await rehearsal.goto(`${server.url}/lessons/${lessonId}/rehearse`);
+  await rehearsal.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  const { steps } = prepareLesson(await lessonNow());
+  const answered: string[] = [];
+  for (let step = 1; step <= steps.length; step++) {
+    await expect(rehearsal.locator('.place')).toContainText(`Step ${step} of ${steps.length}`);
+    await rehearsal.clock.runFor(30_000);
+    answered.push(...(await rehearsal.getByText(/[1-9]\d* of 24 answered/).allInnerTexts()));
+    if (step < steps.length) await rehearsal.keyboard.press('PageDown');
+  }
+  expect(answered.length).toBeGreaterThan(3);
+  await rehearsal.getByRole('button', { name: 'End the rehearsal' }).click();
+  const took = rehearsal.getByRole('row');
+  await expect(took.nth(1)).toContainText('0:30');
+  await rehearsal.getByRole('button', { name: 'Take these times over' }).click();
+  await expect(rehearsal.getByText('These times are the plan now.')).toBeVisible();
+  expect((await lessonNow()).beats[0]!.plannedSec).toBe(30);
+  await rehearsal.getByRole('button', { name: 'Take it back' }).click();
+  await expect(rehearsal.getByText('The plan is as it was.')).toBeVisible();
+  await rehearsal.close();
+
+  // Taught: what everybody saw and what the teacher read out is what the script has, step by step.
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  const key = await teacher.openRoom('Quarter past on the pier');
+  const audience = await teacher.openAudience();
+  const runa = await newPupil('Runa');
+  await runa.join(key);
+  await teacher.begin();
+  const taught = prepareLesson(await lessonNow());
+  for (const [index, { ref, beat }] of taught.steps.entries()) {
+    await expect(teacher.place).toContainText(`Step ${index + 1} of ${taught.steps.length}`);
+    const said = narrationAt(taught, ref);
+    await expect(page.locator('.notes')).toHaveText(said || 'Nothing to say here.');
+    await expect(audience.getByRole('img').first()).toHaveAccessibleName(describeStage(stageAt(taught, ref, Infinity)));
+    if (beat.kind === 'ask' && index < taught.steps.length - 1 && beat.itemId === taught.lesson.items[0]!.id) {
+      await runa.read('9', '15');
+      await runa.expectKept();
+    }
+    if (index + 1 < taught.steps.length) await page.keyboard.press('PageDown');
+  }
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog', { name: 'Beats of this lesson' }).getByRole('row')).toHaveCount(taught.lesson.beats.length + 1);
+});
+
+test('in class: an extra example, the chart, a note to self, a skip and a leap, and the script goes on', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await teacher.openRoom();
+  const audience = await teacher.openAudience();
+  await teacher.begin();
+  await teacher.goTo('Set');
+  const seen = audience.getByRole('img').first();
+  await page.getByLabel('Time', { exact: true }).fill('quarter to 8');
+  await page.getByRole('button', { name: 'Explain' }).click();
+  await expect(teacher.place).toContainText('Example beside the script: 7:45 quarter to eight');
+  for (let step = 0; step < 30 && (await page.locator('.go').innerText()) !== 'Back to the script'; step++) {
+    const before = await page.locator('.notes').innerText();
+    await page.keyboard.press('PageDown');
+    await expect(page.locator('.notes')).not.toHaveText(before);
+  }
+  await expect(seen).toHaveAccessibleName(/7 : 45/);
+  await page.keyboard.press('PageDown');
+  await expect(teacher.place).toContainText('Step 2 of');
+  await page.keyboard.press('c');
+  await expect(seen).toHaveAccessibleName(/half past seven/);
+  await page.keyboard.press('c');
+  await expect(seen).toHaveAccessibleName(/4 : 00/);
+
+  await page.keyboard.press('b');
+  await page.keyboard.type('Hold the lamp up');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('✎ Hold the lamp up')).toBeVisible();
+  await page.keyboard.press('g');
+  await expect(teacher.place).toContainText('Sweep');
+  await expect(page.getByText('✎ Hold the lamp up')).toHaveCount(0);
+  await page.keyboard.press('q');
+  await expect(teacher.place).toContainText('Ask');
+  await page.keyboard.press('f');
+  await page.getByRole('dialog').getByRole('button', { name: '2 Set' }).click();
+  await expect(teacher.place).toContainText('Step 2 of');
+  await page.reload();
+  await expect(page.getByText('✎ Hold the lamp up')).toBeVisible();
+  await page.getByRole('link', { name: 'Back to the ladder' }).click();
+  const script = new ScriptPage(page);
+  await script.open('Half past at the harbour');
+  await page.getByRole('option', { name: /2 Set/ }).click();
+  await expect(script.field('Note to yourself')).toHaveValue('Hold the lamp up');
+});
+
+test('the weeks: a day off moves the rest, missed cards are caught up, and both are there the next time', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  const days = page.getByRole('group', { name: 'Days' });
+  const planned = days.getByRole('button', { name: /Five-minute steps on the mail boat, planned/ });
+  await page.getByRole('button', { name: 'Later weeks' }).click();
+  const before = await planned.getAttribute('aria-label');
+  await planned.click();
+  await page.getByRole('button', { name: 'Day off', exact: true }).click();
+  await page.getByRole('button', { name: 'Later weeks' }).click();
+  await expect(planned).not.toHaveAttribute('aria-label', before!);
+  const after = await planned.getAttribute('aria-label');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+
+  const missed = page.getByRole('link', { name: /^Show cards 4 to/ });
+  await missed.click();
+  const next = page.locator('.acts button').last();
+  await expect(page.getByRole('img').first()).toHaveAccessibleName(/Card 4/);
+  const done = page.getByRole('link', { name: 'Done' });
+  for (let step = 0; step < 60 && (await done.count()) === 0; step++) {
+    const label = await page.getByRole('img').first().getAttribute('aria-label');
+    await next.click();
+    await expect(page.getByRole('img').first()).not.toHaveAttribute('aria-label', label!);
+  }
+  await done.click();
+  await expect(page.getByText(/^Card \d+ was shown\./)).toBeVisible();
+  await page.getByRole('button', { name: 'Later weeks' }).click();
+  await page.getByRole('button', { name: 'Later weeks' }).click();
+  await expect(planned).toHaveAttribute('aria-label', after!);
+});

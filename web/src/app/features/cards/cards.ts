@@ -1,0 +1,213 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
+import { RouterLink } from '@angular/router';
+import type { LessonDetail, LessonSummary, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
+import {
+  cardsDue,
+  DEFAULT_SETTINGS,
+  narrationAt,
+  prepareLesson,
+  stageAt,
+  type ClassPlan,
+  type Lesson,
+  type LessonSettings,
+} from '@zeitpunkt/core';
+import { ask, sentenceOf } from '../../shared/api';
+import { useShortcuts } from '../../shared/shortcuts';
+import { AUDIENCE_KEYS } from '../../ui/audience-window';
+import { KeyList } from '../../ui/key-list';
+import { StageView, type StagePlay } from '../../ui/stage-view';
+import { TeacherFrame } from '../frame/teacher-frame';
+import { dayOf } from '../ladder/today';
+import { showSender } from '../show/show-channel';
+
+/** Today's card of a class and those that were missed: guessed, then shown, one after another. */
+@Component({
+  selector: 'zp-cards',
+  imports: [KeyList, MatButton, MatTooltip, RouterLink, StageView, TeacherFrame],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-teacher-frame>
+      @if (problem(); as problem) {
+        <p class="problem" role="alert">{{ problem }} <a routerLink="/ladder">Back to the ladder</a></p>
+      }
+      @if (play(); as play) {
+        <div class="top">
+          <h1>Daily card</h1>
+          <span class="facts" role="status">{{ place() }}</span>
+          <span class="spacer"></span>
+          <button mat-stroked-button type="button" matTooltip="V, O" (click)="openAudience()">Audience window</button>
+          <button mat-button type="button" matTooltip="F1, ?" (click)="keys.open()">Keys</button>
+        </div>
+        <zp-stage class="stage" [play]="play" />
+        <p class="notes" aria-live="polite">{{ words() }}</p>
+        <div class="acts">
+          <button mat-stroked-button class="big" type="button" [disabled]="index() === 0" (click)="go(-1)">Back</button>
+          @if (isLast()) {
+            <a mat-flat-button class="next big" routerLink="/ladder">Done</a>
+          } @else {
+            <button mat-flat-button class="next big" type="button" matTooltip="Space, Page down" (click)="go(1)">
+              {{ isGuess() ? 'Show it' : 'Next card' }}
+            </button>
+          }
+        </div>
+      } @else if (nothingDue()) {
+        <h1>Daily card</h1>
+        <p>No card is due today. <a routerLink="/ladder">Back to the ladder</a></p>
+      } @else if (!problem()) {
+        <p role="status">Fetching the cards …</p>
+      }
+    </zp-teacher-frame>
+    <zp-key-list #keys [shortcuts]="shortcuts">
+      <p>In the audience window: {{ audienceKeys }}</p>
+    </zp-key-list>
+  `,
+  styles: `
+    .top {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem 1rem;
+      align-items: center;
+    }
+    .spacer {
+      flex: 1;
+    }
+    .stage {
+      display: block;
+      width: 100%;
+      max-width: calc((100dvh - 19rem) * 16 / 9);
+      min-width: min(100%, 18rem);
+      margin: 0.5rem auto;
+      border: 1px solid var(--line);
+      background: var(--paper);
+      aspect-ratio: 16 / 9;
+    }
+    .notes {
+      min-height: 2.8em;
+      font-size: 1.3rem;
+    }
+    .acts {
+      display: flex;
+      gap: 0.75rem;
+    }
+    .next {
+      flex: 1;
+    }
+  `,
+})
+export class Cards {
+  /** The class. */
+  readonly id = input.required<string>();
+  protected readonly audienceKeys = AUDIENCE_KEYS;
+  protected readonly problem = signal<string | null>(null);
+  protected readonly nothingDue = signal(false);
+  protected readonly index = signal(0);
+  private readonly lesson = signal<Lesson | null>(null);
+  private readonly sender = showSender();
+  private kept: PlanDetail | null = null;
+
+  private readonly prepared = computed(() => {
+    const lesson = this.lesson();
+    return lesson && prepareLesson(lesson);
+  });
+  private readonly step = computed(() => this.prepared()?.steps[this.index()] ?? null);
+  protected readonly play = computed((): StagePlay | null => {
+    const [prepared, step] = [this.prepared(), this.step()];
+    if (!prepared || !step) return null;
+    const stage = stageAt(prepared, step.ref, Infinity);
+    return { stateAt: () => stage, motionMs: 0, beganAtMs: 0 };
+  });
+  protected readonly words = computed(() => {
+    const [prepared, step] = [this.prepared(), this.step()];
+    return prepared && step ? narrationAt(prepared, step.ref) : '';
+  });
+  protected readonly isGuess = computed(() => this.index() % 2 === 0);
+  protected readonly isLast = computed(() => this.index() + 1 === (this.prepared()?.steps.length ?? 0));
+  protected readonly place = computed(() => {
+    const of = (this.prepared()?.steps.length ?? 0) / 2;
+    return of > 1 ? `${Math.floor(this.index() / 2) + 1} of ${of}` : '';
+  });
+
+  protected readonly shortcuts = [
+    { left: ['Space'], right: ['PageDown', 'Enter', 'ArrowRight'], text: 'Go on', act: () => this.go(1) },
+    { left: ['Shift+Space'], right: ['PageUp', 'ArrowLeft'], text: 'Go back', act: () => this.go(-1) },
+    { left: ['V'], right: ['O'], text: 'Audience window', act: () => this.openAudience() },
+  ];
+
+  constructor() {
+    useShortcuts(this.shortcuts);
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.load(id));
+    });
+    effect(() => {
+      const play = this.play();
+      if (play) this.sender.show(play.stateAt(0));
+    });
+    inject(DestroyRef).onDestroy(() => this.sender.close());
+  }
+
+  protected openAudience(): void {
+    window.open('/show', 'show', 'popup,width=1280,height=720');
+  }
+
+  protected go(by: 1 | -1): void {
+    const to = this.index() + by;
+    if (to < 0 || to >= (this.prepared()?.steps.length ?? 0)) return;
+    this.index.set(to);
+    if (this.isLast()) void this.keepShown();
+  }
+
+  private async load(classId: string): Promise<void> {
+    try {
+      const kept = await ask<PlanDetail>('GET', `/api/classes/${classId}/plan`);
+      this.kept = kept;
+      const settings = await settingsTaughtBy();
+      const lesson = cardLesson(kept.plan, settings);
+      this.index.set(0);
+      this.lesson.set(lesson);
+      this.nothingDue.set(lesson === null);
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+
+  /** The last card was shown: all of them were. */
+  private async keepShown(): Promise<void> {
+    const card = this.lesson()?.beats[0];
+    if (!this.kept || card?.kind !== 'daily-card' || !this.kept.plan.cards || this.kept.plan.cards.shown >= card.card) return;
+    const plan = { ...this.kept.plan, cards: { ...this.kept.plan.cards, shown: card.card } };
+    try {
+      const { revision } = await ask<PlanSaved>('POST', `/api/classes/${this.id()}/plan`, { revision: this.kept.revision, plan });
+      this.kept = { revision, plan };
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+}
+
+/** The schools of the lesson that stands last in the teacher's list: new lessons take after it, too. */
+async function settingsTaughtBy(): Promise<LessonSettings> {
+  const readable = (await ask<LessonSummary[]>('GET', '/api/lessons')).filter(({ facts }) => facts !== null);
+  const last = readable.at(-1);
+  return last ? (await ask<LessonDetail>('GET', `/api/lessons/${last.id}`)).lesson.settings : DEFAULT_SETTINGS;
+}
+
+/** What is due today as a lesson of one beat; null where nothing is. */
+function cardLesson(plan: ClassPlan, settings: LessonSettings): Lesson | null {
+  const due = cardsDue(plan, dayOf(Date.now()));
+  if (!due || !plan.cards) return null;
+  const { pattern } = plan.cards;
+  return {
+    format: 'zeitpunkt-lesson',
+    formatVersion: 3,
+    title: 'Daily card',
+    goal: '',
+    successCriteria: [],
+    targetMinutes: 1,
+    settings,
+    items: [],
+    beats: [{ id: 'cards', kind: 'daily-card', pattern, ...due, text: '' }],
+  };
+}

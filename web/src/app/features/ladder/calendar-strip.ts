@@ -1,0 +1,175 @@
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { cardOn, daysOn, mondayOf, plannedLessons, weekdayOf, type ClassPlan, type IsoDate, dayWords } from '@zeitpunkt/core';
+
+/** A lesson on the strip: given already, or planned. */
+export interface OnTheStrip {
+  readonly date: IsoDate;
+  readonly title: string;
+  readonly given: boolean;
+}
+
+const WEEKS = 3;
+const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
+
+/** Three weeks of a class: what was given, what is planned, the daily cards, days off. One day is chosen. */
+@Component({
+  selector: 'zp-calendar-strip',
+  imports: [MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <button mat-button type="button" aria-label="Earlier weeks" (click)="turn(-1)">‹</button>
+    <div class="days" role="group" aria-label="Days">
+      @for (day of days(); track day.date) {
+        <button
+          type="button"
+          class="day"
+          [class.today]="day.isToday"
+          [class.off]="day.isOff"
+          [class.week]="day.startsWeek"
+          [attr.aria-pressed]="day.date === chosen()"
+          [attr.aria-label]="day.label"
+          (click)="chosen.set(day.date)"
+        >
+          <span class="date">{{ day.short }}</span>
+          @for (lesson of day.lessons; track $index) {
+            <span class="lesson" [class.given]="lesson.given">{{ lesson.given ? '✓ ' : '' }}{{ lesson.title }}</span>
+          }
+          @if (day.isOff) {
+            <span class="small">off</span>
+          } @else if (day.card) {
+            <span class="small">card {{ day.card }}</span>
+          }
+        </button>
+      }
+    </div>
+    <button mat-button type="button" aria-label="Later weeks" (click)="turn(1)">›</button>
+  `,
+  styles: `
+    :host {
+      display: flex;
+      align-items: stretch;
+    }
+    :host > button {
+      align-self: center;
+      min-width: 40px;
+    }
+    .days {
+      position: relative;
+      display: grid;
+      flex: 1;
+      grid-auto-columns: minmax(4.2rem, 1fr);
+      grid-auto-flow: column;
+      overflow-x: auto;
+    }
+    .day {
+      display: flex;
+      flex-direction: column;
+      gap: 2px;
+      align-items: stretch;
+      min-height: 5.6rem;
+      padding: 3px 4px;
+      border: 1px solid var(--faint);
+      border-left-width: 0;
+      background: var(--sheet);
+      color: var(--ink);
+      font: inherit;
+      font-size: 0.78rem;
+      line-height: 1.2;
+      text-align: left;
+      cursor: pointer;
+    }
+    .week {
+      border-left: 3px solid var(--line);
+    }
+    .day[aria-pressed='true'] {
+      outline: 3px solid var(--ink);
+      outline-offset: -3px;
+    }
+    .today .date {
+      padding: 0 4px;
+      background: var(--accent);
+      color: var(--accent-ink);
+      font-weight: 700;
+    }
+    .off {
+      background: var(--paper);
+      color: var(--soft);
+    }
+    .lesson {
+      display: -webkit-box;
+      overflow: hidden;
+      border-left: 4px solid var(--minute);
+      padding-left: 3px;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 3;
+    }
+    .given {
+      border-left-color: var(--right);
+    }
+    .small {
+      margin-top: auto;
+      color: var(--soft);
+    }
+  `,
+})
+export class CalendarStrip {
+  readonly plan = input.required<ClassPlan>();
+  readonly lessons = input.required<readonly OnTheStrip[]>();
+  readonly today = input.required<IsoDate>();
+  readonly chosen = model.required<IsoDate>();
+  private readonly weeksOn = signal(0);
+
+  protected readonly days = computed(() => {
+    const [plan, today, lessons] = [this.plan(), this.today(), this.lessons()];
+    const first = daysOn(mondayOf(today), 7 * (this.weeksOn() - 1));
+    return Array.from({ length: 7 * WEEKS }, (_, index) => daysOn(first, index))
+      .filter((date) => plan.schoolDays.includes(weekdayOf(date)) || lessons.some((one) => one.date === date) || date === today)
+      .map((date, index, shown) => {
+        const own = lessons.filter((one) => one.date === date);
+        const isOff = plan.daysOff.includes(date);
+        const card = cardOn(plan, date);
+        const said = own.map(({ title, given }) => `${title}, ${given ? 'given' : 'planned'}`);
+        return {
+          date,
+          lessons: own,
+          isOff,
+          card,
+          isToday: date === today,
+          startsWeek: index === 0 || mondayOf(shown[index - 1]!) !== mondayOf(date),
+          short: `${SHORT[weekdayOf(date)]} ${Number(date.slice(8))}`,
+          label: [
+            dayWords(date),
+            ...(date === today ? ['today'] : []),
+            ...(isOff ? ['day off'] : []),
+            ...said,
+            ...(card ? [`card ${card}`] : []),
+          ].join(', '),
+        };
+      });
+  });
+
+  constructor() {
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    // On a narrow screen the strip scrolls by itself: the chosen day is what is looked at.
+    afterRenderEffect(() => {
+      this.chosen();
+      const [strip, day] = [host.querySelector('.days'), host.querySelector<HTMLElement>('[aria-pressed="true"]')];
+      if (strip && day) strip.scrollLeft = day.offsetLeft - strip.clientWidth / 2;
+    });
+  }
+
+  protected turn(weeks: number): void {
+    this.weeksOn.update((on) => on + weeks);
+  }
+}
+
+/** The lessons of a plan that are still to come, or were not given on their day. */
+export function plannedOnTheStrip(plan: ClassPlan, titleOf: (lessonId: string) => string | null, given: ReadonlySet<string>): OnTheStrip[] {
+  return plannedLessons(plan)
+    .filter(({ lessonId }) => !given.has(lessonId))
+    .flatMap(({ lessonId, date }) => {
+      const title = titleOf(lessonId);
+      return title === null ? [] : [{ date, title, given: false }];
+    });
+}

@@ -1,0 +1,165 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { Router, RouterLink } from '@angular/router';
+import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
+import { plannedLessons, suggestNext, type GivenLesson, type RungId, dayWords } from '@zeitpunkt/core';
+import { download, fileName } from '../../shared/download';
+import { SavingWord } from '../../ui/saving-word';
+import { TeacherFrame } from '../frame/teacher-frame';
+import { CalendarStrip, plannedOnTheStrip } from './calendar-strip';
+import { CardsPanel } from './cards-panel';
+import { DayPanel, type PlanEdit } from './day-panel';
+import { DraftForm } from './draft-form';
+import { LadderStore } from './ladder-store';
+import { OwnDay } from './own-day';
+import { PlanStore, type SeriesOrder } from './plan-store';
+import { RungList } from './rung-list';
+import { RungPanel } from './rung-panel';
+import { SeriesForm } from './series-form';
+import { dayOf } from './today';
+
+/** Where a class stands on the ladder: its rungs, what was given and is planned, what comes next and why, and its lessons. */
+@Component({
+  selector: 'zp-ladder',
+  imports: [
+    CalendarStrip,
+    CardsPanel,
+    DatePipe,
+    DayPanel,
+    DraftForm,
+    MatButton,
+    OwnDay,
+    RouterLink,
+    RungList,
+    RungPanel,
+    SavingWord,
+    SeriesForm,
+    TeacherFrame,
+  ],
+  providers: [LadderStore, PlanStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './ladder.html',
+  styleUrl: './ladder.scss',
+})
+export class Ladder {
+  protected readonly store = inject(LadderStore);
+  protected readonly plans = inject(PlanStore);
+  private readonly router = inject(Router);
+  protected readonly today = dayOf(Date.now());
+  protected readonly classId = linkedSignal(() => this.store.classes()[0]?.id);
+  protected readonly day = linkedSignal(() => (this.classId(), this.today));
+  protected readonly running = computed(() => this.store.sessions().filter((session) => session.phase !== 'ended'));
+  /** What the class at hand was taught, the newest first. */
+  protected readonly taught = computed(() =>
+    this.store.sessions().filter((session) => session.phase === 'ended' && session.classId === this.classId()),
+  );
+  private readonly rungById = computed(() => new Map(this.store.lessons().map(({ id, facts }) => [id, facts?.rung ?? null] as const)));
+  protected readonly given = computed((): readonly GivenLesson[] => {
+    const [newest] = this.taught();
+    return this.taught()
+      .map((session) => ({
+        rung: this.rungById().get(session.lessonId) ?? null,
+        date: dayOf(session.createdAtMs),
+        rightShare: session === newest ? (this.store.rightShares()[session.classId] ?? null) : null,
+      }))
+      .reverse();
+  });
+  private readonly givenIds = computed(() => new Set(this.taught().map(({ lessonId }) => lessonId)));
+  private readonly planned = computed(() => plannedLessons(this.plans.plan()));
+  protected readonly plannedOn = computed(
+    () => new Map(this.planned().flatMap(({ lessonId, date }) => (this.givenIds().has(lessonId) ? [] : [[lessonId, date] as const]))),
+  );
+  protected readonly plannedByRung = computed(() => {
+    const counts = new Map<RungId, number>();
+    for (const lessonId of this.plannedOn().keys()) {
+      const rung = this.rungById().get(lessonId);
+      if (rung) counts.set(rung, (counts.get(rung) ?? 0) + 1);
+    }
+    return counts;
+  });
+  protected readonly onTheStrip = computed(() => {
+    const titles = new Map(this.store.lessons().map(({ id, title }) => [id, title]));
+    const given = this.taught().map(({ title, createdAtMs }) => ({ title, date: dayOf(createdAtMs), given: true }));
+    return [...given, ...plannedOnTheStrip(this.plans.plan(), (id) => titles.get(id) ?? null, this.givenIds())];
+  });
+  protected readonly suggestion = computed(() => {
+    const next = this.planned().find(({ lessonId, date }) => date >= this.today && !this.givenIds().has(lessonId));
+    const lesson = next && this.store.lessons().find(({ id }) => id === next.lessonId);
+    const rung = lesson?.facts?.rung ?? null;
+    return suggestNext(this.given(), lesson ? { lessonId: lesson.id, rung, date: next.date, title: lesson.title } : null, this.today);
+  });
+  /** The rung that was chosen for the class at hand; null while the suggested one is looked at. */
+  protected readonly chosenRung = linkedSignal<string | undefined, RungId | null>({ source: this.classId, computation: () => null });
+  protected readonly rung = computed(() => this.chosenRung() ?? this.suggestion().rung);
+  /** The rung of the lesson before a new series: the last one planned, or the last one given. */
+  protected readonly rungBefore = computed(() => {
+    const last = this.planned().at(-1);
+    return (last && this.rungById().get(last.lessonId)) ?? this.given().at(-1)?.rung ?? null;
+  });
+  /** Those of the rung at hand first, what was just added before them. */
+  protected readonly ready = computed(() => {
+    const [all, rung, added] = [this.store.ready(), this.rung(), this.store.added()];
+    const rank = ({ id, facts }: LessonSummary) => (id === added ? 0 : facts?.rung === rung ? 1 : 2);
+    return [...all].sort((a, b) => rank(a) - rank(b));
+  });
+
+  constructor() {
+    void this.store.load();
+    effect(() => {
+      const classId = this.classId();
+      if (classId === undefined || this.store.loading()) return;
+      untracked(() => {
+        void this.plans.load(classId);
+        void this.store.lookAtLast(classId);
+      });
+    });
+  }
+
+  protected minutes(lesson: LessonSummary): number {
+    return Math.round((lesson.facts?.plannedSec ?? 0) / 60);
+  }
+
+  protected plannedWords(lesson: LessonSummary): string | null {
+    const date = this.plannedOn().get(lesson.id);
+    return date === undefined ? null : `planned for ${dayWords(date)}`;
+  }
+
+  protected edit(change: PlanEdit): void {
+    this.plans.change(change);
+  }
+
+  /** A lesson that is drafted stands ready; an empty one is gone to, to be built. */
+  protected async draft(wish: Omit<DraftWish, 'id'>): Promise<void> {
+    const id = await this.store.draft(wish);
+    if (id && wish.empty) await this.router.navigate(['/lessons', id]);
+  }
+
+  protected endSeries(): void {
+    this.plans.change((plan) => ({ ...plan, series: null }));
+  }
+
+  protected async order(order: SeriesOrder): Promise<void> {
+    await this.plans.draftSeries(order);
+    await this.store.refresh();
+  }
+
+  protected async saveFile(lesson: LessonSummary): Promise<void> {
+    await this.store.file(lesson.id, (file) => {
+      const text = `${JSON.stringify(file, null, 2)}\n`;
+      download(new Blob([text], { type: 'application/json' }), fileName(file.title, 'lesson', 'lesson.json'));
+    });
+  }
+
+  protected async takeFile(input: HTMLInputElement): Promise<void> {
+    const file = input.files?.[0];
+    input.value = ''; // the same file can be chosen again when it has been put right
+    if (file) await this.store.takeFile(file);
+  }
+
+  protected async start(lesson: LessonSummary): Promise<void> {
+    const classId = this.classId();
+    const id = classId && (await this.store.start(lesson.id, classId));
+    if (id) await this.router.navigate(['/console', id]);
+  }
+}
