@@ -90,9 +90,17 @@ export class BeatColumn {
 
   /** Brings a row into view and gives it the keys. */
   goTo(id: string): void {
-    const row = this.host.querySelector<HTMLElement>(`[data-beat="${CSS.escape(id)}"]`);
-    row?.focus({ preventScroll: true });
-    row?.scrollIntoView({ block: 'nearest' });
+    this.rowOf(id)?.focus({ preventScroll: true });
+    this.show(id);
+  }
+
+  /** Brings a row into view. */
+  show(id: string): void {
+    this.rowOf(id)?.scrollIntoView({ block: 'nearest' });
+  }
+
+  private rowOf(id: string): HTMLElement | null {
+    return this.host.querySelector<HTMLElement>(`[data-beat="${CSS.escape(id)}"]`);
   }
 
   private extendTo(id: string): void {

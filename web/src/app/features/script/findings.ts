@@ -8,7 +8,12 @@ import type { NamedFinding } from '@zeitpunkt/core';
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 id="checked">{{ heading() }}</h2>
+    <div class="top">
+      <h2 id="checked">{{ heading() }}</h2>
+      @if (ofBeats() > 0) {
+        <button mat-button type="button" (click)="seekNext.emit()">Go to the next “!”</button>
+      }
+    </div>
     <ul aria-labelledby="checked">
       @for (one of findings(); track $index) {
         <li [class]="one.severity">
@@ -22,6 +27,15 @@ import type { NamedFinding } from '@zeitpunkt/core';
     </ul>
   `,
   styles: `
+    .top {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 1rem;
+      align-items: center;
+    }
+    h2 {
+      font-size: 1.05rem;
+    }
     ul {
       display: grid;
       gap: 0.6rem;
@@ -44,11 +58,14 @@ export class Findings {
   /** How many more stand at their beats. */
   readonly ofBeats = input.required<number>();
   readonly mend = output<NamedFinding>();
+  /** The next beat at which something stands is to be looked at. */
+  readonly seekNext = output();
   protected readonly heading = computed(() => {
     const [here, beats] = [this.findings().length, this.ofBeats()];
     const count = here + beats;
     if (count === 0) return 'Checked: nothing to mend';
-    const where = beats > 0 ? `, ${beats === count ? (count === 1 ? 'it is' : 'all') : `${beats} of them`} at beats with a “!”` : '';
+    const which = beats < count ? `${beats} of them at` : count === 1 ? 'at' : 'all at';
+    const where = beats > 0 ? `, ${which} ${beats === 1 ? 'a beat' : 'beats'} with a “!”` : '';
     return `Checked: ${count} ${count === 1 ? 'thing' : 'things'} to look at${where}`;
   });
 }

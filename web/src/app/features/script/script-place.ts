@@ -25,7 +25,7 @@ import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
-import { findingsOf, rowsOf, stepAtMs } from './beat-rows';
+import { findingsOf, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
 import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
 import { Findings } from './findings';
@@ -202,11 +202,21 @@ export class ScriptPlace {
     const sought = field.value.trim().toLowerCase();
     this.sought.set(sought);
     if (!sought) return;
+    this.goToNext(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought));
+  }
+
+  protected seekFinding(): void {
+    this.goToNext(({ findings }) => findings.length > 0);
+  }
+
+  /** Goes to the next beat of some sort, from the end on to the beginning. */
+  private goToNext(is: (row: BeatRow) => boolean): void {
     const rows = this.rows();
     const place = rows.findIndex(({ id }) => id === this.chosen().id);
-    const after = [...rows.slice(place + 1), ...rows.slice(0, place + 1)];
-    const next = after.find(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought));
-    if (next) this.choose({ id: next.id, all: [next.id] });
+    const next = [...rows.slice(place + 1), ...rows.slice(0, place + 1)].find(is);
+    if (!next) return;
+    this.choose({ id: next.id, all: [next.id] });
+    setTimeout(() => this.column()?.show(next.id));
   }
 
   protected copy(event: ClipboardEvent, takesAway: boolean): void {
