@@ -17,7 +17,7 @@ export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
   return stepsOfBeat > 1 ? `${nameOfKind(kind)}, ${stepInBeat + 1} of ${stepsOfBeat}` : nameOfKind(kind);
 }
 
-/** What comes: the picture and the first words of the next step, and the two beats after it. */
+/** What comes: the picture and the first words of the next step, and smaller those of the two beats after it. */
 @Component({
   selector: 'zp-coming',
   imports: [SceneView],
@@ -35,7 +35,10 @@ export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
         <ol>
           @for (one of after(); track one.key) {
             <li>
-              <strong>{{ one.name }}</strong> {{ one.words }}
+              <zp-scene class="picture" [scene]="one.scene" [label]="one.label" />
+              <p>
+                <strong>{{ one.name }}</strong><br />{{ one.words }}
+              </p>
             </li>
           }
         </ol>
@@ -64,17 +67,24 @@ export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
     }
     ol {
       display: grid;
-      gap: 0.3rem;
+      grid-template-columns: 1fr 1fr;
+      gap: 1rem;
       margin: 0;
-      padding: 0.5rem 0 0;
+      padding: 0.6rem 0 0;
       border-top: 1px solid var(--line);
       color: var(--soft);
       list-style: none;
     }
     li {
+      display: grid;
+      gap: 0.3rem;
+      align-content: start;
+    }
+    li p {
+      display: -webkit-box;
       overflow: hidden;
-      text-overflow: ellipsis;
-      white-space: nowrap;
+      -webkit-box-orient: vertical;
+      -webkit-line-clamp: 3;
     }
   `,
 })
@@ -84,26 +94,25 @@ export class Coming {
   private readonly index = computed(() => stepIndex(this.prepared(), this.run().at));
 
   protected readonly next = computed(() => {
-    const prepared = this.prepared();
-    const step = prepared.steps[this.index() + 1];
-    if (!step) return null;
-    const stage = stageOfRun(prepared, { ...this.run(), at: step.ref, besideId: null }, Infinity);
-    return {
-      name: nameOfStep(step),
-      words: narrationAt(prepared, step.ref),
-      scene: stageScene(stage, 'wide'),
-      label: `The picture of the next step. ${describeStage(stage)}`,
-    };
+    const step = this.prepared().steps[this.index() + 1];
+    return step ? { ...this.pictured(step, 'The picture of the next step.'), name: nameOfStep(step) } : null;
   });
   /** The two beats after the next step's, each once however many steps it has. */
   protected readonly after = computed(() => {
-    const prepared = this.prepared();
-    const next = prepared.steps[this.index() + 1];
-    const firsts = prepared.steps.slice(this.index() + 2).filter((step) => step.stepInBeat === 0 && step.beat !== next?.beat);
+    const { steps } = this.prepared();
+    const next = steps[this.index() + 1];
+    const firsts = steps.slice(this.index() + 2).filter((step) => step.stepInBeat === 0 && step.beatIndex !== next?.beatIndex);
     return firsts.slice(0, 2).map((step) => ({
       key: step.ref.beatId,
+      ...this.pictured(step, 'A picture of what comes after it.'),
       name: nameOfStep(step).replace(/, 1 of \d+$/, ''),
-      words: narrationAt(prepared, step.ref),
     }));
   });
+
+  /** What is seen and said at a step that is to come. */
+  private pictured({ ref }: Step, about: string) {
+    const [prepared, run] = [this.prepared(), this.run()];
+    const stage = stageOfRun(prepared, { ...run, at: ref, besideId: null }, Infinity);
+    return { words: narrationAt(prepared, ref), scene: stageScene(stage, 'wide'), label: `${about} ${describeStage(stage)}` };
+  }
 }

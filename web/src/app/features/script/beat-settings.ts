@@ -1,5 +1,5 @@
 import { DecimalPipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import {
   changeBeat,
@@ -42,8 +42,11 @@ export class BeatSettings {
   readonly typed = output<ScriptEdit>();
   readonly typingDone = output();
   readonly mend = output<NamedFinding>();
-  protected readonly longest = LONGEST_TEXT;
-  protected readonly problems = signal<Readonly<Record<string, string>>>({});
+  /** What cannot be kept of what was written here, by field. */
+  protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({
+    source: () => this.beat().id,
+    computation: () => ({}),
+  });
   protected readonly name = computed(() => nameInLesson(this.beat(), this.lesson()));
   protected readonly text = computed(() => {
     const beat = this.beat();
@@ -79,7 +82,7 @@ export class BeatSettings {
   });
 
   protected type(text: string): void {
-    this.typed.emit(writeText(this.beat().id, text));
+    if (this.fits('words', text)) this.typed.emit(writeText(this.beat().id, text));
   }
 
   protected set(field: BeatField, text: string): void {
@@ -97,7 +100,16 @@ export class BeatSettings {
   }
 
   protected writeStep(step: string, text: string): void {
-    this.edit.emit(editStep(this.beat().id, step, text.trim()));
+    if (this.fits(`step ${step}`, text)) this.edit.emit(editStep(this.beat().id, step, text.trim()));
+  }
+
+  /** Whether words are as short as a lesson takes them; longer ones are not kept, and that is said. */
+  private fits(field: string, text: string): boolean {
+    const isLong = text.length > LONGEST_TEXT;
+    const [has, fit] = [text.length, LONGEST_TEXT].map((count) => count.toLocaleString('en'));
+    const problem = `Beat ${this.number()}: these words have ${has} characters, and ${fit} fit. They are not kept.`;
+    this.problems.update(({ [field]: _, ...others }) => (isLong ? { ...others, [field]: problem } : others));
+    return !isLong;
   }
 
   protected writeNote(text: string): void {

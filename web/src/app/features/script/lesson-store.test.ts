@@ -88,3 +88,20 @@ test('a lesson changed in another window is not overwritten unless that is wante
   await store.takeOther();
   expect([store.lesson()?.title, store.canUndo()]).toEqual(['Theirs', false]);
 });
+
+test('what was left unsaved and meets a lesson that was changed elsewhere is lost on neither side: the teacher chooses', async () => {
+  const mine = { ...lesson, title: 'Mine' };
+  localStorage.setItem('zeitpunkt-unsaved-l1', JSON.stringify({ id: 'l1', revision: 3, lesson: mine }));
+  server.on('GET /api/lessons/l1', { id: 'l1', revision: 4, lesson: { ...lesson, title: 'Theirs' } });
+  server.on(SAVE, new Refusal('LESSON_CHANGED', '“The lamp” was changed meanwhile, from another window. Nothing was overwritten.'));
+  await store.load('l1');
+  expect([store.lesson()?.title, store.saving(), store.saveProblem()]).toEqual([
+    'Mine',
+    'overtaken',
+    expect.stringContaining('changed meanwhile'),
+  ]);
+  await wait(5000);
+  expect(server.sent(SAVE)).toHaveLength(1);
+  await store.takeOther();
+  expect([store.lesson()?.title, store.saving(), localStorage.getItem('zeitpunkt-unsaved-l1')]).toEqual(['Theirs', 'saved', null]);
+});

@@ -30,17 +30,32 @@ const TYPING_PAUSE_MS = 600;
 
 const keptAs = (id: string) => `zeitpunkt-unsaved-${id}`;
 
-/** Sends what was left unsaved here, if nobody changed the lesson meanwhile; what cannot be sent stays for the next time. */
-async function bringBack(id: string): Promise<void> {
-  const kept = localStorage.getItem(keptAs(id));
-  if (kept === null) return;
+/**
+ * Sends what was left unsaved here. What cannot be sent just now stays for the next time.
+ * @returns what the server does not take any more with its sentence, because the lesson was changed elsewhere; else null
+ */
+async function bringBack(id: string): Promise<{ readonly lesson: Lesson; readonly why: string } | null> {
+  const kept = readKept(id);
+  if (kept === null) return null;
   try {
-    await send(JSON.parse(kept) as LessonDetail);
+    await send(kept);
   } catch (error) {
-    // Changed elsewhere, or nothing that the server takes: the lesson as it is saved goes on.
-    if (!(error instanceof ApiProblem) || error.code === 'LINE_LOST') throw error;
+    if (!(error instanceof ApiProblem) || error.mayPass) throw error;
+    if (error.code === 'LESSON_CHANGED') return { lesson: kept.lesson, why: error.message };
   }
   localStorage.removeItem(keptAs(id));
+  return null;
+}
+
+/** What was left unsaved here, or null; a text that is no JSON is thrown away. */
+function readKept(id: string): LessonDetail | null {
+  const kept = localStorage.getItem(keptAs(id));
+  try {
+    return kept === null ? null : (JSON.parse(kept) as LessonDetail);
+  } catch {
+    localStorage.removeItem(keptAs(id));
+    return null;
+  }
 }
 
 const send = async ({ id, ...body }: LessonDetail): Promise<number> =>
@@ -73,11 +88,15 @@ export const LessonStore = signalStore(
     };
     const load = (id: string) =>
       tryTo(async () => {
-        await bringBack(id);
+        const refused = await bringBack(id);
         const { revision, lesson } = await fetchLesson(id);
         store.beginWith(lesson);
         store.startSaved();
         patchState(store, { at: { id, revision } });
+        if (!refused) return;
+        // Both are there: the teacher chooses, and until then nothing is sent.
+        patchState(store, { saving: 'overtaken' as const, saveProblem: refused.why });
+        store.change(() => refused.lesson);
       });
     let pause = 0;
     /** What is being typed is one step with all its letters. */
@@ -153,7 +172,9 @@ export const LessonStore = signalStore(
       /** The lesson was changed elsewhere: what was written here is given up for what is there. */
       async takeOther(): Promise<void> {
         const at = store.at();
-        if (at) await load(at.id);
+        if (!at) return;
+        localStorage.removeItem(keptAs(at.id));
+        await load(at.id);
       },
     };
   }),

@@ -68,6 +68,10 @@ test('words are written beside the stage with how long they take; a typed time b
   const words = find.getByLabelText('Words to say');
   await type(words, Array.from({ length: 20 }, () => 'word').join(' '));
   expect(page.textContent).toContain('10 s to say');
+  await type(words, 'x'.repeat(10_000));
+  expect(find.getByRole('alert').textContent).toBe('Beat 1: these words have 10,000 characters, and 2,000 fit. They are not kept.');
+  expect(page.textContent).toContain('10 s to say');
+  await type(words, Array.from({ length: 20 }, () => 'word').join(' '));
   const time = find.getByRole('textbox', { name: 'Its time' });
   await type(time, '25:00');
   await press('Add after 1');

@@ -33,6 +33,9 @@ import { LessonStore } from './lesson-store';
 import { insertOf, INSERTS } from './new-beats';
 import { StagePlayer } from './stage-player';
 
+/** So long without a change, and the best places to cut or stretch are looked for. */
+const OFFERS_AFTER_MS = 250;
+
 /** Where a lesson is built: its beats as a column with their times, the stage as it will be, and what the checker finds. */
 @Component({
   selector: 'zp-script-place',
@@ -72,10 +75,8 @@ export class ScriptPlace {
   /** What is found about the whole lesson; what is about a beat stands beside it. */
   protected readonly ofTheLesson = computed(() => this.findings().filter(({ at }) => at === null));
   protected readonly ofBeats = computed(() => this.findings().length - this.ofTheLesson().length);
-  protected readonly timing = computed(() => {
-    const prepared = this.prepared();
-    return prepared && timingOf(prepared);
-  });
+  /** Where time is best won or lost; found when nothing was changed for a moment, because each offer is tried out. */
+  protected readonly offers = signal<readonly TimingOffer[]>([]);
   protected readonly chosen = computed((): Chosen => {
     const prepared = this.prepared();
     const id = prepared ? stepAtMs(prepared, this.atMs()).ref.beatId : '';
@@ -94,10 +95,6 @@ export class ScriptPlace {
     return sought
       ? this.rows().filter(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought)).length
       : 0;
-  });
-  protected readonly isOff = computed(() => {
-    const timing = this.timing();
-    return timing !== null && timing.offers.length > 0;
   });
 
   protected readonly shortcuts: readonly Shortcut[] = [
@@ -120,6 +117,11 @@ export class ScriptPlace {
     effect(() => {
       const id = this.id();
       untracked(() => void this.store.load(id));
+    });
+    effect((onCleanup) => {
+      const prepared = this.prepared();
+      const timer = setTimeout(() => this.offers.set(prepared ? timingOf(prepared).offers : []), OFFERS_AFTER_MS);
+      onCleanup(() => clearTimeout(timer));
     });
   }
 
