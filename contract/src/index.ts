@@ -38,6 +38,6 @@ export {
   Teacher,
 } from './teacher.js';
 export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
-export { ClassPlanSchema, PlanDetail, PlanSave, PlanSaved } from './plan.js';
+export { ClassPlanSchema, PlanDetail, PlanSaved } from './plan.js';
 export { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

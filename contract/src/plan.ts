@@ -24,12 +24,9 @@ export const ClassPlanSchema = Exact({
   daily: Type.Array(DayEventSchema, { maxItems: 12 }),
 });
 
-/** The plan of a class with the revision it is saved in; 0 where nothing was planned yet. */
+/** The plan of a class with the revision it is saved in, or that a change was made to; 0 where nothing was planned yet. */
 export const PlanDetail = Exact({ revision: Type.Integer({ minimum: 0 }), plan: ClassPlanSchema });
 export type PlanDetail = Data<typeof PlanDetail>;
-/** A changed plan, with the revision it was made to. */
-export const PlanSave = PlanDetail;
-export type PlanSave = PlanDetail;
 export const PlanSaved = Exact({ revision: Type.Integer({ minimum: 1 }) });
 export type PlanSaved = Data<typeof PlanSaved>;
 

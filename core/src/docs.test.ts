@@ -25,7 +25,8 @@ test('there is a list for each thing that can be added, with as many files as it
   expect(Object.fromEntries(counts)).toEqual({
     'A question kind': 13,
     'A misconception': 4,
-    'A kind of beat': 5,
+    'A kind of beat': 9,
+    'A rung': 4,
     'A checker rule': 3,
     'A dial layer': 6,
     'A word pack': 6,

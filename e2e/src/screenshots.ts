@@ -15,13 +15,9 @@ async function shot(page: Page, name: string): Promise<void> {
 
 test('pictures of the main views from demo data', async ({ teacher, newPupil, server }) => {
   const { page } = teacher;
-  await page.goto('about:blank');
-  await teacher.signInByForm('not-the-password');
-  await expect(page.getByRole('alert')).toBeVisible();
-  await shot(page, 'sign-in');
   await teacher.signIn();
-  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
-  await shot(page, 'lessons');
+  await expect(page.getByRole('group', { name: 'Days' })).toBeVisible();
+  await shot(page, 'ladder');
 
   const key = await teacher.openRoom('Half past at the harbour', 'asks');
   const audience = await teacher.openAudience();
@@ -54,9 +50,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await expect(audience.getByRole('img', { name: 'Display: 7 : 45' })).toBeVisible();
   await shot(page, 'console-beside-script');
   await page.keyboard.press('Escape');
-  await teacher.goTo('Sweep');
-  await page.waitForTimeout(9000);
-  await shot(audience, 'audience-sweep');
   await teacher.goTo('Worked example');
   for (let step = 0; step < 5; step++) await teacher.next();
   await expect(audience.getByText('half past four')).toBeVisible();
@@ -120,7 +113,7 @@ test('pictures of the dials place', async ({ teacher, server }) => {
   await shot(audience, 'show');
 });
 
-test('pictures of the class list and of a lesson sheet', async ({ teacher }) => {
+test('pictures of the class list, of a script, of its rehearsal and of the daily card', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
   await page.getByRole('link', { name: 'Class list' }).click();
@@ -128,7 +121,22 @@ test('pictures of the class list and of a lesson sheet', async ({ teacher }) => 
   await shot(page, 'class');
   await page.goBack();
   const script = new ScriptPage(page);
-  await script.open('Half past at the harbour');
-  await script.about();
-  await shot(page, 'lesson');
+  await script.open('The ferry’s timetable, not finished');
+  await page.getByRole('button', { name: 'Go to the next “!”' }).click();
+  await expect(page.getByRole('list', { name: 'Found at this beat' })).toBeVisible();
+  await expect(page.getByRole('button', { name: /^Give more time/ })).toBeVisible();
+  await shot(page, 'script');
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await page.getByRole('link', { name: /^Show card/ }).click();
+  for (const press of ['Show it', 'Next card', 'Show it']) await page.getByRole('button', { name: press }).click();
+  await shot(page, 'daily-card');
+  await page.clock.install();
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await script.open('Quarters at the tide gauge');
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  await page.getByRole('button', { name: 'Next question' }).click();
+  await page.clock.runFor(13_000);
+  await expect(page.getByText(/[1-9]\d* of 24 answered/)).toBeVisible();
+  await shot(page, 'rehearse');
 });

@@ -48,7 +48,12 @@ export const dailyCardBeat: BeatKind<DailyCardStep> = {
       dial: dialOf(gearedPose(at), isGuess ? { ...layers, hourHand: false, minuteHand: false } : layers),
       display: displayOf(isGuess ? null : String(hour12(at)), isGuess ? null : minuteDigits(minuteOfHour(at)), settings.separator),
       words: isGuess ? [] : [bestWording(at, WORD_PACKS[settings.pack])],
-      board: [cards.number(card), ...(before.length > 0 ? [`${first > 1 ? '… ' : ''}${before.join(', ')}, ?`] : [])],
+      board: [
+        cards.number(card),
+        ...(before.length > 0
+          ? [`${first > 1 ? '… ' : ''}${before.join(', ')}, ${isGuess ? '?' : displayText(at, settings.separator)}`]
+          : []),
+      ],
     };
   },
   motionMs: () => 0,

@@ -1,5 +1,5 @@
 import { CoreError, sameJson } from '@zeitpunkt/core';
-import { PlanDetail, PlanSave, PlanSaved } from '@zeitpunkt/contract';
+import { PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
@@ -24,7 +24,7 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTe
     planOf(db, mustOwn(requireTeacher(request).id, request.params.id)),
   );
 
-  app.post('/api/classes/:id/plan', { schema: { params: Params, body: PlanSave, response: { 200: PlanSaved } } }, (request) => {
+  app.post('/api/classes/:id/plan', { schema: { params: Params, body: PlanDetail, response: { 200: PlanSaved } } }, (request) => {
     const owned = mustOwn(requireTeacher(request).id, request.params.id);
     const { revision } = request.body;
     const plan = stored.plan(request.body.plan, owned.name);

@@ -1,6 +1,6 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import type { DraftWish, PlanDetail, PlanSave, PlanSaved } from '@zeitpunkt/contract';
+import type { DraftWish, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { NEW_PLAN, type ClassPlan, type IsoDate, type SeriesWish, type Weekday } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
@@ -26,7 +26,7 @@ export interface SeriesOrder {
   readonly weekdays: readonly Weekday[];
 }
 
-type ToSave = PlanSave & { readonly classId: string };
+type ToSave = PlanDetail & { readonly classId: string };
 
 const send = async ({ classId, ...body }: ToSave): Promise<number> =>
   (await ask<PlanSaved>('POST', `/api/classes/${classId}/plan`, body)).revision;
