@@ -310,8 +310,7 @@ class Drafting {
   /** One of the class’s own times that stands on the rung and is not of the hour just asked; each is spoken of once. */
   private ownTime(daily: readonly DayEvent[]): DayEvent | null {
     const own = daily.find(
-      (event) =>
-        !this.ownUsed.has(event) && isOnRung(this.rung, [toSecondOfDay(event.atSec)]) && hourOnDial(event.atSec) !== this.lastHour,
+      (event) => !this.ownUsed.has(event) && isOnRung(this.rung, [toSecondOfDay(event.atSec)]) && hourOnDial(event.atSec) !== this.lastHour,
     );
     if (own) this.ownUsed.add(own);
     return own ?? null;

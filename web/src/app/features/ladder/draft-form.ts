@@ -1,11 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core';
 import type { DraftWish } from '@zeitpunkt/contract';
 import { Choice } from '../../ui/choice';
-
-/** Shortest and longest lesson that is drafted, in minutes. */
-const [LEAST, MOST] = [5, 40] as const;
+import { isLength, LEAST_MINUTES, LENGTH_PROBLEM, MOST_MINUTES, RUNG_OPTIONS, rungOfOption } from './wish-parts';
 
 /** From "we are at quarter past, fifteen minutes, live" to a whole lesson. */
 @Component({
@@ -17,9 +15,9 @@ const [LEAST, MOST] = [5, 40] as const;
     <form novalidate aria-labelledby="draft" (submit)="draft($event)">
       <label>
         We are at
-        <select class="field" #rung (change)="choose.emit(idOf(rung.value))">
-          @for (id of rungs; track id) {
-            <option [value]="id" [selected]="id === suggested()">{{ nameOf(id) }}</option>
+        <select class="field" #rung (change)="choose.emit(rungOf(rung.value))">
+          @for (one of rungs; track one.id) {
+            <option [value]="one.id" [selected]="one.id === suggested()">{{ one.name }}</option>
           }
         </select>
       </label>
@@ -42,7 +40,7 @@ const [LEAST, MOST] = [5, 40] as const;
       <button mat-button type="button" [disabled]="busy()" (click)="wish(true)">Begin an empty one</button>
     </form>
     @if (!isLengthRight()) {
-      <p id="draft-problem" class="problem" role="alert">A lesson takes a whole number of minutes, from {{ least }} to {{ most }}.</p>
+      <p id="draft-problem" class="problem" role="alert">{{ lengthProblem }}</p>
     }
     <p class="facts">{{ why() }}</p>
   `,
@@ -77,24 +75,18 @@ export class DraftForm {
   readonly busy = input.required<boolean>();
   readonly wished = output<Omit<DraftWish, 'id'>>();
 
-  protected readonly least = LEAST;
-  protected readonly most = MOST;
-  protected readonly rungs = RUNG_IDS;
+  protected readonly least = LEAST_MINUTES;
+  protected readonly most = MOST_MINUTES;
+  protected readonly lengthProblem = LENGTH_PROBLEM;
+  protected readonly rungs = RUNG_OPTIONS;
+  protected readonly rungOf = rungOfOption;
   protected readonly ways = [
     { value: 'live', text: 'live' },
     { value: 'recorded', text: 'recorded' },
   ] as const;
   protected readonly minutes = signal(15);
   protected readonly delivery = signal<'live' | 'recorded'>('live');
-  protected readonly isLengthRight = computed(() => Number.isInteger(this.minutes()) && this.minutes() >= LEAST && this.minutes() <= MOST);
-
-  protected nameOf(id: RungId): string {
-    return RUNGS[id].name;
-  }
-
-  protected idOf(value: string): RungId {
-    return RUNG_IDS.find((id) => id === value)!;
-  }
+  protected readonly isLengthRight = computed(() => isLength(this.minutes()));
 
   protected draft(event: Event): void {
     event.preventDefault();

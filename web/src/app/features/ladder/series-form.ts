@@ -1,17 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  daysThatCount,
-  RUNG_IDS,
-  RUNGS,
-  seriesWishes,
-  type ClassPlan,
-  type IsoDate,
-  type RungId,
-  type Weekday,
-  dayWords,
-} from '@zeitpunkt/core';
+import { daysThatCount, seriesWishes, type ClassPlan, type IsoDate, type RungId, type Weekday, dayWords } from '@zeitpunkt/core';
 import { Choice } from '../../ui/choice';
+import { isLength, LEAST_MINUTES, LENGTH_PROBLEM, MOST_MINUTES, RUNG_OPTIONS, rungOfOption } from './wish-parts';
 import type { SeriesOrder } from './plan-store';
 
 const WEEKDAYS: readonly { readonly value: Weekday; readonly text: string }[] = [
@@ -21,8 +12,6 @@ const WEEKDAYS: readonly { readonly value: Weekday; readonly text: string }[] = 
   { value: 4, text: 'Thu' },
   { value: 5, text: 'Fri' },
 ];
-/** Shortest and longest lesson that is drafted, in minutes. */
-const [LEAST, MOST] = [5, 40] as const;
 
 /** From "from half past to quarter to, two lessons a week" to lessons that are drafted, each for its place, and planned on their days. */
 @Component({
@@ -40,17 +29,17 @@ const [LEAST, MOST] = [5, 40] as const;
       <form novalidate (submit)="order($event)">
         <label>
           From
-          <select class="field" #first (change)="from.set(idOf(first.value))">
-            @for (id of rungs; track id) {
-              <option [value]="id" [selected]="id === from()">{{ nameOf(id) }}</option>
+          <select class="field" #first (change)="from.set(rungOf(first.value))">
+            @for (one of rungs; track one.id) {
+              <option [value]="one.id" [selected]="one.id === from()">{{ one.name }}</option>
             }
           </select>
         </label>
         <label>
           to
-          <select class="field" #last (change)="to.set(idOf(last.value))">
-            @for (id of upwards(); track id) {
-              <option [value]="id" [selected]="id === to()">{{ nameOf(id) }}</option>
+          <select class="field" #last (change)="to.set(rungOf(last.value))">
+            @for (one of upwards(); track one.id) {
+              <option [value]="one.id" [selected]="one.id === to()">{{ one.name }}</option>
             }
           </select>
         </label>
@@ -119,23 +108,24 @@ export class SeriesForm {
   readonly ordered = output<SeriesOrder>();
   readonly stop = output();
 
-  protected readonly rungs = RUNG_IDS;
+  protected readonly rungs = RUNG_OPTIONS;
+  protected readonly rungOf = rungOfOption;
   protected readonly weekdayChoices = WEEKDAYS;
-  protected readonly least = LEAST;
-  protected readonly most = MOST;
+  protected readonly least = LEAST_MINUTES;
+  protected readonly most = MOST_MINUTES;
   protected readonly counts = [1, 2, 3].map((value) => ({ value, text: String(value) }));
   protected readonly from = linkedSignal(() => this.suggested());
-  protected readonly upwards = computed(() => RUNG_IDS.slice(RUNG_IDS.indexOf(this.from())));
-  protected readonly to = linkedSignal(() => this.upwards()[Math.min(2, this.upwards().length - 1)]!);
+  protected readonly upwards = computed(() => RUNG_OPTIONS.slice(RUNG_OPTIONS.findIndex(({ id }) => id === this.from())));
+  protected readonly to = linkedSignal(() => this.upwards()[Math.min(2, this.upwards().length - 1)]!.id);
   protected readonly perRung = signal(2);
   protected readonly minutes = signal(20);
   protected readonly startsOn = linkedSignal<IsoDate>(() => this.today());
   protected readonly weekdays = signal<readonly Weekday[]>([2, 4]);
-  protected readonly isLengthRight = computed(() => Number.isInteger(this.minutes()) && this.minutes() >= LEAST && this.minutes() <= MOST);
+  protected readonly isLengthRight = computed(() => isLength(this.minutes()));
   protected readonly wishes = computed(() => seriesWishes(this.from(), this.to(), this.perRung(), this.before()));
 
   protected readonly problem = computed(() => {
-    if (!this.isLengthRight()) return `A lesson takes a whole number of minutes, from ${LEAST} to ${MOST}.`;
+    if (!this.isLengthRight()) return LENGTH_PROBLEM;
     if (!this.plan().series && this.weekdays().length === 0) return 'Choose at least one day of the week.';
     if (!this.plan().series && !this.startsOn()) return 'Choose the day from which on lessons are given.';
     return null;
@@ -148,14 +138,6 @@ export class SeriesForm {
     const last = daysThatCount(this.startsOn(), this.wishes().length, rule).at(-1);
     return last ? `The last one would be on ${dayWords(last)}.` : '';
   });
-
-  protected nameOf(id: RungId): string {
-    return RUNGS[id].name;
-  }
-
-  protected idOf(value: string): RungId {
-    return RUNG_IDS.find((id) => id === value)!;
-  }
 
   protected toggle(weekday: Weekday): void {
     this.weekdays.update((all) => (all.includes(weekday) ? all.filter((one) => one !== weekday) : [...all, weekday].sort()));
