@@ -22,7 +22,7 @@ import type { LessonSettings } from '../settings.js';
 import { tongueOf } from '../talk/registry.js';
 import { thinkSecondsFor } from '../think-times.js';
 import { DEMONSTRATIONS } from './demonstrations/registry.js';
-import { SITUATIONS, situationsAt } from './situations.js';
+import { SITUATIONS, situationsAt, type Situation } from './situations.js';
 import { DRAFT_TEXTS, type DraftTexts } from './texts.js';
 import { TimePicker } from './time-picker.js';
 
@@ -126,6 +126,7 @@ class Drafting {
   private readonly items: Item[] = [];
   /** Of the question before, 0 to 11: the next one has another. */
   private readonly ownUsed = new Set<DayEvent>();
+  private readonly situationsUsed = new Set<Situation>();
   private lastHour = -1;
 
   constructor(private readonly wish: DraftWish) {
@@ -248,7 +249,9 @@ class Drafting {
     if (index % 3 === 1 && this.wrongReading(index)) return;
     if (index % 3 === 2) return this.impossible();
     let made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
-    for (let draw = 0; draw < MOST_DRAWS && hourOnDial(made.timeSec) === this.lastHour; draw++) {
+    const isWanted = ({ timeSec }: typeof made) =>
+      hourOnDial(timeSec) !== this.lastHour && this.rung.newMinutes.includes(minuteOfHour(toSecondOfDay(timeSec)));
+    for (let draw = 0; draw < MOST_DRAWS && !isWanted(made); draw++) {
       made = makeChooseAll('', this.rng, this.rung, this.wish.settings);
     }
     const { id: _id, ...item } = made;
@@ -298,10 +301,14 @@ class Drafting {
         this.times.use(toSecondOfDay(own.atSec)),
         texts.happens(`${own.text[0]!.toUpperCase()}${own.text.slice(1)}`),
       );
-    const { hours } = oneOf(SITUATIONS as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]], this.rng);
+    const { hours } = oneOf(SITUATIONS as [Situation, ...Situation[]], this.rng);
     const at = this.nextAsked({ hours });
-    const fitting = situationsAt(hour24(at)) as [(typeof SITUATIONS)[number], ...(typeof SITUATIONS)[number][]];
-    const situation = oneOf(fitting, this.rng).says[tongueOf(wish.settings)];
+    const fitting = situationsAt(hour24(at));
+    // A long lesson may run out of what happens at an hour: then something happens twice.
+    const fresh = fitting.filter((one) => !this.situationsUsed.has(one));
+    const chosen = oneOf((fresh.length > 0 ? fresh : fitting) as [Situation, ...Situation[]], this.rng);
+    this.situationsUsed.add(chosen);
+    const situation = chosen.says[tongueOf(wish.settings)];
     const words = bestWording(at, WORD_PACKS[wish.settings.pack]);
     if (index % 2 === 0) this.turn('read-dial', at, texts.happens(situation));
     else this.ask({ kind: 'set-dial', timeSec: at, from: 'words', hands: 'geared' }, texts.happensAt(situation, words));

@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
@@ -49,6 +49,8 @@ export class Ladder {
   protected readonly today = dayOf(Date.now());
   protected readonly classId = linkedSignal(() => this.store.classes()[0]?.id);
   protected readonly day = linkedSignal(() => (this.classId(), this.today));
+  /** Everything has come: what is there does not move any more under a hand that is about to press. */
+  protected readonly isThere = signal(false);
   protected readonly running = computed(() => this.store.sessions().filter((session) => session.phase !== 'ended'));
   /** What the class at hand was taught, the newest first. */
   protected readonly taught = computed(() =>
@@ -108,12 +110,14 @@ export class Ladder {
     void this.store.load();
     effect(() => {
       const classId = this.classId();
-      if (classId === undefined || this.store.loading()) return;
-      untracked(() => {
-        void this.plans.load(classId);
-        void this.store.lookAtLast(classId);
-      });
+      if (this.store.loading()) return;
+      untracked(() => void this.lookAt(classId));
     });
+  }
+
+  private async lookAt(classId: string | undefined): Promise<void> {
+    if (classId !== undefined) await Promise.all([this.plans.load(classId), this.store.lookAtLast(classId)]);
+    this.isThere.set(true);
   }
 
   protected minutes(lesson: LessonSummary): number {

@@ -1,5 +1,6 @@
 import { fireEvent } from '@testing-library/dom';
-import { provideRouter } from '@angular/router';
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
 import { provideStore } from '@ngrx/store';
 import { draftLesson, DEFAULT_SETTINGS, type Lesson } from '@zeitpunkt/core';
 import { provideState } from '@ngrx/store';
@@ -15,6 +16,7 @@ async function open(lesson: Lesson = LESSON) {
   localStorage.clear();
   const server = new FakeServer({
     'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson },
+    'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
     [SAVE]: (body: unknown) => ({ revision: (body as { revision: number }).revision + 1 }),
   });
   const screen = await render(ScriptPlace, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
@@ -146,4 +148,21 @@ test('what was not saved before a reload is sent on, unless the lesson was chang
   await until(() => page.querySelector('[data-beat]') !== null);
   expect(server.sent(SAVE)).toMatchObject([{ revision: 3, lesson: { title: 'Kept here' } }]);
   expect(localStorage.getItem('zeitpunkt-unsaved-l1')).toBeNull();
+});
+
+test('the room opens on the lesson as it is seen: what was typed is saved before', async () => {
+  const { server, find, choose, type, press } = await open();
+  const START = 'POST /api/sessions';
+  server.on(START, {});
+  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  await choose(1);
+  await type(find.getByLabelText('Words to say'), 'Good morning, Terns.');
+  await press('Open the room');
+  await until(() => navigate.mock.calls.length > 0);
+  const order = server.asked.map(({ route }) => route).filter((route) => route === SAVE || route === START);
+  expect(order).toEqual([SAVE, START]);
+  expect(server.sent(SAVE)).toMatchObject([
+    { lesson: { beats: expect.arrayContaining([expect.objectContaining({ text: 'Good morning, Terns.' })]) } },
+  ]);
+  expect(server.sent(START)).toMatchObject([{ lessonId: 'l1', classId: 'c1' }]);
 });

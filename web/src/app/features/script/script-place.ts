@@ -31,6 +31,7 @@ import { BeatSettings } from './beat-settings';
 import { Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { insertOf, INSERTS } from './new-beats';
+import { OpenRoom } from './open-room';
 import { StagePlayer } from './stage-player';
 
 /** So long without a change, and the best places to cut or stretch are looked for. */
@@ -39,7 +40,19 @@ const OFFERS_AFTER_MS = 250;
 /** Where a lesson is built: its beats as a column with their times, the stage as it will be, and what the checker finds. */
 @Component({
   selector: 'zp-script-place',
-  imports: [AboutLesson, BeatColumn, BeatSettings, Findings, KeyList, MatButton, RouterLink, SavingWord, StagePlayer, TeacherFrame],
+  imports: [
+    AboutLesson,
+    BeatColumn,
+    BeatSettings,
+    Findings,
+    KeyList,
+    MatButton,
+    OpenRoom,
+    RouterLink,
+    SavingWord,
+    StagePlayer,
+    TeacherFrame,
+  ],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-place.html',
@@ -134,6 +147,12 @@ export class ScriptPlace {
     // A beat is looked at as it has settled.
     this.atMs.set(first.startMs + Math.max(0, first.durationMs - 1));
   }
+
+  /** Everything that was typed is with the server. */
+  protected readonly save = (): Promise<boolean> => {
+    this.store.endTyping();
+    return this.store.save();
+  };
 
   protected undo(): void {
     this.store.endTyping();
