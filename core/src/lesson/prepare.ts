@@ -68,7 +68,8 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
     const stretch = stretchOf(beat, played, here);
     played.forEach(({ step, beat: play }, stepInBeat) => {
       const kind = beatKindOf(play);
-      const durationMs = Math.round(kind.durationMs(play, here) * stretch);
+      // Nothing to say yet, and it still has a moment of its own: every step can be found on the ruler.
+      const durationMs = Math.max(1, Math.round(kind.durationMs(play, here) * stretch));
       const before = keepOnStage(after.stage, kind.keeps);
       const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
       const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;

@@ -41,6 +41,8 @@ export class BeatSettings {
   /** Words as they are typed: many moves of one change, until it is done. */
   readonly typed = output<ScriptEdit>();
   readonly typingDone = output();
+  /** A step of the beat that is to be seen while its words are written. */
+  readonly lookAt = output<string>();
   readonly mend = output<NamedFinding>();
   /** What cannot be kept of what was written here, by field. */
   protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({

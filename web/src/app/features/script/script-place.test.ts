@@ -166,3 +166,19 @@ test('the room opens on the lesson as it is seen: what was typed is saved before
   ]);
   expect(server.sent(START)).toMatchObject([{ lessonId: 'l1', classId: 'c1' }]);
 });
+
+test('a beat that says nothing yet stands in its place; a step of an example is seen while its words are written', async () => {
+  const { find, page, choose, chosen, names, press, settled } = await open();
+  await choose(2);
+  fireEvent.change(find.getByRole('combobox', { name: 'New beat' }), { target: { value: 'say' } });
+  await press(/^Add after/);
+  expect([chosen(), names()[2]]).toEqual([[3], '3 Say']);
+  const example = names().findIndex((name) => name.includes('Worked example')) + 1;
+  await choose(example);
+  const seen = () => page.querySelector('zp-stage-player svg')!.getAttribute('aria-label');
+  const whole = seen();
+  expect(whole).toMatch(/Display: \d+ : 30/);
+  fireEvent.focus(find.getByLabelText('Words of step 1'));
+  await settled();
+  expect([chosen(), seen() === whole]).toEqual([[example], false]);
+});

@@ -14,6 +14,7 @@ import {
   type Beat,
   type NamedFinding,
   type ScriptEdit,
+  type Step,
   type TimingOffer,
 } from '@zeitpunkt/core';
 import type { Clip } from '@zeitpunkt/contract';
@@ -140,12 +141,21 @@ export class ScriptPlace {
 
   protected choose({ id, all }: Chosen): void {
     const row = this.rows().find((one) => one.id === id);
-    const [first] = row?.steps ?? [];
-    if (!first) return;
-    this.player()?.stop();
+    const last = row?.steps.at(-1);
+    if (!last) return;
     this.along.set(all.length > 1 ? all : []);
-    // A beat is looked at as it has settled.
-    this.atMs.set(first.startMs + Math.max(0, first.durationMs - 1));
+    this.look(last);
+  }
+
+  /** A beat or one step of it is looked at as it has settled. */
+  private look({ startMs, durationMs }: Step): void {
+    this.player()?.stop();
+    this.atMs.set(startMs + durationMs - 1);
+  }
+
+  protected lookAtStep(name: string): void {
+    const step = this.atHand()?.row.steps.find(({ ref }) => ref.step === name);
+    if (step) this.look(step);
   }
 
   /** Everything that was typed is with the server. */

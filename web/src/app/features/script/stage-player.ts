@@ -126,7 +126,10 @@ export class StagePlayer {
 
   togglePlay(): void {
     if (this.playing()) return this.stop();
-    if (this.atMs() >= this.prepared().totalMs - 1) this.atMs.set(0);
+    // What is looked at as it has settled is played from its beginning.
+    const { startMs, durationMs, beatIndex } = this.at();
+    if (this.atMs() === startMs + durationMs - 1)
+      this.atMs.set(this.prepared().steps.find((step) => step.beatIndex === beatIndex)!.startMs);
     this.playing.set(true);
     this.goOn();
   }
