@@ -11,7 +11,8 @@ import {
   type IsoDate,
   dayWords,
 } from '@zeitpunkt/core';
-import type { LessonSummary } from '@zeitpunkt/contract';
+import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import { dayOf } from './today';
 
 export type PlanEdit = (plan: ClassPlan) => ClassPlan;
 
@@ -22,6 +23,10 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <strong>{{ words() }}</strong>
+    @for (session of givenThen(); track session.id) {
+      <span>“{{ session.title }}” was given.</span>
+      <a mat-stroked-button [routerLink]="['/review', session.id]">Review<span class="heard-only"> the lesson of this day</span></a>
+    }
     @if (planned(); as planned) {
       <span>{{ planned.number }} of {{ planned.of }}: “{{ planned.lesson.title }}”</span>
       <button mat-stroked-button type="button" [disabled]="!planned.lesson.facts" (click)="opened.emit(planned.lesson)">
@@ -36,7 +41,7 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
     } @else if (isSkipped()) {
       <span>No lesson was held.</span>
       <button mat-button type="button" (click)="edit.emit(notHeld())">It was held after all</button>
-    } @else {
+    } @else if (givenThen().length === 0) {
       <span class="soft">{{ isOff() ? 'A day off.' : 'No lesson is planned.' }}</span>
     }
     <button mat-button type="button" (click)="edit.emit(off())">{{ isOff() ? 'A school day after all' : 'Day off' }}</button>
@@ -58,17 +63,21 @@ export class DayPanel {
   readonly plan = input.required<ClassPlan>();
   readonly date = input.required<IsoDate>();
   readonly lessons = input.required<readonly LessonSummary[]>();
+  /** What the class was taught, on whatever day. */
+  readonly given = input.required<readonly SessionSummary[]>();
   readonly edit = output<PlanEdit>();
   readonly opened = output<LessonSummary>();
 
   protected readonly words = computed(() => dayWords(this.date()));
   protected readonly isOff = computed(() => this.plan().daysOff.includes(this.date()));
   protected readonly isSkipped = computed(() => this.plan().series?.skipped.includes(this.date()) ?? false);
+  protected readonly givenThen = computed(() => this.given().filter(({ createdAtMs }) => dayOf(createdAtMs) === this.date()));
   protected readonly planned = computed(() => {
     const all = plannedLessons(this.plan());
     const index = all.findIndex(({ date }) => date === this.date());
     const lesson = this.lessons().find(({ id }) => id === all[index]?.lessonId);
-    return lesson ? { lesson, number: index + 1, of: all.length } : null;
+    const isGiven = this.givenThen().some(({ lessonId }) => lessonId === lesson?.id);
+    return lesson && !isGiven ? { lesson, number: index + 1, of: all.length } : null;
   });
 
   protected move(lessonId: string, by: number): PlanEdit {

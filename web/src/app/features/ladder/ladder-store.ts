@@ -132,6 +132,10 @@ export const LadderStore = signalStore(
 
       /** Takes a lesson file in, and puts it first among those ready to teach. */
       async takeFile(file: File): Promise<void> {
+        if (file.size > LARGEST_FILE_MB * 1024 * 1024) {
+          const problem = `“${file.name}” is ${Math.ceil(file.size / 1024 / 1024)} MB large; a lesson file has ${LARGEST_FILE_MB} MB at most.`;
+          return patchState(store, { problem });
+        }
         let read: unknown;
         try {
           read = JSON.parse(await file.text());
@@ -159,5 +163,7 @@ export const LadderStore = signalStore(
   }),
 );
 
+/** What the server takes of a lesson file. */
+const LARGEST_FILE_MB = 4;
 const LONGEST_TITLE = 200;
 const copyTitle = (title: string) => `${title.slice(0, LONGEST_TITLE - 7)} (copy)`;

@@ -81,6 +81,8 @@ test('a lesson file is taken in; one that is no JSON is named, and what the serv
     Object.defineProperty(box, 'files', { value: [file], configurable: true });
     fireEvent.change(box);
   };
+  choose(`"${'x'.repeat(5 * 1024 * 1024)}"`);
+  await until(() => page.textContent.includes('“half.lesson.json” is 6 MB large; a lesson file has 4 MB at most.'));
   choose('not JSON');
   await until(() => page.textContent.includes('“half.lesson.json” is no lesson file'));
   server.on(FILE, new Refusal('LESSON_UNREADABLE', 'The lesson cannot be read: has an unknown member “moons”.'));

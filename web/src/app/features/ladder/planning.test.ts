@@ -22,11 +22,11 @@ const SAVE = 'POST /api/classes/c1/plan';
 const DRAFT = 'POST /api/lessons';
 
 let server: FakeServer;
-async function open(plan: ClassPlan, lessons: object[] = LESSONS) {
+async function open(plan: ClassPlan, lessons: object[] = LESSONS, sessions: object[] = []) {
   server = new FakeServer({
     'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
     'GET /api/lessons': lessons,
-    'GET /api/sessions': [],
+    'GET /api/sessions': sessions,
     'GET /api/classes/c1/plan': { revision: 4, plan },
     [SAVE]: () => ({ revision: 5 }),
   });
@@ -60,6 +60,26 @@ test('lessons change places and leave the plan from the day they are planned for
   await press('Take out of the plan');
   expect(on('Quarter past')).toBeUndefined();
   expect(on('Half past, planned')).toContain('today');
+});
+
+test('a day on which a lesson was given says so and leads to its review', async () => {
+  const createdAtMs = Date.now();
+  const session = {
+    id: 's1',
+    lessonId: 'l1',
+    classId: 'c1',
+    title: 'Half past',
+    className: 'Terns',
+    phase: 'ended',
+    createdAtMs,
+    endedAtMs: createdAtMs,
+  };
+  const { page, find, dayOf: on } = await open(PLANNED, LESSONS, [{ ...session, participantCount: 2, responseCount: 0 }]);
+  expect(on('Half past, given')).toContain('today');
+  expect(textOf(page.querySelector('zp-day-panel')!)).toContain('“Half past” was given.');
+  expect(find.getByRole('link', { name: 'Review the lesson of this day' }).getAttribute('href')).toBe('/review/s1');
+  expect(find.queryByRole('button', { name: /lesson of this day/ })).toBeNull();
+  expect(find.getByText('“Quarter past” is planned', { exact: false })).toBeTruthy();
 });
 
 test('a series is drafted lesson by lesson, each for its place, and can be stopped; what is drafted is planned', async () => {
