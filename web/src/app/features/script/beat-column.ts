@@ -1,6 +1,6 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
-import { type BeatRow } from './beat-rows';
+import { hasText, type BeatRow } from './beat-rows';
 import { clock } from '../../shared/clock';
 
 /** Which beats are chosen: one at hand, and those chosen with it. */
@@ -39,7 +39,7 @@ export class BeatColumn {
 
   protected isFound(row: BeatRow): boolean {
     const sought = this.sought();
-    return sought !== '' && `${row.name} ${row.words} ${row.note ?? ''}`.toLowerCase().includes(sought);
+    return sought !== '' && hasText(row, sought);
   }
 
   protected press(event: MouseEvent, id: string): void {

@@ -1,170 +1,33 @@
 import {
-  displayText,
   hear,
   MISCONCEPTIONS,
   patternOf,
   readTimeEntry,
   RUNGS,
   secondOfDay,
-  toSecondOfDay,
   WORD_PACKS,
-  type Beat,
+  wrapSecondOfDay,
   type BeatKindId,
   type LessonSettings,
   type MisconceptionId,
   type RungId,
   type SecondOfDay,
 } from '@zeitpunkt/core';
-
-interface Option {
-  readonly value: string;
-  readonly text: string;
-}
-
-/** What a field makes of what was typed: a change of the beat, or why it is none. */
-export type Typed = { readonly change: Readonly<Record<string, unknown>> } | { readonly problem: string };
-
-/** A setting of a beat in the panel beside the stage. */
-export interface BeatField {
-  readonly key: string;
-  readonly label: string;
-  readonly type: 'line' | 'lines' | 'choice' | 'number' | 'check';
-  readonly options?: readonly Option[];
-  readonly hint?: string;
-  readonly min?: number;
-  readonly max?: number;
-  /** What stands in the field; a check is 'yes' or ''. */
-  readonly read: (beat: never, settings: LessonSettings) => string;
-  readonly write: (text: string, beat: never, settings: LessonSettings) => Typed;
-}
-
-type Of<Kind extends BeatKindId> = Extract<Beat, { kind: Kind }>;
-
-const timeText = (sec: number, { separator }: LessonSettings) => displayText(toSecondOfDay(sec), separator);
-/** Reads a time near the one that is there, so that half past four stays in its half of the day. */
-function timeTyped(text: string, near: SecondOfDay, { pack }: LessonSettings): { readonly at: SecondOfDay } | { readonly problem: string } {
-  return readTimeEntry(text, pack, near);
-}
-
-function timeField<Key extends string>(key: Key, label: string): BeatField {
-  return {
-    key,
-    label,
-    type: 'line',
-    hint: '7:40 or twenty to eight',
-    read: (beat, settings) => timeText((beat as Record<Key, number>)[key], settings),
-    write(text, beat, settings) {
-      const typed = timeTyped(text, toSecondOfDay((beat as Record<Key, number>)[key]), settings);
-      return 'at' in typed ? { change: { [key]: typed.at } } : typed;
-    },
-  };
-}
-
-const choice = (key: string, label: string, options: readonly Option[], none?: string): BeatField => ({
-  key,
-  label,
-  type: 'choice',
-  options,
-  read: (beat) => String((beat as Record<string, unknown>)[key] ?? none ?? ''),
-  write: (text) => ({ change: { [key]: text === none ? undefined : text } }),
-});
-
-const check = (key: string, label: string): BeatField => ({
-  key,
-  label,
-  type: 'check',
-  read: (beat) => ((beat as Record<string, unknown>)[key] ? 'yes' : ''),
-  write: (text) => ({ change: { [key]: text ? true : undefined } }),
-});
-/** A switch that is always there, on or off. */
-const onOff = (key: string, label: string): BeatField => ({ ...check(key, label), write: (text) => ({ change: { [key]: text !== '' } }) });
-
-const number = (key: string, label: string, min: number, max: number): BeatField => ({
-  key,
-  label,
-  type: 'number',
-  min,
-  max,
-  read: (beat) => String((beat as Record<string, unknown>)[key]),
-  write(text) {
-    const value = Number(text);
-    if (!Number.isInteger(value) || value < min || value > max) return { problem: `A whole number from ${min} to ${max}.` };
-    return { change: { [key]: value } };
-  },
-});
-
-/** Layers that a beat changes, each as it is, on or off. */
-function layersField(): BeatField {
-  const names = {
-    ring: 'minuteRing',
-    zones: 'hourZones',
-    halves: 'halves',
-    quarters: 'quarters',
-    hour: 'hourHand',
-    minute: 'minuteHand',
-  } as const;
-  const on = (name: keyof typeof names, isOn: boolean) => (name === 'ring' ? (isOn ? 'full' : 'none') : isOn);
-  return {
-    key: 'layers',
-    label: 'Layers, + on, − off',
-    type: 'line',
-    hint: '−ring +zones (ring, zones, halves, quarters, hour, minute, colours)',
-    read(beat) {
-      const layers = ((beat as { layers?: Record<string, unknown> }).layers ?? {}) as Record<string, unknown>;
-      const words = Object.entries(names).flatMap(([word, key]) =>
-        key in layers ? [`${layers[key] === true || layers[key] === 'full' ? '+' : '−'}${word}`] : [],
-      );
-      if ('handInk' in layers) words.push(`${layers['handInk'] === 'alike' ? '−' : '+'}colours`);
-      return words.join(' ');
-    },
-    write(text) {
-      const layers: Record<string, unknown> = {};
-      for (const word of text.split(/[\s,]+/).filter(Boolean)) {
-        const found = /^([+−-])(ring|zones|halves|quarters|hour|minute|colours)$/.exec(word);
-        if (!found) return { problem: `“${word}” is no layer. Write for example −ring +zones.` };
-        const isOn = found[1] === '+';
-        if (found[2] === 'colours') layers['handInk'] = isOn ? 'own' : 'alike';
-        else layers[names[found[2] as keyof typeof names]] = on(found[2] as keyof typeof names, isOn);
-      }
-      return { change: { layers } };
-    },
-  };
-}
-
-/** Lines of a text, each of which may begin with a time. */
-function timedLines<Row>(
-  key: string,
-  label: string,
-  most: number,
-  read: (row: Row, settings: LessonSettings) => string,
-  make: (at: SecondOfDay | null, text: string) => Row | null,
-): BeatField {
-  return {
-    key,
-    label,
-    type: 'lines',
-    hint: 'One a line; 8:30 before the words turns the hands',
-    read: (beat, settings) => ((beat as Record<string, readonly Row[]>)[key] ?? []).map((row) => read(row, settings)).join('\n'),
-    write(text, beat, settings) {
-      const rows: Row[] = [];
-      const written = text
-        .split('\n')
-        .map((line) => line.trim())
-        .filter(Boolean);
-      if (written.length > most) return { problem: `At most ${most} lines.` };
-      for (const [index, line] of written.entries()) {
-        const [, digits, words] = /^(\d{1,2}[:.]\d\d)?\s*(.*)$/.exec(line)!;
-        const near = toSecondOfDay((beat as { fromSec?: number }).fromSec ?? 8 * 3600);
-        const typed = digits ? timeTyped(digits, near, settings) : null;
-        if (typed && 'problem' in typed) return { problem: `Line ${index + 1}: ${typed.problem}` };
-        const row = make(typed?.at ?? null, words!);
-        if (row === null) return { problem: `Line ${index + 1}: it needs a time and some words.` };
-        rows.push(row);
-      }
-      return { change: { [key]: rows } };
-    },
-  };
-}
+import {
+  check,
+  choice,
+  lineOf,
+  number,
+  onOff,
+  timedLines,
+  timeField,
+  timeText,
+  type BeatField,
+  type Of,
+  type Option,
+  type Typed,
+} from './beat-field';
+import { layersField, layersOrNone } from './layers-field';
 
 const rungOptions = Object.entries(RUNGS).map(([value, { name }]) => ({ value, text: name }));
 const ideaOptions = Object.entries(MISCONCEPTIONS).map(([value, { name }]) => ({ value: value as MisconceptionId, text: name }));
@@ -175,6 +38,22 @@ const BANDS: readonly Option[] = [
   { value: 'day-line', text: 'day line' },
   { value: 'strip-quarters', text: 'fraction strip' },
 ];
+
+/** Where one hand of a free pose points, counted in steps of so many degrees round the dial. */
+function handField(key: 'hourDeg' | 'minuteDeg', label: string, stepDeg: number, round: number, hint: string): BeatField {
+  return {
+    key,
+    label,
+    type: 'line',
+    hint,
+    read: (beat: never) => String(Math.round(((beat as Of<'possible'>).pose[key] / stepDeg) * 10) / 10),
+    write(text, beat: never) {
+      const typed = Number(text.trim().replace(',', '.'));
+      if (text.trim() === '' || !(typed >= 0 && typed <= round)) return { problem: `A number from 0 to ${round}.` };
+      return { change: { pose: { ...(beat as Of<'possible'>).pose, [key]: (typed % round) * stepDeg } } };
+    },
+  };
+}
 
 /** The settings of each kind of beat, beside its words, its note and its time. */
 export const BEAT_FIELDS: Readonly<Record<BeatKindId, readonly BeatField[]>> = {
@@ -187,7 +66,7 @@ export const BEAT_FIELDS: Readonly<Record<BeatKindId, readonly BeatField[]>> = {
       { value: 'none', text: 'none' },
     ]),
     onOff('words', 'Words of the time'),
-    { ...layersField(), write: (text, beat, settings) => emptyAway(layersField().write(text, beat, settings)) },
+    layersOrNone,
   ],
   show: [],
   sweep: [
@@ -209,7 +88,7 @@ export const BEAT_FIELDS: Readonly<Record<BeatKindId, readonly BeatField[]>> = {
     ),
   ],
   layers: [
-    layersField(),
+    layersField,
     {
       key: 'bands',
       label: 'Line under the dial',
@@ -271,22 +150,8 @@ export const BEAT_FIELDS: Readonly<Record<BeatKindId, readonly BeatField[]>> = {
   ],
   mistake: [timeField('timeSec', 'Time'), choice('misconception', 'Idea', ideaOptions)],
   possible: [
-    {
-      key: 'pose',
-      label: 'Hands, in degrees from 12',
-      type: 'line',
-      hint: 'hour hand, minute hand: 270, 180',
-      read: (beat: never) => {
-        const { hourDeg, minuteDeg } = (beat as Of<'possible'>).pose;
-        return `${Math.round(hourDeg)}, ${Math.round(minuteDeg)}`;
-      },
-      write(text) {
-        const found = /^\s*(\d{1,3})\s*,\s*(\d{1,3})\s*$/.exec(text);
-        const [hourDeg, minuteDeg] = [Number(found?.[1]), Number(found?.[2])];
-        if (!found || hourDeg > 359 || minuteDeg > 359) return { problem: 'Two numbers from 0 to 359 with a comma between them.' };
-        return { change: { pose: { hourDeg, minuteDeg } } };
-      },
-    },
+    handField('hourDeg', 'Short hand points at', 30, 12, 'a numeral, also between two: 9 or 9.5'),
+    handField('minuteDeg', 'Long hand points at minute', 6, 60, 'from 0 to 59'),
   ],
   'missing-hand': [
     timeField('timeSec', 'Time'),
@@ -327,22 +192,6 @@ export const BEAT_FIELDS: Readonly<Record<BeatKindId, readonly BeatField[]>> = {
   ],
 };
 
-function lineOf(key: string, label: string): BeatField {
-  return {
-    key,
-    label,
-    type: 'line',
-    read: (beat: never) => (beat as Record<string, string>)[key] ?? '',
-    write: (text) => ({ change: { [key]: text.trim() } }),
-  };
-}
-
-function emptyAway(typed: Typed): Typed {
-  if ('problem' in typed) return typed;
-  const layers = typed.change['layers'] as object;
-  return { change: { layers: Object.keys(layers).length > 0 ? layers : undefined } };
-}
-
 function markText(mark: Of<'mark'>['marks'][number]): string {
   if (mark.type === 'hand') return `${mark.hand} hand`;
   if (mark.type === 'numeral') return String(mark.numeral);
@@ -352,7 +201,7 @@ function markText(mark: Of<'mark'>['marks'][number]): string {
 /** The cards of a pattern up to where it begins again. */
 export function patternText({ firstSec, stepsMin }: Of<'daily-card'>['pattern'], settings: LessonSettings): string {
   let sec = firstSec;
-  return [firstSec, ...stepsMin.map((minutes) => (sec = (sec + minutes * 60 + 86_400) % 86_400))]
+  return [firstSec, ...stepsMin.map((minutes) => (sec = wrapSecondOfDay(sec + minutes * 60)))]
     .map((one) => timeText(one, settings))
     .join(', ');
 }

@@ -41,6 +41,10 @@ function grouped<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[
   return groups;
 }
 
+/** Whether a text stands in a beat's name, words or note. @param sought in small letters */
+export const hasText = ({ name, words, note }: BeatRow, sought: string): boolean =>
+  `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought);
+
 /** What the checker finds; nothing in a lesson that cannot be prepared. */
 export const findingsOf = (lesson: Lesson): readonly NamedFinding[] => checkLesson(lesson);
 

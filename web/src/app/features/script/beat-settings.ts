@@ -18,7 +18,9 @@ import {
   type ScriptEdit,
   nameInLesson,
 } from '@zeitpunkt/core';
-import { BEAT_FIELDS, type BeatField } from './beat-fields';
+import type { BeatField } from './beat-field';
+import { BEAT_FIELDS } from './beat-fields';
+import { layerPressed, layerStates } from './layers-field';
 
 /** The longest words that a lesson file takes. */
 const LONGEST_TEXT = 2000;
@@ -44,6 +46,8 @@ export class BeatSettings {
   /** A step of the beat that is to be seen while its words are written. */
   readonly lookAt = output<string>();
   readonly mend = output<NamedFinding>();
+  protected readonly layerStates = layerStates;
+  protected readonly layerPressed = layerPressed;
   /** What cannot be kept of what was written here, by field. */
   protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({
     source: () => this.beat().id,

@@ -26,7 +26,8 @@ import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
-import { findingsOf, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
+import { asObject, isTyping } from './clipboard';
+import { findingsOf, hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
 import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
 import { Findings } from './findings';
@@ -106,9 +107,7 @@ export class ScriptPlace {
   });
   protected readonly found = computed(() => {
     const sought = this.sought();
-    return sought
-      ? this.rows().filter(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought)).length
-      : 0;
+    return sought ? this.rows().filter((row) => hasText(row, sought)).length : 0;
   });
 
   protected readonly shortcuts: readonly Shortcut[] = [
@@ -233,7 +232,7 @@ export class ScriptPlace {
     const sought = field.value.trim().toLowerCase();
     this.sought.set(sought);
     if (!sought) return;
-    this.goToNext(({ name, words, note }) => `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought));
+    this.goToNext((row) => hasText(row, sought));
   }
 
   protected seekFinding(): void {
@@ -309,18 +308,5 @@ export class ScriptPlace {
   private stayAt(id: string, all: readonly string[] = [id]): void {
     const rows = this.rows();
     this.choose({ id: rows.some((row) => row.id === id) ? id : (rows.at(-1)?.id ?? ''), all });
-  }
-}
-
-const FIELDS = 'input, textarea, select';
-const isTyping = (event: Event) => (event.target as Element).closest(FIELDS) !== null;
-
-/** What was copied as data; a text that is none is an object without anything. */
-function asObject(text: string): object {
-  try {
-    const data: unknown = JSON.parse(text);
-    return typeof data === 'object' && data !== null && !Array.isArray(data) ? data : {};
-  } catch {
-    return {};
   }
 }
