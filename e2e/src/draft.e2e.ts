@@ -50,6 +50,7 @@ test('a finding of the checker is mended at a click, and the mend can be undone'
   await script.open('Half past at the harbour');
   await script.about();
   await script.write('Minutes', '20');
+  await page.getByRole('heading', { name: /^Checked/ }).click();
   await expect(page.getByText('The lesson takes about 5 minutes, and 20 were wanted.')).toBeVisible();
   await page.getByRole('button', { name: 'Plan 5 minutes' }).click();
   await expect(page.getByText('and 20 were wanted')).toHaveCount(0);

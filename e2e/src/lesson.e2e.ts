@@ -71,6 +71,7 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   await expect(atThink).toHaveCount(0);
   // What is found about the lesson as a whole is mended, too, until nothing is left.
   const checked = page.getByRole('heading', { name: /^Checked/ });
+  await checked.click(); // unfolds what is found about the lesson as a whole
   for (let mends = 0; mends < 12 && !(await checked.innerText()).includes('nothing to mend'); mends++) {
     const before = await checked.innerText();
     const nextOne = page.getByRole('button', { name: 'Go to the next “!”' });

@@ -124,7 +124,6 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await script.open('The ferry’s timetable, not finished');
   await page.getByRole('button', { name: 'Go to the next “!”' }).click();
   await expect(page.getByRole('list', { name: 'Found at this beat' })).toBeVisible();
-  await expect(page.getByRole('button', { name: /^Give more time/ })).toBeVisible();
   await shot(page, 'script');
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
   await page.getByRole('link', { name: /^Show card/ }).click();

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { NamedFinding } from '@zeitpunkt/core';
 
@@ -8,13 +8,7 @@ import type { NamedFinding } from '@zeitpunkt/core';
   imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="top">
-      <h2 id="checked">{{ heading() }}</h2>
-      @if (ofBeats() > 0) {
-        <button mat-button type="button" (click)="seekNext.emit()">Go to the next “!”</button>
-      }
-    </div>
-    <ul aria-labelledby="checked">
+    <ul aria-label="Found about the whole lesson">
       @for (one of findings(); track $index) {
         <li [class]="one.severity">
           <p>
@@ -27,15 +21,6 @@ import type { NamedFinding } from '@zeitpunkt/core';
     </ul>
   `,
   styles: `
-    .top {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 1rem;
-      align-items: center;
-    }
-    h2 {
-      font-size: 1.05rem;
-    }
     ul {
       display: grid;
       gap: 0.6rem;
@@ -53,19 +38,15 @@ import type { NamedFinding } from '@zeitpunkt/core';
   `,
 })
 export class Findings {
-  /** Those about the whole lesson. */
   readonly findings = input.required<readonly NamedFinding[]>();
-  /** How many more stand at their beats. */
-  readonly ofBeats = input.required<number>();
   readonly mend = output<NamedFinding>();
-  /** The next beat at which something stands is to be looked at. */
-  readonly seekNext = output();
-  protected readonly heading = computed(() => {
-    const [here, beats] = [this.findings().length, this.ofBeats()];
-    const count = here + beats;
-    if (count === 0) return 'Checked: nothing to mend';
-    const which = beats < count ? `${beats} of them at` : count === 1 ? 'at' : 'all at';
-    const where = beats > 0 ? `, ${which} ${beats === 1 ? 'a beat' : 'beats'} with a “!”` : '';
-    return `Checked: ${count} ${count === 1 ? 'thing' : 'things'} to look at${where}`;
-  });
+}
+
+/** What the checker found in a few words. @param ofTheLesson findings about the whole lesson; @param ofBeats findings at beats */
+export function checkedWords(ofTheLesson: number, ofBeats: number): string {
+  const count = ofTheLesson + ofBeats;
+  if (count === 0) return 'Checked: nothing to mend';
+  const which = ofBeats < count ? `${ofBeats} of them at` : count === 1 ? 'at' : 'all at';
+  const where = ofBeats > 0 ? `, ${which} ${ofBeats === 1 ? 'a beat' : 'beats'} with a “!”` : '';
+  return `Checked: ${count} ${count === 1 ? 'thing' : 'things'} to look at${where}`;
 }

@@ -30,7 +30,7 @@ import { asObject, isTyping } from './clipboard';
 import { findingsOf, hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
 import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
-import { Findings } from './findings';
+import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { insertOf, INSERTS } from './new-beats';
 import { OpenRoom } from './open-room';
@@ -90,6 +90,7 @@ export class ScriptPlace {
   /** What is found about the whole lesson; what is about a beat stands beside it. */
   protected readonly ofTheLesson = computed(() => this.findings().filter(({ at }) => at === null));
   protected readonly ofBeats = computed(() => this.findings().length - this.ofTheLesson().length);
+  protected readonly checked = computed(() => checkedWords(this.ofTheLesson().length, this.ofBeats()));
   /** Where time is best won or lost; found when nothing was changed for a moment, because each offer is tried out. */
   protected readonly offers = signal<readonly TimingOffer[]>([]);
   protected readonly chosen = computed((): Chosen => {
