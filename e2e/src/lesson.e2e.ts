@@ -151,10 +151,12 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   await expect(page.getByRole('dialog', { name: 'Beats of this lesson' }).getByRole('row')).toHaveCount(pictures.length + 1);
 });
 
-test('in class: an extra example, the chart, a note to self, a skip and a leap, and the script goes on', async ({ teacher }) => {
+test('in class: an extra example, the chart, a note to self, a skip and a leap, and the script goes on', async ({ teacher, newPupil }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await teacher.openRoom();
+  const key = await teacher.openRoom();
+  const wren = await newPupil('Wren');
+  await wren.join(key);
   const audience = await teacher.openAudience();
   await teacher.begin();
   await teacher.goTo('Set');
@@ -167,11 +169,11 @@ test('in class: an extra example, the chart, a note to self, a skip and a leap, 
     await page.keyboard.press('PageDown');
     await expect(page.locator('.notes')).not.toHaveText(before);
   }
-  await expect(seen).toHaveAccessibleName(/7 : 45/);
+  for (const one of [seen, wren.page.getByRole('img').first()]) await expect(one).toHaveAccessibleName(/7 : 45/);
   await page.keyboard.press('PageDown');
   await expect(teacher.place).toContainText('Step 2 of');
   await page.keyboard.press('c');
-  await expect(seen).toHaveAccessibleName(/half past seven/);
+  for (const one of [seen, wren.page.getByRole('img').first()]) await expect(one).toHaveAccessibleName(/half past seven/);
   await page.keyboard.press('c');
   await expect(seen).toHaveAccessibleName(/4 : 00/);
 
@@ -179,6 +181,7 @@ test('in class: an extra example, the chart, a note to self, a skip and a leap, 
   await page.keyboard.type('Hold the lamp up');
   await page.keyboard.press('Enter');
   await expect(page.getByText('✎ Hold the lamp up')).toBeVisible();
+  await expect(wren.page.getByText('Hold the lamp up')).toHaveCount(0);
   await page.keyboard.press('g');
   await expect(teacher.place).toContainText('Sweep');
   await expect(page.getByText('✎ Hold the lamp up')).toHaveCount(0);
