@@ -23,12 +23,11 @@ import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
-import { AJV_OPTIONS } from './http/fits.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
 import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
 import { retryWhileBusy } from './http/retry-while-busy.js';
-import { checkReplies } from './http/replies.js';
+import { checkTraffic } from './http/traffic.js';
 import { cookiesOf } from './http/tokens.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
 
@@ -65,11 +64,10 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     forceCloseConnections: 'idle',
     trustProxy: options.behindProxy ? (_address, hop) => hop < 1 : false,
     // A missing or null minute must stay missing: nothing is coerced, nothing silently removed.
-    ajv: { customOptions: { ...AJV_OPTIONS, allErrors: false } },
   }).withTypeProvider<DataTypeProvider>();
 
   installProblems(app);
-  checkReplies(app);
+  checkTraffic(app);
   retryWhileBusy(app);
   app.addHook('onRequest', checkOrigin);
   await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });

@@ -1,14 +1,7 @@
-import {
-  daysOn,
-  draftLesson,
-  DEFAULT_SETTINGS,
-  mondayOf,
-  weekdayOf,
-  type ClassPlan,
-  type IsoDate,
-  type Lesson,
-  type RungId,
-} from '@zeitpunkt/core';
+import { daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import dayAtTheLight from './lessons/a-day-at-the-harbour-light.lesson.json';
+import anyMinute from './lessons/any-minute-at-the-puffin-count.lesson.json';
+import timetable from './lessons/the-ferrys-timetable.lesson.json';
 
 /** What the Terns' days are like on their islands. */
 const DAILY: ClassPlan['daily'] = [
@@ -19,33 +12,8 @@ const DAILY: ClassPlan['daily'] = [
   { atSec: 16 * 3600 + 40 * 60, text: 'the mail boat comes in' },
 ];
 
-const drafted = (rung: RungId, minutes: number, seed: number, title: string): Lesson => ({
-  ...draftLesson({ rung, minutes, delivery: 'live', settings: DEFAULT_SETTINGS, seed, daily: DAILY }),
-  title,
-});
-
-/** Lessons of the demo beside those that every teacher starts with: on other rungs, and one that has something to mend. */
-export function demoLessons(): readonly Lesson[] {
-  return [
-    drafted('any-minute', 20, 12, 'Any minute at the puffin count'),
-    drafted('day-line', 15, 13, 'A day at the harbour light'),
-    withFaults(drafted('hours-24', 15, 14, 'The ferry’s timetable, not finished')),
-  ];
-}
-
-/** A lesson as it may lie there half done: a rule of thumb that is false, hardly time to think, no check at the end. */
-function withFaults(lesson: Lesson): Lesson {
-  const lastAsk = lesson.beats.findLastIndex(({ kind }) => kind === 'ask');
-  const kept = lesson.beats.slice(0, lastAsk);
-  return {
-    ...lesson,
-    items: lesson.items.filter(({ id }) => kept.some((beat) => 'itemId' in beat && beat.itemId === id)),
-    beats: [
-      ...kept.map((beat) => (beat.kind === 'think' ? { ...beat, seconds: 3 } : beat)),
-      { id: 'thumb', kind: 'say', text: 'Remember: the hour is always the numeral that the short hand is nearest to.' },
-    ],
-  };
-}
+/** Lessons of the demo beside those that every teacher starts with: on other rungs, the last one with something to mend. */
+export const DEMO_LESSONS: readonly unknown[] = [anyMinute, dayAtTheLight, timetable];
 
 /**
  * One lesson a week for six weeks, the first of them given already, with a card a day; two cards were missed.

@@ -2,6 +2,7 @@ import { randomInt, randomUUID } from 'node:crypto';
 import { seededRng, simulateResponse, type IsoDate, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
 import type { Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../db/connection.js';
+import { stored } from '../db/stored.js';
 import { hashPassword } from '../features/auth/passwords.js';
 import { authQueries } from '../features/auth/queries.js';
 import { insertClass, pupilsOf } from '../features/classes/queries.js';
@@ -12,7 +13,7 @@ import type { LiveRoom } from '../features/live/live-room.js';
 import { RoomDirectory } from '../features/live/room-directory.js';
 import { savePlan } from '../features/plans/queries.js';
 import { newToken, tokenHash } from '../http/tokens.js';
-import { demoLessons, demoPlan } from './plan.js';
+import { DEMO_LESSONS, demoPlan } from './plan.js';
 
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -53,7 +54,9 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
     });
     const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
     const starters = installStarterLessons(store.db, teacherId);
-    const more = demoLessons().map((file, index) => insertLesson(store.db, { teacherId, file, place: starters.length + index }));
+    const more = DEMO_LESSONS.map((file, index) =>
+      insertLesson(store.db, { teacherId, file: stored.lesson(file), place: starters.length + index }),
+    );
     const lessonIds = [...starters, ...more];
     savePlan(store.db, classId, 1, demoPlan(lessonIds, dayOf(weekAgoMs)));
     return { teacherId, classId, lessonIds };

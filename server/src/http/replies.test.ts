@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import Fastify, { type FastifyInstance } from 'fastify';
 import { installProblems } from './problems.js';
-import { checkReplies } from './replies.js';
+import { checkTraffic } from './traffic.js';
 
 const Tide = Type.Object({ atSec: Type.Integer() }, { additionalProperties: false });
 let app: FastifyInstance;
@@ -9,7 +9,7 @@ let next: unknown;
 beforeEach(() => {
   app = Fastify();
   installProblems(app);
-  checkReplies(app);
+  checkTraffic(app);
   app.get('/tide', { schema: { response: { 200: Tide } } }, () => next);
 });
 afterEach(() => app.close());
