@@ -146,7 +146,7 @@ export { criteriaOf } from './ladder/criteria.js';
 export { MATERIALS, type MaterialId } from './ladder/materials.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
-export { checkLesson, type NamedFinding } from './checker-rules/check.js';
+export { checkLesson, checkPrepared, type NamedFinding } from './checker-rules/check.js';
 export { DOOR_OPEN_MS, isDoorOpen, type Door } from './live/door.js';
 export { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './live/room.js';
 export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';
@@ -184,7 +184,7 @@ export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil
 
 export { checkPlan } from './series/check-plan.js';
 export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type Series, type Weekday } from './series/plan.js';
-export { countDays, daysOn, daysThatCount, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
+export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
 export {
   cardOn,
   cardsDue,

@@ -12,7 +12,12 @@ const FARTHEST_DAYS = 1830;
 
 // Without a zone of its own a day begins and ends elsewhere: all counting is done in one.
 const day = (date: IsoDate): DateTime => DateTime.fromISO(date, { zone: 'utc' });
-const isoOf = (at: DateTime): IsoDate => at.toFormat('yyyy-MM-dd');
+const isoOf = (at: DateTime): IsoDate => at.toISODate()!;
+
+/** The day that a moment falls on where this device is. @param ms since 1970 */
+export function dayOf(ms: number): IsoDate {
+  return isoOf(DateTime.fromMillis(ms));
+}
 
 /** Whether a text is a day of the calendar: "2026-02-30" is none. */
 export function isIsoDate(text: string): text is IsoDate {

@@ -1,5 +1,5 @@
 import { randomInt, randomUUID } from 'node:crypto';
-import { seededRng, simulateResponse, type IsoDate, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
+import { dayOf, seededRng, simulateResponse, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
 import type { Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../db/connection.js';
 import { stored } from '../db/stored.js';
@@ -69,13 +69,6 @@ function schoolDayBefore(ms: number): number {
   const weekday = new Date(ms).getDay(); // Sunday 0
   const daysBack = weekday === 0 ? 2 : weekday === 6 ? 1 : 0;
   return new Date(ms - daysBack * DAY_MS).setHours(9, 40, 0, 0);
-}
-
-/** The day that a moment falls on where this server is. */
-function dayOf(ms: number): IsoDate {
-  const at = new Date(ms);
-  const two = (part: number) => String(part).padStart(2, '0');
-  return `${at.getFullYear()}-${two(at.getMonth() + 1)}-${two(at.getDate())}`;
 }
 
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */

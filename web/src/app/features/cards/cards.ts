@@ -12,6 +12,7 @@ import {
   type ClassPlan,
   type Lesson,
   type LessonSettings,
+  dayOf,
 } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 import { useShortcuts } from '../../shared/shortcuts';
@@ -19,7 +20,6 @@ import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import { KeyList } from '../../ui/key-list';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { dayOf } from '../ladder/today';
 import { showSender } from '../show/show-channel';
 
 /** Today's card of a class and those that were missed: guessed, then shown, one after another. */

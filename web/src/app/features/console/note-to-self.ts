@@ -1,9 +1,8 @@
-import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, type ElementRef, input, signal, untracked, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
-import type { LessonDetail } from '@zeitpunkt/contract';
-import { sentenceOf } from '../../shared/api';
-import { NotesApi } from './notes-api';
+import type { LessonDetail, LessonSaved, NoteKeep } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
 
 /**
  * What the teacher noted at the beat at hand, seen here only. What is noted while teaching stays with the lesson; rooms that
@@ -65,7 +64,6 @@ import { NotesApi } from './notes-api';
 export class NoteToSelf {
   readonly lessonId = input.required<string>();
   readonly beatId = input.required<string>();
-  private readonly api = inject(NotesApi);
   protected readonly isWriting = signal(false);
   protected readonly problem = signal<string | null>(null);
   /** The notes of the lesson by beat, as it is edited. */
@@ -75,7 +73,7 @@ export class NoteToSelf {
   constructor() {
     effect(() => {
       const id = this.lessonId();
-      untracked(() => void this.attempt(async () => this.notes.set(notesOf(await this.api.fetch(id)))));
+      untracked(() => void this.attempt(async () => this.notes.set(notesOf(await ask<LessonDetail>('GET', `/api/lessons/${id}`)))));
     });
     effect(() => {
       this.beatId();
@@ -94,7 +92,7 @@ export class NoteToSelf {
     const note = text.trim();
     this.isWriting.set(false);
     void this.attempt(async () => {
-      await this.api.keep(this.lessonId(), { beatId, note });
+      await ask<LessonSaved>('POST', `/api/lessons/${this.lessonId()}/notes`, { beatId, note } satisfies NoteKeep);
       this.notes.update((notes) => new Map([...notes].filter(([id]) => id !== beatId).concat(note ? [[beatId, note]] : [])));
     });
   }

@@ -1,6 +1,6 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { cardOn, daysOn, mondayOf, plannedLessons, weekdayOf, type ClassPlan, type IsoDate, dayWords } from '@zeitpunkt/core';
+import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate, dayWords } from '@zeitpunkt/core';
 
 /** A lesson on the strip: given already, or planned. */
 export interface OnTheStrip {
@@ -162,14 +162,4 @@ export class CalendarStrip {
   protected turn(weeks: number): void {
     this.weeksOn.update((on) => on + weeks);
   }
-}
-
-/** The lessons of a plan that are still to come, or were not given on their day. */
-export function plannedOnTheStrip(plan: ClassPlan, titleOf: (lessonId: string) => string | null, given: ReadonlySet<string>): OnTheStrip[] {
-  return plannedLessons(plan)
-    .filter(({ lessonId }) => !given.has(lessonId))
-    .flatMap(({ lessonId, date }) => {
-      const title = titleOf(lessonId);
-      return title === null ? [] : [{ date, title, given: false }];
-    });
 }

@@ -10,9 +10,9 @@ import {
   type ClassPlan,
   type IsoDate,
   dayWords,
+  dayOf,
 } from '@zeitpunkt/core';
 import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
-import { dayOf } from './today';
 
 export type PlanEdit = (plan: ClassPlan) => ClassPlan;
 

@@ -3,11 +3,11 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSig
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
-import { plannedLessons, suggestNext, type GivenLesson, type RungId, dayWords } from '@zeitpunkt/core';
+import { plannedLessons, suggestNext, type GivenLesson, type RungId, dayWords, dayOf } from '@zeitpunkt/core';
 import { download, fileName } from '../../shared/download';
 import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { CalendarStrip, plannedOnTheStrip } from './calendar-strip';
+import { CalendarStrip, type OnTheStrip } from './calendar-strip';
 import { CardsPanel } from './cards-panel';
 import { DayPanel, type PlanEdit } from './day-panel';
 import { DraftForm } from './draft-form';
@@ -17,7 +17,6 @@ import { PlanStore, type SeriesOrder } from './plan-store';
 import { RungList } from './rung-list';
 import { RungPanel } from './rung-panel';
 import { SeriesForm } from './series-form';
-import { dayOf } from './today';
 
 /** Where a class stands on the ladder: its rungs, what was given and is planned, what comes next and why, and its lessons. */
 @Component({
@@ -80,16 +79,19 @@ export class Ladder {
     }
     return counts;
   });
-  protected readonly onTheStrip = computed(() => {
-    const titles = new Map(this.store.lessons().map(({ id, title }) => [id, title]));
+  protected readonly onTheStrip = computed((): readonly OnTheStrip[] => {
     const given = this.taught().map(({ title, createdAtMs }) => ({ title, date: dayOf(createdAtMs), given: true }));
-    return [...given, ...plannedOnTheStrip(this.plans.plan(), (id) => titles.get(id) ?? null, this.givenIds())];
+    const planned = this.store.lessons().flatMap(({ id, title }) => {
+      const date = this.plannedOn().get(id);
+      return date === undefined ? [] : [{ title, date, given: false }];
+    });
+    return [...given, ...planned];
   });
   protected readonly suggestion = computed(() => {
-    const next = this.planned().find(({ lessonId, date }) => date >= this.today && !this.givenIds().has(lessonId));
-    const lesson = next && this.store.lessons().find(({ id }) => id === next.lessonId);
+    const [lessonId, date] = [...this.plannedOn()].find(([, on]) => on >= this.today) ?? [];
+    const lesson = this.store.lessons().find(({ id }) => id === lessonId);
     const rung = lesson?.facts?.rung ?? null;
-    return suggestNext(this.given(), lesson ? { lessonId: lesson.id, rung, date: next.date, title: lesson.title } : null, this.today);
+    return suggestNext(this.given(), lesson && date ? { lessonId: lesson.id, rung, date, title: lesson.title } : null, this.today);
   });
   /** The rung that was chosen for the class at hand; null while the suggested one is looked at. */
   protected readonly chosenRung = linkedSignal<string | undefined, RungId | null>({ source: this.classId, computation: () => null });

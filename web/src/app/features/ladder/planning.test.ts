@@ -1,7 +1,7 @@
 import { provideRouter } from '@angular/router';
 import { fireEvent } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import { daysOn, NEW_PLAN, type ClassPlan } from '@zeitpunkt/core';
+import { daysOn, NEW_PLAN, type ClassPlan, dayOf } from '@zeitpunkt/core';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { heard, render, textOf, until } from '../../testing/render';
@@ -9,7 +9,6 @@ import { CardsPanel } from './cards-panel';
 import type { PlanEdit } from './day-panel';
 import { Ladder } from './ladder';
 import { OwnDay } from './own-day';
-import { dayOf } from './today';
 
 const TODAY = dayOf(Date.now());
 const EVERY_DAY: ClassPlan['schoolDays'] = [1, 2, 3, 4, 5, 6, 7];

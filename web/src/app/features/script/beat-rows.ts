@@ -1,4 +1,4 @@
-import { checkLesson, nameInLesson, wordsOf, type Lesson, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
+import { nameInLesson, wordsOf, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
 
 /** A beat as the column shows it. */
 export interface BeatRow {
@@ -44,9 +44,6 @@ function grouped<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[
 /** Whether a text stands in a beat's name, words or note. @param sought in small letters */
 export const hasText = ({ name, words, note }: BeatRow, sought: string): boolean =>
   `${name} ${words} ${note ?? ''}`.toLowerCase().includes(sought);
-
-/** What the checker finds; nothing in a lesson that cannot be prepared. */
-export const findingsOf = (lesson: Lesson): readonly NamedFinding[] => checkLesson(lesson);
 
 /** Where a moment of the lesson lies. @param atMs 0 or more; past the end it is the last step */
 export function stepAtMs({ steps }: PreparedLesson, atMs: number): Step {

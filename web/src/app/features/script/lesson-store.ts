@@ -1,7 +1,7 @@
 import { computed, effect } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
-import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type NamedFinding, type ScriptEdit } from '@zeitpunkt/core';
+import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type ScriptEdit } from '@zeitpunkt/core';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
@@ -154,8 +154,6 @@ export const LessonStore = signalStore(
         patchState(store, { problem: null });
         store.change(change);
       },
-      /** Applies what a finding offers; one step to undo. */
-      mend: ({ mend }: NamedFinding) => store.change(mend.apply),
       setSetting<Key extends keyof LessonSettings>(key: Key, value: LessonSettings[Key]): void {
         store.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, [key]: value } }));
       },

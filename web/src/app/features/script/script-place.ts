@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
+  checkPrepared,
   clipOf,
   duplicateBeat,
   moveBeats,
@@ -12,7 +13,6 @@ import {
   secondOfDay,
   timingOf,
   type Beat,
-  type NamedFinding,
   type ScriptEdit,
   type Step,
   type TimingOffer,
@@ -27,7 +27,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
 import { asObject, isTyping } from './clipboard';
-import { findingsOf, hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
+import { hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
 import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
 import { checkedWords, Findings } from './findings';
@@ -80,8 +80,8 @@ export class ScriptPlace {
     return lesson && prepareLesson(lesson);
   });
   private readonly findings = computed(() => {
-    const lesson = this.store.lesson();
-    return lesson ? findingsOf(lesson) : [];
+    const prepared = this.prepared();
+    return prepared ? checkPrepared(prepared) : [];
   });
   protected readonly rows = computed(() => {
     const prepared = this.prepared();
@@ -184,16 +184,6 @@ export class ScriptPlace {
 
   protected keep({ apply, afterId }: { readonly apply: ScriptEdit; readonly afterId: string }): void {
     this.addAfter(afterId, apply);
-  }
-
-  protected mend(finding: NamedFinding): void {
-    const { id } = this.chosen();
-    this.store.mend(finding);
-    this.stayAt(id);
-  }
-
-  protected take({ apply }: TimingOffer): void {
-    this.apply(apply);
   }
 
   protected move({ ids, beforeId }: { readonly ids: readonly string[]; readonly beforeId: string | null }): void {
