@@ -8,8 +8,7 @@ import { toSecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
 import { rungIdOf } from '../ladder/registry.js';
-import { markBeat } from '../beats/mark.js';
-import { setBeat } from '../beats/set.js';
+import { beatKindOf } from '../beats/registry.js';
 import { kindOf } from '../question-kinds/registry.js';
 import { explain, type ExplainStep } from './explain.js';
 import type { Lesson } from './lesson.js';
@@ -53,8 +52,8 @@ function exampleUpTo(timeSec: number, step: string, settings: LessonSettings): S
   const found = steps.findIndex((one) => one.step === step);
   const context = { settings, layers: TEACHING_LAYERS, itemOf: noItems };
   return steps.slice(0, found < 0 ? undefined : found + 1).reduce((before, { beat }) => {
-    const kind = beat.kind === 'set' ? setBeat : (markBeat as unknown as typeof setBeat);
-    return kind.at(keepOnStage(before, kind.keeps), beat as never, Infinity, context);
+    const kind = beatKindOf(beat);
+    return kind.at(keepOnStage(before, kind.keeps), beat, Infinity, context);
   }, CLEAR_STAGE);
 }
 

@@ -24,8 +24,12 @@ export const DEFAULT_SETTINGS: LessonSettings = {
   wordsPerMinute: 120,
 };
 
+/** How many words a text has, as they are counted for the time it takes to say them. */
+export function wordCount(text: string): number {
+  return text.split(/\s+/).filter(Boolean).length;
+}
+
 /** How long a text takes to say at the lesson's pace, in milliseconds. */
 export function narrationMs(text: string, settings: LessonSettings): number {
-  const words = text.split(/\s+/).filter(Boolean).length;
-  return Math.round((words * 60_000) / settings.wordsPerMinute);
+  return Math.round((wordCount(text) * 60_000) / settings.wordsPerMinute);
 }

@@ -1,7 +1,7 @@
 import { beatKindOf } from '../beats/registry.js';
 import { changeBeat, type ScriptEdit } from '../lesson/edit.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
-import { narrationMs } from '../lesson/settings.js';
+import { narrationMs, wordCount } from '../lesson/settings.js';
 import type { BeatTime } from '../run/beat-times.js';
 
 /** Kinds of beats whose time is what is said, give or take a moment to look. */
@@ -51,7 +51,7 @@ export function measuredPace({ steps, lesson }: PreparedLesson, times: readonly 
     const own = steps.filter(({ ref }) => ref.beatId === beatId);
     if (actualMs === null || !wasTaught(time) || !own[0] || !SPOKEN.has(own[0].kind)) continue;
     const texts = own.map(({ beat }) => ('text' in beat ? beat.text : ''));
-    const said = texts.reduce((sum, text) => sum + text.split(/\s+/).filter(Boolean).length, 0);
+    const said = texts.reduce((sum, text) => sum + wordCount(text), 0);
     const saidMs = texts.reduce((sum, text) => sum + narrationMs(text, lesson.settings), 0);
     const plannedMs = own.reduce((sum, { beat, context }) => sum + beatKindOf(beat).durationMs(beat, context), 0);
     const talkMs = actualMs - (plannedMs - saidMs);
