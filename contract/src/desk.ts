@@ -1,8 +1,9 @@
-import type { ItemView, QuestionKindId, Response } from '@zeitpunkt/core';
+import type { ItemView, Response, ShapeId } from '@zeitpunkt/core';
 import { Type, type TSchema } from '@sinclair/typebox';
 import { LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, responsePost, VerdictSchema } from './responses.js';
+import { SHAPE_IDS } from './shapes/shapes.js';
 import { type Data, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 import { DialMarkSchema, StageStateSchema } from './stage.js';
 import { Pupil, QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
@@ -48,8 +49,10 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
     pupilName: ShortText,
     className: ShortText,
     lessonTitle: ShortText,
-    /** The kinds of question that the lesson holds, so that a device can have them ready. */
-    kinds: Type.Array(Type.Unsafe<QuestionKindId>(Type.String())),
+    /** The language that the lesson talks in, as in "en-GB". */
+    language: Type.String({ maxLength: 20 }),
+    /** The ways in which questions of the lesson are answered, so that a device can have them ready. */
+    shapes: Type.Array(Type.Unsafe<ShapeId>(Type.String())),
     /** The stage of a beat that asks nothing, played by the core from the stage before it. */
     stage: Nullable(
       Exact({
@@ -82,11 +85,18 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
 export const DeskView = deskView(ItemViewSchema, ResponseSchema);
 export type DeskView = Data<typeof DeskView>;
 
-/** Something of a question kind of which only the kind is checked: the rest is, once that kind's own part of the page is there. */
+/** Something of a question kind of which only the kind is checked: the rest is, once the part of the page for its shape is there. */
 const OfSomeKind = <T>() => Type.Unsafe<T>({ type: 'object', required: ['kind'], properties: { kind: { type: 'string' } } });
 
-/** What a pupil's device checks of its view before it knows the kinds in it. */
-export const DeskViewShell = deskView(OfSomeKind<ItemView>(), OfSomeKind<Response>());
+/** The view of a question of which only its shape is checked. */
+const OfSomeShape = Type.Unsafe<ItemView>({
+  type: 'object',
+  required: ['kind', 'shape'],
+  properties: { kind: { type: 'string' }, shape: { enum: [...SHAPE_IDS] } },
+});
+
+/** What a pupil's device checks of its view before it knows the shapes in it. */
+export const DeskViewShell = deskView(OfSomeShape, OfSomeKind<Response>());
 
 /** An answer as a pupil's device keeps it until the server has it; what it holds is the kind's own. */
 export const Waiting = Exact({

@@ -1,6 +1,7 @@
 export { type Data, Problem } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { StageStateSchema } from './stage.js';
+export { SHAPE_IDS, shapeView } from './shapes/shapes.js';
 export { KIND_SCHEMAS, ItemSchema, ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
 export { LONGEST_WAIT_MS, MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
 export {

@@ -1,7 +1,8 @@
 import { Type } from '@sinclair/typebox';
 import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
 import { Exact, LongText, Nullable, OneOf, SecondOfDaySchema, WholeMinuteSchema, ShortText, TaggedUnion } from './shared.js';
-import { ItemIdSchema } from './question-kinds/kind-schemas.js';
+import { ItemIdSchema } from './shapes/view-base.js';
+import { MisconceptionIdSchema } from './misconceptions.js';
 import { ItemSchema } from './question-kinds/registry.js';
 
 /** Rungs of the ladder by id; see RUNGS in the core. */
@@ -19,18 +20,6 @@ export const RungIdSchema = OneOf([
   'durations',
   'seconds',
 ]);
-
-/** Ideas that a beat can be about; a test compares them with the registry of the core. */
-const MISCONCEPTION_ID_LIST = [
-  'hands-exchanged',
-  'numeral-as-minutes',
-  'nearest-hour',
-  'coming-hour',
-  'half-of-coming-hour',
-  'hour-hand-on-numeral',
-  'zero-dropped',
-  'sixty-at-top',
-] as const;
 
 const PackSchema = OneOf(['en-GB', 'en-US', 'de']);
 
@@ -121,7 +110,6 @@ const base = {
 export const MovingBeatSchema = TaggedUnion('kind', [Exact(sweepBeat), Exact(markBeat)]);
 
 const Yes = Type.Literal(true);
-const MisconceptionIdSchema = OneOf(MISCONCEPTION_ID_LIST);
 
 /** A pattern of times for daily cards; see CardPattern in the core. */
 export const CardPatternSchema = Exact({

@@ -25,6 +25,13 @@ export const SomeLayersSchema = Type.Partial(LayersSchema, { additionalPropertie
 
 const CountBy = Type.Union([Type.Literal(1), Type.Literal(5), Type.Literal(15)]);
 
+const LetterSchema = Exact({
+  type: Type.Literal('letter'),
+  letter: Type.String({ pattern: '^[A-L]$' }),
+  deg: Degrees,
+  radius: Type.Number({ minimum: 0, maximum: 120 }),
+});
+
 export const DialMarkSchema = TaggedUnion('type', [
   Exact({ type: Type.Literal('hand'), hand: OneOf(['hour', 'minute']) }),
   Exact({ type: Type.Literal('numeral'), numeral: Type.Integer({ minimum: 1, maximum: 12 }) }),
@@ -40,6 +47,7 @@ export const DialMarkSchema = TaggedUnion('type', [
     toMinute: Type.Number({ minimum: 0, maximum: 60 }),
     by: CountBy,
   }),
+  LetterSchema,
   Exact({
     type: Type.Literal('ink'),
     id: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }),
@@ -62,28 +70,51 @@ const fraction = {
   parts: Type.Union([Type.Literal(2), Type.Literal(4), Type.Literal(12)]),
   filled: Type.Number({ minimum: 0, maximum: 12 }),
 };
+const HourLineSchema = Exact({
+  type: Type.Literal('hour-line'),
+  hour: Type.Integer({ minimum: 1, maximum: 12 }),
+  by: CountBy,
+  at: Nullable(Type.Number({ minimum: 0, maximum: 60 })),
+  jumps: Type.Array(Exact({ from: Type.Number({ minimum: 0, maximum: 60 }), to: Type.Number({ minimum: 0, maximum: 60 }) }), {
+    maxItems: 12,
+  }),
+});
+const DayLineSchema = Exact({
+  type: Type.Literal('day-line'),
+  atSec: Nullable(SecondOfDaySchema),
+  events: Type.Array(DayEventSchema, { maxItems: 12 }),
+  separator: Type.Optional(OneOf([':', '.'])),
+  tongue: Type.Optional(OneOf(['en', 'de'])),
+});
+/** A line that a marker can be put on. */
+export const BandLineSchema = TaggedUnion('type', [HourLineSchema, DayLineSchema]);
 const BandSchema = TaggedUnion('type', [
-  Exact({
-    type: Type.Literal('hour-line'),
-    hour: Type.Integer({ minimum: 1, maximum: 12 }),
-    by: CountBy,
-    at: Nullable(Type.Number({ minimum: 0, maximum: 60 })),
-    jumps: Type.Array(Exact({ from: Type.Number({ minimum: 0, maximum: 60 }), to: Type.Number({ minimum: 0, maximum: 60 }) }), {
-      maxItems: 12,
-    }),
-  }),
-  Exact({
-    type: Type.Literal('day-line'),
-    atSec: Nullable(SecondOfDaySchema),
-    events: Type.Array(DayEventSchema, { maxItems: 12 }),
-    separator: Type.Optional(OneOf([':', '.'])),
-    tongue: Type.Optional(OneOf(['en', 'de'])),
-  }),
+  HourLineSchema,
+  DayLineSchema,
   Exact({ type: Type.Literal('fraction-strip'), ...fraction }),
   Exact({ type: Type.Literal('fraction-circle'), ...fraction }),
 ]);
 
 export const SeparatorSchema = OneOf([':', '.']);
+
+const DisplaySchema = Exact({
+  hour: Nullable(Type.String()),
+  minute: Nullable(Type.String()),
+  separator: SeparatorSchema,
+  of24: Type.Boolean(),
+  covered: Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 }),
+  plain: Type.Boolean(),
+});
+
+/** What a question shows beside its stem; see Picture in the core. */
+export const PictureSchema = Exact({
+  dial: Nullable(
+    Exact({ hourDeg: Degrees, minuteDeg: Degrees, layers: LayersSchema, letters: Type.Array(LetterSchema, { maxItems: 12 }) }),
+  ),
+  display: Nullable(DisplaySchema),
+  lines: Type.Array(LongText, { maxItems: 8 }),
+  band: Nullable(BandSchema),
+});
 
 /** All that a stage shows at one moment; see StageState in the core. */
 export const StageStateSchema = Exact({
@@ -91,16 +122,7 @@ export const StageStateSchema = Exact({
   dials: Type.Array(DialSchema, { maxItems: 7 }),
   dialPlace: Type.Integer({ minimum: 0, maximum: 7 }),
   bands: Type.Array(BandSchema, { maxItems: 2 }),
-  display: Nullable(
-    Exact({
-      hour: Nullable(Type.String()),
-      minute: Nullable(Type.String()),
-      separator: SeparatorSchema,
-      of24: Type.Boolean(),
-      covered: Type.Array(Type.Integer({ minimum: 0, maximum: 3 }), { maxItems: 4 }),
-      plain: Type.Boolean(),
-    }),
-  ),
+  display: Nullable(DisplaySchema),
   words: Type.Array(LongText),
   board: Type.Array(LongText),
   stem: Nullable(LongText),

@@ -1,5 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { SHAPE_IDS } from './question-kinds/shapes/shape.js';
 import { QUESTION_KIND_IDS } from './question-kinds/registry.js';
 
 // docs/adding.md is kept true: what it names is there, and the example it gives of each list is complete.
@@ -23,8 +24,9 @@ test('every file that the lists name is there', () => {
 test('there is a list for each thing that can be added, with as many files as it says', () => {
   const counts = [...sections].map(([title, text]) => [title, pathsIn(text).length]);
   expect(Object.fromEntries(counts)).toEqual({
-    'A question kind': 13,
-    'A misconception': 4,
+    'A question kind': 14,
+    'A way of answering': 5,
+    'A misconception': 5,
     'A kind of beat': 9,
     'A rung': 4,
     'A checker rule': 3,
@@ -43,6 +45,7 @@ test('every question kind has the files that the list asks for', () => {
     // A test of its own may be shared where kinds are marked alike.
     const own = wanted.filter((path) => !path.endsWith('.test.ts')).map((path) => path.replaceAll('…', id));
     for (const path of own) expect([path, isThere(path)]).toEqual([path, true]);
-    for (const part of ['answer', 'response', 'views']) expect(isThere(`web/src/app/question-views/${id}/${part}.ts`)).toBe(true);
   }
+  for (const id of SHAPE_IDS)
+    for (const part of ['answer', 'views']) expect(isThere(`web/src/app/question-views/${id}/${part}.ts`)).toBe(true);
 });

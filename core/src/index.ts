@@ -125,10 +125,14 @@ export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
 export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/question-kind.js';
 export { isRightVerdict } from './question-kinds/verdict.js';
+export type { Picture } from './question-kinds/picture.js';
+export type { ShapeId } from './question-kinds/shapes/shape.js';
+export { isNotSure, NOT_SURE, type NotSure } from './question-kinds/not-sure.js';
 export { spokenAnswer } from './question-kinds/spoken-answer.js';
 export { markOf } from './question-kinds/marking.js';
 export { makeItem } from './question-kinds/make-item.js';
 export {
+  canBeGiven,
   kindOf,
   QUESTION_KIND_IDS,
   QUESTION_KINDS,
@@ -139,6 +143,8 @@ export {
   type Response,
   type ResponseOf,
   type ViewOf,
+  textOfResponse,
+  type KindResponse,
 } from './question-kinds/registry.js';
 export { RUNGS, rungOf, type RungId, RUNG_IDS, rungAfter, rungIdOf } from './ladder/registry.js';
 export { timeOnRung, type Rung } from './ladder/rung.js';

@@ -7,7 +7,7 @@ import { ROOT } from './shell.mjs';
 const OUT = join(ROOT, 'web/src/generated');
 /**
  * What a browser checks itself, with the type of what passed: everything that comes over a socket, and what it kept on its
- * own device. A pupil's device checks the parts of each question kind apart, when that kind is asked.
+ * own device. A pupil's device checks questions of each shape apart, when one is asked.
  */
 const CHECKED = { DeskMessageShell: 'DeskMessage', TeacherMessage: 'TeacherMessage', Waiting: 'Waiting', ShownStage: 'ShownStage' };
 
@@ -26,10 +26,11 @@ export async function writeValidators() {
     const declared = `import type { ${type} } from '@zeitpunkt/contract';\ndeclare const is${name}: (data: unknown) => data is ${type};\nexport default is${name};`;
     await writeValidator(contract[name], fileName(name), declared, { Ajv, standaloneCode, build });
   }
-  mkdirSync(join(OUT, 'question-kinds'), { recursive: true });
-  for (const [id, { view }] of Object.entries(contract.KIND_SCHEMAS)) {
-    const declared = `import type { ViewOf } from '@zeitpunkt/core';\ndeclare const isView: (data: unknown) => data is ViewOf<'${id}'>;\nexport default isView;`;
-    await writeValidator(view, `question-kinds/${id}`, declared, { Ajv, standaloneCode, build });
+  rmSync(join(OUT, 'question-kinds'), { recursive: true, force: true });
+  mkdirSync(join(OUT, 'shapes'), { recursive: true });
+  for (const id of contract.SHAPE_IDS) {
+    const declared = `declare const isView: (data: unknown) => boolean;\nexport default isView;`;
+    await writeValidator(contract.shapeView(id), `shapes/${id}`, declared, { Ajv, standaloneCode, build });
   }
 }
 

@@ -1,6 +1,7 @@
 import type { TObject } from '@sinclair/typebox';
-import { Type } from '@sinclair/typebox';
-import { LongText } from '../shared.js';
+import { Type, type TProperties } from '@sinclair/typebox';
+import { ItemIdSchema, viewBase } from '../shapes/view-base.js';
+import { Exact } from '../shared.js';
 
 /** The schemas of one question kind: how it is stored, what a pupil gives, and what a device is told. */
 export interface KindSchemas {
@@ -9,8 +10,16 @@ export interface KindSchemas {
   readonly view: TObject;
 }
 
-/** An item’s id; it has no dot, which tells askings of the same item apart. */
-export const ItemIdSchema = Type.String({ pattern: '^[a-z0-9-]{1,40}$' });
-
-/** What the view of every kind has. */
-export const viewBase = { itemId: ItemIdSchema, stem: LongText };
+/** The schemas of a kind: what is its own is how its items are stored; the rest is that of its shape. */
+export function kindSchemas<const Kind extends string, Answer extends TProperties, View extends TProperties, Item extends TProperties>(
+  kind: Kind,
+  { answer, view }: { readonly answer: Answer; readonly view: View },
+  item: Item,
+) {
+  const tag = { kind: Type.Literal(kind) };
+  return {
+    item: Exact({ ...tag, id: ItemIdSchema, ...item }),
+    response: Exact({ ...tag, ...answer }),
+    view: Exact({ ...tag, ...viewBase, ...view }),
+  };
+}

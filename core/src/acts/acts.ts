@@ -2,11 +2,28 @@ import { nearestTime } from '../dial/nearest-time.js';
 import { gearedPose, type Pose } from '../dial/pose.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { displayText24, minuteDigits } from '../time/display.js';
+import { halfOfDay, type HalfOfDay } from '../time/occurrence.js';
 import { SECONDS_PER_DAY, wrapSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
-import { hear } from '../words/hear.js';
+import { hearAgain } from '../words/hear-again.js';
 import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
 import { typedTime, type TypedTime } from './typed-time.js';
+
+/** Parts of a dial and of a display that have a name. */
+export const CLOCK_PARTS = ['short-hand', 'long-hand', 'second-hand', 'numeral', 'tick', 'hours', 'colon', 'minutes'] as const;
+export type ClockPart = (typeof CLOCK_PARTS)[number];
+
+/** Right answers about units, by what is asked. */
+export const UNITS = {
+  'seconds-in-minute': 60,
+  'minutes-in-hour': 60,
+  'minutes-in-half-hour': 30,
+  'minutes-in-quarter': 15,
+  'minutes-in-three-quarters': 45,
+  'hours-in-day': 24,
+  'rounds-in-day': 2,
+} as const;
+export type UnitQuestion = keyof typeof UNITS;
 
 /**
  * What a pupil does in their head while answering. A question kind calls the acts that its task takes; a misconception
@@ -30,6 +47,16 @@ export interface Acts {
   to12(at: SecondOfDay): readonly TypedTime[];
   /** A time as a 24-hour display has it. */
   to24(at: SecondOfDay): readonly TypedTime[];
+  /** Which half of the day a time is in. */
+  half(at: SecondOfDay): readonly HalfOfDay[];
+  /** Where in the day a time is, in minutes: what is earlier has less. Only its order counts. */
+  rank(at: SecondOfDay): number;
+  /** The numeral that belongs at a place of the dial, by the numeral that stands there: 1 to 12. */
+  numeral(place: number): readonly number[];
+  /** What a part of a dial or a display is called, by what it is. */
+  name(part: ClockPart): readonly ClockPart[];
+  /** How many of one unit are in another. */
+  unit(which: UnitQuestion): readonly number[];
 }
 
 export type ActId = keyof Acts;
@@ -41,16 +68,20 @@ export function rightActs(settings: LessonSettings): Acts {
     read: (pose) => [typedTime(nearestTime(pose))],
     set: (at) => [gearedPose(at)],
     mean(words) {
-      const heard = hear(words, pack);
-      if (heard.kind === 'unreadable') return [];
-      // A slip of the digits stays one: "3:60" means what it says.
-      if (heard.misconception !== null) return [];
-      return [typedTime(wrapSecondOfDay(heard.minuteOfDay * 60))];
+      const heard = hearAgain(words, pack);
+      // A slip of the digits stays one: "3:60" means what it says, which is no time.
+      const isTime = heard.kind === 'time' && heard.misconception === null;
+      return isTime ? [typedTime(wrapSecondOfDay(heard.minuteOfDay * 60))] : [];
     },
     word: (at) => say(at, pack),
     later: (at, minutes) => [typedTime(wrapSecondOfDay(at + minutes * 60))],
     between: (from, to) => [Math.floor(((to - from + SECONDS_PER_DAY) % SECONDS_PER_DAY) / 60)],
     to12: (at) => [typedTime(at)],
     to24: (at) => [{ hour: displayText24(at).slice(0, 2), minute: minuteDigits(Math.floor(at / 60) % 60) }],
+    half: (at) => [halfOfDay(at)],
+    rank: (at) => at / 60,
+    numeral: (place) => [place],
+    name: (part) => [part],
+    unit: (which) => [UNITS[which]],
   };
 }

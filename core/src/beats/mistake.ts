@@ -1,6 +1,6 @@
 import { CoreError } from '../errors.js';
 import { talkOf } from '../lesson/talk/registry.js';
-import { sayToPupilWhile } from '../misconceptions/misconception.js';
+import { sayToPupilWhile } from '../misconceptions/say-while.js';
 import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import type { Item, Response } from '../question-kinds/registry.js';
@@ -65,7 +65,7 @@ export const mistake: ExpandingKind<MistakeBeat> = {
             { type: 'hand', hand: 'hour' },
             { type: 'hand', hand: 'minute' },
           ],
-          text: sayToPupilWhile(idea, 'read', settings),
+          text: sayToPupilWhile(beat.misconception, ['read'], settings),
         },
       },
       {

@@ -1,9 +1,20 @@
 import { tongueOf } from '../lesson/talk/registry.js';
+import { kindOf, type QuestionKindId } from '../question-kinds/registry.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import { timesInText } from '../words/times-in-text.js';
 import { WORD_PACKS } from '../words/registry.js';
 import type { CheckerRule } from './rule.js';
 import { saidIn, withSaid } from './said.js';
+
+/** Questions whose answer is the time itself, said or written. */
+const FINDS_THE_TIME: ReadonlySet<QuestionKindId> = new Set([
+  'read-dial',
+  'hour-hand-alone',
+  'hands-in-words',
+  'write-words',
+  'write-display',
+  'choose-one',
+]);
 
 const THIS_TIME = { en: 'this time', de: 'dieser Zeit' } as const;
 
@@ -14,8 +25,12 @@ export const answerInWords: CheckerRule = {
     return saidIn(lesson).flatMap(({ beat, beatIndex, text }) => {
       if (beat.kind !== 'ask' && beat.kind !== 'think') return [];
       const item = context.itemOf(beat.itemId);
-      if (item.kind !== 'read-dial') return [];
-      const given = timesInText(text, pack).find(({ at }) => at === item.timeSec % SECONDS_PER_HALF_DAY);
+      if (!FINDS_THE_TIME.has(item.kind)) return [];
+      const given = timesInText(text, pack).find(({ at }) =>
+        kindOf(item)
+          .timesOf(item)
+          .some((key) => at === key % SECONDS_PER_HALF_DAY),
+      );
       if (!given) return [];
       return [
         {

@@ -6,9 +6,11 @@ import { NEW_BUILD } from '../lesson/dial-build.js';
 import { explain } from '../lesson/explain.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
-import type { Item } from '../question-kinds/registry.js';
 import { checkLesson } from './check.js';
 import type { CheckerRuleId } from './registry.js';
+import { kindOf, type Item } from '../question-kinds/registry.js';
+
+const timesOfItem = (item: Item) => kindOf(item).timesOf(item);
 
 /** A sound lesson of about six minutes, to be broken. */
 const SOUND = draftLesson({ rung: 'quarter-past', minutes: 10, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 4 });
@@ -58,8 +60,8 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
   ],
   'same-hour-again': [short([2, 2, 8]), short([2, 8, 2])],
   'answer-just-shown': [
-    onTarget({ ...SOUND, beats: beforeFirstAsk(SOUND.items[0]!.timeSec) }),
-    onTarget({ ...SOUND, beats: beforeFirstAsk(SOUND.items[0]!.timeSec + 3600) }),
+    onTarget({ ...SOUND, beats: beforeFirstAsk(timesOfItem(SOUND.items[0]!)[0]!) }),
+    onTarget({ ...SOUND, beats: beforeFirstAsk(timesOfItem(SOUND.items[0]!)[0]! + 3600) }),
   ],
   'one-half-of-dial': [short([1, 3, 5, 2]), short([1, 3, 5, 8])],
   'never-past-twelve': [short([1, 8, 3, 9, 5, 7]), short([1, 8, 12, 9, 5, 7])],
@@ -101,7 +103,9 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
       draftOf('quarter-to', 15, (lesson) => ({
         ...lesson,
         items: lesson.items.map((item) =>
-          item.kind === 'choose-all' ? item : { ...item, timeSec: Math.floor(item.timeSec / 3600) * 3600 + 2700 },
+          item.kind === 'read-dial' || item.kind === 'set-dial'
+            ? { ...item, timeSec: Math.floor(item.timeSec / 3600) * 3600 + 2700 }
+            : item,
         ),
       })),
     ),

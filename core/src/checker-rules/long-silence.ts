@@ -1,3 +1,4 @@
+import { kindOf } from '../question-kinds/registry.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
 import { questionsOf, withQuestion } from '../lesson/lesson-parts.js';
@@ -29,7 +30,7 @@ export const longSilence: CheckerRule = {
             label: 'Ask another question here',
             apply: (lesson) => {
               const other = anotherLike(item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
-              return withQuestion(lesson, middle.beatIndex, other, 2 * THINK_FLOOR[item.kind]);
+              return withQuestion(lesson, middle.beatIndex, other, 2 * THINK_FLOOR[kindOf(item).shape]);
             },
           },
         },

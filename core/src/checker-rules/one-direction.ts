@@ -1,6 +1,8 @@
-import type { Item } from '../question-kinds/registry.js';
+import { kindOf, type Item } from '../question-kinds/registry.js';
 import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
+
+const HALF_PAST_SEVEN_SEC = 27_000;
 
 export const oneDirection: CheckerRule = {
   severity: 'warning',
@@ -19,7 +21,7 @@ export const oneDirection: CheckerRule = {
         mend: {
           label: onlySet ? 'Let them read one, too' : 'Let them set one, too',
           apply: (lesson) => {
-            const timeSec = first.timeSec;
+            const timeSec = kindOf(first).timesOf(first)[0] ?? HALF_PAST_SEVEN_SEC;
             const other: Item = onlySet
               ? { id: 'new', kind: 'read-dial', timeSec: (timeSec + 5 * 3600) % 86_400 }
               : { id: 'new', kind: 'set-dial', timeSec: (timeSec + 5 * 3600) % 86_400, from: 'display', hands: 'geared' };

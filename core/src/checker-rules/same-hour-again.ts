@@ -5,7 +5,11 @@ import type { CheckerRule } from './rule.js';
 export const sameHourAgain: CheckerRule = {
   severity: 'warning',
   find(prepared) {
-    const asked = questionsOf(prepared).map((one) => ({ ...one, hour: dialHour(kindOf(one.item).timesOf(one.item)[0] ?? 0) }));
+    // Questions about no time of day stand between: they have no hour to repeat.
+    const asked = questionsOf(prepared).flatMap((one) => {
+      const [first] = kindOf(one.item).timesOf(one.item);
+      return first === undefined ? [] : [{ ...one, hour: dialHour(first) }];
+    });
     return asked.slice(1).flatMap(({ item, at, hour }, index) => {
       if (asked[index]!.hour !== hour || asked[index]!.item.id === item.id) return [];
       const beside = [hour, asked[index + 2]?.hour];

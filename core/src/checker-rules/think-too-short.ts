@@ -1,15 +1,26 @@
-import type { Item } from '../question-kinds/registry.js';
+import { kindOf } from '../question-kinds/registry.js';
+import type { ShapeId } from '../question-kinds/shapes/shape.js';
 import type { CheckerRule } from './rule.js';
 
 /** So long a six-year-old needs at least, in seconds: to look, and to touch or turn. */
-export const THINK_FLOOR: Readonly<Record<Item['kind'], number>> = { 'read-dial': 8, 'set-dial': 10, 'choose-all': 12 };
+export const THINK_FLOOR: Readonly<Record<ShapeId, number>> = {
+  time: 8,
+  numbers: 6,
+  line: 8,
+  pose: 10,
+  choices: 8,
+  order: 12,
+  words: 12,
+  pairs: 12,
+  times: 12,
+};
 
 export const thinkTooShort: CheckerRule = {
   severity: 'warning',
   find: ({ steps, context }) =>
     steps.flatMap(({ beat, ref }) => {
       if (beat.kind !== 'think') return [];
-      const floor = THINK_FLOOR[context.itemOf(beat.itemId).kind];
+      const floor = THINK_FLOOR[kindOf(context.itemOf(beat.itemId)).shape];
       if (beat.seconds >= floor) return [];
       return [
         {

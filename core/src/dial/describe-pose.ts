@@ -27,7 +27,7 @@ export function describeHand(deg: number): string {
 }
 
 /** Which minute tick the minute hand points at, in words; "at 6" where it stands on a numeral. */
-function describeMinuteHand(deg: number): string {
+export function describeMinuteHand(deg: number): string {
   const tick = Math.round(wrapDeg(deg) / 6) % 60;
   if (tick % 5 === 0) return `at ${tick / 5 || 12}`;
   const past = tick % 5;

@@ -10,6 +10,10 @@ export const comingHour: Misconception = {
     en: 'The short hand is on its way to the next numeral, but it is not there yet: {which}',
     de: 'Der kurze Zeiger ist auf dem Weg zur nächsten Zahl, aber noch nicht da. {which}',
   }),
+  howItCame: inTongue({
+    en: 'Took the numeral that the short hand is on its way to.',
+    de: 'Hat die Zahl genommen, zu der der kurze Zeiger unterwegs ist.',
+  }),
   nextMove: 'Show the zone each hour owns, from its numeral to the next, and ask for the hour of ten places in it.',
   distorts: (acts) => ({
     read: (pose) =>

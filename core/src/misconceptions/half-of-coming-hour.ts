@@ -18,6 +18,10 @@ export const halfOfComingHour: Misconception = {
       de: 'Wenn es halb ist, steht der kurze Zeiger auf halbem Weg. {which}',
     }),
   },
+  howItCame: inTongue({
+    en: 'Named the coming hour at half past.',
+    de: 'Hat bei halb schon die nächste Stunde genannt.',
+  }),
   nextMove: 'Say “half an hour after four o’clock” first, set 4:00, and let the hands run on half a turn.',
   distorts: (acts, { pack }) => ({
     read: (pose) =>

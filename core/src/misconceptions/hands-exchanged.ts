@@ -1,10 +1,13 @@
 import { inTongue } from '../lesson/talk/registry.js';
+import type { ClockPart } from '../acts/acts.js';
 import { timeTyped } from '../acts/typed-time.js';
 import { nearestTime } from '../dial/nearest-time.js';
 import { wrapDeg, type Pose } from '../dial/pose.js';
 import { minuteDigits } from '../time/display.js';
 import { hour12, minuteOfHour, SECONDS_PER_HALF_DAY, type SecondOfDay } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
+
+const NAMES_EXCHANGED: Readonly<Partial<Record<ClockPart, ClockPart>>> = { 'short-hand': 'long-hand', 'long-hand': 'short-hand' };
 
 export const handsExchanged: Misconception = {
   name: 'Hands exchanged',
@@ -13,8 +16,13 @@ export const handsExchanged: Misconception = {
     en: 'Look which hand is the short one: the short hand tells the hour, the long one tells the minutes.',
     de: 'Schau, welcher Zeiger der kurze ist: Der kurze zeigt die Stunde, der lange die Minuten.',
   }),
+  howItCame: inTongue({
+    en: 'Took the long hand for the hour and the short hand for the minutes.',
+    de: 'Hat den langen Zeiger für die Stunde genommen und den kurzen für die Minuten.',
+  }),
   nextMove: 'Hide one hand at a time: read the hour from the short hand alone, then add the long hand.',
   distorts: (acts) => ({
+    name: (part) => acts.name(part).map((name) => NAMES_EXCHANGED[name] ?? name),
     read({ hourDeg, minuteDeg }) {
       const hour = String(Math.floor(minuteDeg / 30) || 12);
       // The short hand is read at the tick it has reached, or rounded to the nearest one, or to the numeral beside it.

@@ -15,13 +15,10 @@ export interface Misconception {
   readonly sayToPupil: (settings: LessonSettings) => string;
   /** The same where another sentence fits what the pupil was doing. */
   readonly sayWhile?: Partial<Record<ActId, (settings: LessonSettings) => string>>;
+  /** For a pupil who explains somebody’s wrong reading of a dial: how it came about; only ideas about reading have it. */
+  readonly howItCame?: (settings: LessonSettings) => string;
   /** For the teacher: what to do next. */
   readonly nextMove: string;
   /** The acts as somebody with this idea does them; acts that are not named stay as they are. */
   distorts(acts: Acts, settings: LessonSettings): Partial<Acts>;
-}
-
-/** The sentence for a pupil with this idea who was doing something. */
-export function sayToPupilWhile(idea: Misconception, doing: ActId, settings: LessonSettings): string {
-  return (idea.sayWhile?.[doing] ?? idea.sayToPupil)(settings);
 }

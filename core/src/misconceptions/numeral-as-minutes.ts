@@ -12,6 +12,10 @@ export const numeralAsMinutes: Misconception = {
     en: 'Count round in fives from the 12 to the long hand: each numeral is five minutes further.',
     de: 'Zähle in Fünfern von der 12 bis zum langen Zeiger: Jede Zahl ist fünf Minuten weiter.',
   }),
+  howItCame: inTongue({
+    en: 'Took the numeral at the long hand for the minutes.',
+    de: 'Hat die Zahl am langen Zeiger für die Minuten genommen.',
+  }),
   nextMove: 'Count in fives round the dial with the minute ring on, then read with the ring hidden.',
   distorts: (acts) => ({
     read(pose) {

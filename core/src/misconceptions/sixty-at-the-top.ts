@@ -9,6 +9,10 @@ export const sixtyAtTheTop: Misconception = {
     en: 'When the long hand comes back to 12, the next hour has begun: its minutes start at 00.',
     de: 'Wenn der lange Zeiger wieder auf der 12 steht, fängt die nächste Stunde an: Ihre Minuten beginnen bei 00.',
   }),
+  howItCame: inTongue({
+    en: 'Counted the full turn as 60 minutes of the hour before.',
+    de: 'Hat die ganze Runde als 60 Minuten der Stunde davor gezählt.',
+  }),
   nextMove: 'Count in fives round the dial and stop at the top: say the next o’clock instead of sixty.',
   distorts: (acts) => ({
     read: (pose) =>

@@ -9,6 +9,10 @@ export const zeroDropped: Misconception = {
     en: 'The minutes always have two digits. Five minutes are written 05.',
     de: 'Die Minuten haben immer zwei Ziffern. Fünf Minuten schreibt man 05.',
   }),
+  howItCame: inTongue({
+    en: 'Left out the zero of the minutes.',
+    de: 'Hat die Null der Minuten weggelassen.',
+  }),
   nextMove: 'Write 6:05 and 6:50 one under the other, set both on the dial and ask which is later.',
   distorts: (acts) => ({
     read: (pose) => acts.read(pose).flatMap(withoutZero),

@@ -1,42 +1,111 @@
 import { talkOf, tongueOf } from '../lesson/talk/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { PLAIN_LAYERS, type DialLayers } from '../scene/dial-state.js';
+import { displayText } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { minuteOfHour } from '../time/second-of-day.js';
+import { hour24, minuteOfHour } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';
+import type { Judgement } from './question-kind.js';
+
+interface Shared {
+  readonly right: string;
+  readonly someRight: string;
+  readonly notYet: string;
+  readonly haveAGo: string;
+  readonly saidSo: string;
+  readonly count: string;
+  readonly firstHour: string;
+  readonly firstMinutes: string;
+  readonly twoDigits: string;
+  readonly minutesRight: string;
+  readonly hourRight: string;
+  readonly hoursTo12: string;
+  /** Parts of the day by the hour from which they hold. */
+  readonly dayParts: readonly (readonly [fromHour: number, words: string])[];
+}
 
 /** What every kind says in the same words. */
-const SHARED: Readonly<
-  Record<Tongue, { readonly haveAGo: string; readonly count: string; readonly firstHour: string; readonly firstMinutes: string }>
-> = {
+const SHARED: Readonly<Record<Tongue, Shared>> = {
   en: {
+    right: 'Yes, that is right.',
+    someRight: 'Some of yours is right.',
+    notYet: 'Not yet.',
     haveAGo: 'Next time, have a go: a guess helps too.',
+    saidSo: 'Good that you say so.',
     count: 'Count round from the 12 once more:',
-    firstHour: 'Not yet. Start with the short hand:',
-    firstMinutes: 'Not yet. Start with the long hand and count round from the 12.',
+    firstHour: 'Start with the short hand:',
+    firstMinutes: 'Start with the long hand and count round from the 12.',
+    twoDigits: 'The time is right. The minutes always have two digits.',
+    minutesRight: 'Your minutes are right.',
+    hourRight: 'Your hour is right.',
+    hoursTo12: 'The time is right. After 12 the hours begin again at 1.',
+    dayParts: [
+      [0, 'at night'],
+      [5, 'in the morning'],
+      [12, 'in the afternoon'],
+      [18, 'in the evening'],
+      [22, 'at night'],
+    ],
   },
   de: {
+    right: 'Ja, das stimmt.',
+    someRight: 'Etwas davon stimmt.',
+    notYet: 'Noch nicht.',
     haveAGo: 'Trau dich beim nächsten Mal: Auch Raten hilft.',
+    saidSo: 'Gut, dass du es sagst.',
     count: 'Zähle noch einmal von der 12 herum:',
-    firstHour: 'Noch nicht. Fang mit dem kurzen Zeiger an:',
-    firstMinutes: 'Noch nicht. Fang mit dem langen Zeiger an und zähle von der 12 herum.',
+    firstHour: 'Fang mit dem kurzen Zeiger an:',
+    firstMinutes: 'Fang mit dem langen Zeiger an und zähle von der 12 herum.',
+    twoDigits: 'Die Zeit stimmt. Die Minuten haben immer zwei Ziffern.',
+    minutesRight: 'Deine Minuten stimmen.',
+    hourRight: 'Deine Stunde stimmt.',
+    hoursTo12: 'Die Zeit stimmt. Nach 12 fangen die Stunden wieder bei 1 an.',
+    dayParts: [
+      [0, 'nachts'],
+      [5, 'morgens'],
+      [12, 'nachmittags'],
+      [18, 'abends'],
+      [22, 'nachts'],
+    ],
   },
 };
 
-export const haveAGo = (settings: LessonSettings): string => SHARED[tongueOf(settings)].haveAGo;
+const sharedOf = (settings: LessonSettings): Shared => SHARED[tongueOf(settings)];
+
+/** What is said where nothing is right yet, or only some of it, or all; before the sentence that says what to look at. */
+export const opener = ({ verdict }: Judgement, settings: LessonSettings): string => {
+  const { right, someRight, notYet } = sharedOf(settings);
+  return verdict === 'right' ? right : verdict === 'partly' ? someRight : notYet;
+};
+
+export const haveAGo = (settings: LessonSettings): string => sharedOf(settings).haveAGo;
+export const saidSo = (settings: LessonSettings): string => sharedOf(settings).saidSo;
+
+/** Why a time is not in today's form, where only that is left. */
+export const aboutForm = (what: 'twoDigits' | 'hoursTo12', settings: LessonSettings): string => sharedOf(settings)[what];
+
+/** "Your minutes are right." */
+export const partRight = (part: 'hourRight' | 'minutesRight', settings: LessonSettings): string => sharedOf(settings)[part];
 
 /** The count to the minutes of a time, once more. */
 export function countOnceMore(at: SecondOfDay, settings: LessonSettings): string {
   const counted = talkOf(settings).shortMinutes(at);
-  return minuteOfHour(at) < 6 ? counted : `${SHARED[tongueOf(settings)].count} ${counted}`;
+  return minuteOfHour(at) < 6 ? counted : `${sharedOf(settings).count} ${counted}`;
 }
 
 /** Where to begin, by the order in which the lesson reads the hands; the question about the short hand fits where it stands. */
 export function whereToBegin(at: SecondOfDay, settings: LessonSettings): string {
-  const { firstHour, firstMinutes } = SHARED[tongueOf(settings)];
+  const { firstHour, firstMinutes } = sharedOf(settings);
   if (settings.readingOrder === 'minute-first') return firstMinutes;
   const talk = talkOf(settings);
   return `${firstHour} ${minuteOfHour(at) === 0 ? talk.whichNumeral : talk.whichHour[settings.betweenRule]}`;
+}
+
+/** A 12-hour display with the part of the day: "4:30 in the afternoon". */
+export function withDayPart(at: SecondOfDay, settings: LessonSettings): string {
+  const { dayParts } = sharedOf(settings);
+  const words = dayParts.findLast(([fromHour]) => hour24(at) >= fromHour)![1];
+  return `${displayText(at, settings.separator)} ${words}`;
 }
 
 /** One object each, so that outlets see an unchanged face as unchanged. */

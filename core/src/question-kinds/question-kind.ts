@@ -5,6 +5,8 @@ import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Rng } from '../rehearsal/rng.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
+import type { Picture } from './picture.js';
+import type { ShapeId } from './shapes/shape.js';
 
 /**
  * What marking says of a response: right; right in time but not in today's form; some parts right; not yet; or blank.
@@ -13,7 +15,7 @@ import type { SecondOfDay } from '../time/second-of-day.js';
 export type Verdict = 'right' | 'right-other-form' | 'partly' | 'not-yet' | 'blank';
 
 /** A part of a response that can be right by itself. */
-export type PartId = 'hour' | 'minute' | 'form' | 'choices';
+export type PartId = 'hour' | 'minute' | 'form' | 'choices' | 'numbers' | 'words' | 'pairs' | 'order' | 'place';
 
 /** A marked response. */
 export interface Mark {
@@ -31,6 +33,11 @@ export interface ItemBase {
   readonly id: string;
 }
 
+/** Whatever says of which kind it is. */
+export interface Kinded<Kind extends string> {
+  readonly kind: Kind;
+}
+
 /** What every response has: the kind it answers. */
 export interface ResponseBase {
   readonly kind: string;
@@ -41,6 +48,7 @@ export interface ViewBase {
   readonly kind: string;
   readonly itemId: string;
   readonly stem: string;
+  readonly picture: Picture;
 }
 
 /** What can be said of a response before any misconception is thought of. */
@@ -54,6 +62,10 @@ export type Judgement = Pick<Mark, 'verdict' | 'parts'>;
 export interface QuestionKind<Item extends ItemBase, Response extends ResponseBase, View extends ViewBase> {
   /** For lists: "Read a dial". */
   readonly name: string;
+  /** Think time on the first rung, in seconds: to look, and to type, turn or compare. */
+  readonly thinkSec: number;
+  /** How it is answered: kinds of one shape share the desk's view and the check of what comes in. */
+  readonly shape: ShapeId;
   /** The times that an item is about, if it is about any: for the ladder and the checker. */
   timesOf(item: Item): readonly SecondOfDay[];
   keyOf(item: Item, settings: LessonSettings): Response;
@@ -63,19 +75,21 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   /** What a pupil answers who does the acts of this task so; the key may be among them. */
   predict(item: Item, acts: Acts, settings: LessonSettings): readonly Response[];
   /** Whether a response is what was predicted, as far as a thumb on a screen can tell. */
-  isSame(item: Item, predicted: Response, given: Response): boolean;
+  isSame(item: Item, predicted: Response, given: Response, settings: LessonSettings): boolean;
   /** Whether a response of the right shape can be given to this very item: hands that move together agree. */
-  isPossible(item: Item, response: Response): boolean;
-  /** Which act the pupil is about, so that what is said of a misconception fits. */
-  doing(item: Item): ActId;
+  isPossible(item: Item, response: Response, settings: LessonSettings): boolean;
+  /** Which acts the pupil is about, the first one first, so that what is said of a misconception fits. */
+  doing(item: Item): readonly ActId[];
   /** One kind sentence that says what to look at, where no misconception explains the response. */
   hint(item: Item, judgement: Judgement, settings: LessonSettings): string;
+  /** One sentence that says what to look at, whatever was answered: for whoever is not sure. */
+  lookAt(item: Item, settings: LessonSettings): string;
   /** Why the key is right, in the sentences of the lesson's school: for the board. */
   reason(item: Item, settings: LessonSettings): readonly string[];
   /** The key as one sentence: "It is 7:30." */
   keySentence(item: Item, settings: LessonSettings): string;
   /** The response in a few characters or words: for walls, tables and screen readers. */
-  responseText(item: Item, response: Response): string;
+  responseText(item: Item, response: Response, settings: LessonSettings): string;
   /** What the stage shows while the question is asked. */
   asked(item: Item, settings: LessonSettings): StageState;
   /** What the stage shows with the key and its reason. */

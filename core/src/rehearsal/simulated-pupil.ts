@@ -3,6 +3,8 @@ import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
+import { NOT_SURE } from '../question-kinds/not-sure.js';
+import { isRightVerdict } from '../question-kinds/verdict.js';
 import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import type { Rng } from './rng.js';
@@ -15,6 +17,8 @@ export interface PupilProfile {
   readonly firmness: number;
   /** Chance of a careless slip on an answer that would be right, 0 to 1. */
   readonly carelessness: number;
+  /** Chance to know an answer where no idea is in the way, 0 to 1; whoever does not know guesses, or says so. Always, when absent. */
+  readonly skill?: number;
   /** Median response time in milliseconds where whole hours and half past are asked; it grows by a fifth a rung from there. */
   readonly paceMs: number;
 }
@@ -32,8 +36,22 @@ export function simulateResponse(
     const predicted = predictionsOf(item, settings).get(misconception);
     if (predicted && rng() < profile.firmness) return { response: predicted[Math.floor(rng() * predicted.length)]!, responseTimeMs };
   }
+  if (profile.skill !== undefined && rng() >= profile.skill) return { response: guess(item, settings, rng), responseTimeMs };
   const response = rng() >= profile.carelessness ? kind.keyOf(item, settings) : kind.slip(item, rng, settings);
   return { response, responseTimeMs };
+}
+
+/** Of those who do not know, so many say so. */
+const SAYS_SO = 0.25;
+
+/** What somebody gives who does not know: that they are not sure, the answer to a question like it, or a slip. */
+function guess(item: Item, settings: LessonSettings, rng: Rng): Response {
+  if (rng() < SAYS_SO) return NOT_SURE;
+  const kind = kindOf(item);
+  const other = kind.make('guess', rng, rungOf(kind.timesOf(item)), settings);
+  const taken = kind.keyOf(other, settings);
+  const isWrong = kind.isPossible(item, taken, settings) && !isRightVerdict(kind.judge(item, taken, settings).verdict);
+  return isWrong ? taken : kind.slip(item, rng, settings);
 }
 
 /** How much longer the times of an item take than whole hours and half past do. */

@@ -1,4 +1,4 @@
-import { describePose } from '../dial/describe-pose.js';
+import { describeHand, describePose } from '../dial/describe-pose.js';
 import { describeChart } from './chart.js';
 import type { DialState } from './dial-state.js';
 import { bandKindOf } from './bands/registry.js';
@@ -6,11 +6,23 @@ import { dialsInOrder, type StageState } from './stage-state.js';
 
 /** What a dial shows, in words, without reading the time from it. */
 export function describeDial(dial: DialState): string {
+  const letters = dial.marks.flatMap((mark) => (mark.type === 'letter' ? [mark] : []));
+  if (letters.length > 0) {
+    const { marks, ...plain } = dial;
+    const named = letters.map(({ letter, deg, radius }) => `${letter} is ${placeOfLetter(deg, radius)}.`);
+    return [describeDial({ ...plain, marks: marks.filter(({ type }) => type !== 'letter') }), ...named].join(' ');
+  }
   const { hourHand, minuteHand } = dial.layers;
   const sentences = describePose(dial.pose).split(/(?<=\.) /);
   if (hourHand && minuteHand) return `A clock dial. ${sentences.join(' ')}`;
   if (!hourHand && !minuteHand) return 'A clock dial without hands.';
   return `A clock dial with one hand. ${sentences[hourHand ? 0 : 1]}`;
+}
+
+/** Where on the dial a letter stands, for those who hear it. */
+function placeOfLetter(deg: number, radius: number): string {
+  if (radius === 0) return 'in the middle';
+  return `${describeHand(deg)}, ${radius < 50 ? 'near the middle' : radius < 85 ? 'among the numerals' : 'at the rim'}`;
 }
 
 /** The letter under one of several dials: A for the first. */

@@ -68,8 +68,18 @@ function markBehind(mark: DialMark): SceneNode[] {
 
 function markOnRim(mark: DialMark, index: number, dial: DialState): SceneNode[] {
   if (mark.type === 'arc') return arc(mark, index, dial);
+  if (mark.type === 'letter') return letter(mark);
   if (mark.type === 'ink') return [{ type: 'path', id: `ink-${mark.id}`, d: mark.d, fill: 'accent' }];
   return mark.type === 'count' ? count(mark) : [];
+}
+
+/** A letter on a round plate, so that it can be read on a hand or a numeral. */
+function letter({ letter: text, deg, radius }: Extract<DialMark, { type: 'letter' }>): SceneNode[] {
+  const [x, y] = pointAt(deg, radius);
+  return [
+    { type: 'circle', id: `letter-plate-${text}`, cx: x, cy: y, r: 9.5, fill: 'face', stroke: 'accent', strokeWidth: 2.4 },
+    { type: 'text', id: `letter-${text}`, x, y, text, size: 13, bold: true, anchor: 'middle', fill: 'ink' },
+  ];
 }
 
 const COUNT_WORDS = { 1: ['one', 'ones'], 5: ['five', 'fives'], 15: ['quarter', 'quarters'] } as const;

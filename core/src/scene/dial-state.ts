@@ -35,6 +35,8 @@ export type DialMark =
   | { readonly type: 'count'; readonly toMinute: number; readonly by: 1 | 5 | 15 }
   /** An arc between two places of the rim, clockwise, with the count written on it: "4 fives". */
   | { readonly type: 'arc'; readonly fromMinute: number; readonly toMinute: number; readonly by: 1 | 5 | 15 }
+  /** A letter on a plate, at a place of the dial: direction in degrees, distance from the centre in dial units. */
+  | { readonly type: 'letter'; readonly letter: string; readonly deg: number; readonly radius: number }
   /** Free ink: path data in dial units, about the centre, so that it follows the dial when it is resized. */
   | { readonly type: 'ink'; readonly id: string; readonly d: string };
 

@@ -3,6 +3,7 @@ import { hearDisplayInWords } from './hear-display-in-words.js';
 import { hearDisplay } from './hear-display.js';
 import { hearWords } from './hear-words.js';
 import type { WordPack } from './pack.js';
+import { plainDigits } from './plain-digits.js';
 
 /** What a typed text means. */
 export type Heard = HeardTime | { readonly kind: 'unreadable' };
@@ -34,9 +35,8 @@ function withoutOpening(text: string, { openings }: WordPack): string {
  */
 export function hear(text: string, pack: WordPack): Heard {
   if (text.length > LONGEST_HEARD) return { kind: 'unreadable' };
-  // Full-width digits and fractions in one letter (½) are brought to plain ones.
-  const typed = text
-    .normalize('NFKC')
+  // Digits of other scripts and fractions in one letter (½) are brought to plain ones.
+  const typed = plainDigits(text)
     .toLowerCase()
     .replaceAll('⁄', '/')
     .replace(/[’‘`´]/g, "'")

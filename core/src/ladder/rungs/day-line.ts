@@ -12,11 +12,11 @@ export const dayLine: Rung = {
     en: ['I know that the short hand goes round twice a day.', 'I say whether a time is in the morning or in the afternoon.'],
     de: ['Ich weiß, dass der kurze Zeiger zweimal am Tag herumgeht.', 'Ich sage, ob eine Zeit am Vormittag oder am Nachmittag ist.'],
   },
-  misconceptions: ['hands-exchanged', 'coming-hour'],
+  misconceptions: ['am-pm-exchanged', 'midnight-noon-exchanged', 'once-round-a-day', 'no-wrap-at-12'],
   words: { en: ['midnight', 'noon', 'in the morning', 'in the afternoon'], de: ['Mitternacht', 'Mittag', 'am Vormittag', 'am Nachmittag'] },
   materials: ['day-strip', 'sheet'],
   demonstration: 'day-line',
-  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  kinds: ['half-of-day', 'sensible-time', 'place-on-line', 'order-times', 'early-late', 'read-dial', 'set-dial', 'choose-all', 'units'],
   byMinutes: false,
   tricky: [
     { hour: 12, minute: 0, why: 'noon and midnight look alike' },

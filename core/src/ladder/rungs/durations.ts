@@ -15,11 +15,11 @@ export const durations: Rung = {
       'Ich sage in Stunden und Minuten, wie lange es dauert.',
     ],
   },
-  misconceptions: ['coming-hour', 'numeral-as-minutes'],
+  misconceptions: ['hour-as-hundred', 'fence-post', 'wrong-direction', 'no-wrap-at-12', 'coming-hour'],
   words: { en: ['start', 'end', 'how long'], de: ['Anfang', 'Ende', 'wie lange'] },
   materials: ['hour-strip', 'sheet'],
   demonstration: 'span',
-  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  kinds: ['later-earlier', 'between-times', 'early-late', 'pattern', 'order-times', 'read-dial', 'set-dial', 'choose-all', 'units'],
   byMinutes: false,
   tricky: [
     { hour: 12, minute: 45, why: 'goes on past 12 to 1' },

@@ -12,11 +12,11 @@ export const hours24: Rung = {
     en: ['I add 12 to the hours after noon.', 'I read 15:30 on a display and on a dial.'],
     de: ['Ich zähle 12 zu den Stunden nach dem Mittag dazu.', 'Ich lese 15:30 auf der Anzeige und auf der Uhr.'],
   },
-  misconceptions: ['zero-dropped', 'coming-hour'],
+  misconceptions: ['24-minus-ten', 'am-pm-exchanged', 'midnight-noon-exchanged', 'zero-dropped'],
   words: { en: ['24-hour clock'], de: ['24-Stunden-Uhr'] },
   materials: ['day-strip', 'sheet'],
   demonstration: 'twice-round',
-  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  kinds: ['convert-24', 'sensible-time', 'half-of-day', 'order-times', 'units', 'read-dial', 'set-dial', 'choose-all'],
   byMinutes: false,
   tricky: [
     { hour: 12, minute: 15, why: 'noon stays 12' },

@@ -12,11 +12,11 @@ export const seconds: Rung = {
     en: ['I tell the second hand from the others.', 'I know that 60 seconds are one minute.'],
     de: ['Ich erkenne den Sekundenzeiger.', 'Ich weiß, dass 60 Sekunden eine Minute sind.'],
   },
-  misconceptions: ['hands-exchanged', 'sixty-at-top'],
+  misconceptions: ['hour-as-hundred', 'hands-exchanged', 'sixty-at-top'],
   words: { en: ['second', 'second hand'], de: ['Sekunde', 'Sekundenzeiger'] },
   materials: ['sheet'],
   demonstration: 'seconds',
-  kinds: ['read-dial', 'set-dial', 'choose-all'],
+  kinds: ['units', 'read-dial', 'set-dial', 'choose-all', 'label-parts'],
   byMinutes: false,
   tricky: [
     { hour: 12, minute: 0, why: 'all three hands can stand on 12' },

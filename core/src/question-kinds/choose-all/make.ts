@@ -6,11 +6,14 @@ import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { displayText } from '../../time/display.js';
-import { secondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
+import type { SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording, say } from '../../words/say.js';
-import { oneOf } from '../slips.js';
-import type { Choice, ChooseAllItem } from './choose-all.js';
+import { dialsReadAs } from '../read-as.js';
+import { isTakenFor, targetsOf } from '../seen-as.js';
+import { oneOf, shuffled } from '../slips.js';
+import type { Choice } from '../shapes/choices.js';
+import type { ChooseAllItem } from './choose-all.js';
 
 /** Distractors at the most: with the right ones, six choices fit a small screen. */
 const MOST_DISTRACTORS = 3;
@@ -45,13 +48,25 @@ function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: Rung,
   const distractors = new Map<string, Pose>();
   for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
     const pose = takenFor(at, from, idea, rung, settings);
-    if (pose) distractors.set(`${pose.hourDeg} ${pose.minuteDeg}`, pose);
+    if (pose && isTaken(pose, at, from, idea, settings)) distractors.set(`${pose.hourDeg} ${pose.minuteDeg}`, pose);
   }
   return [
     { ...right, numerals: 'all' },
     { ...right, numerals: 'quarters' },
     ...[...distractors.values()].slice(0, MOST_DISTRACTORS).map((pose) => ({ ...pose, numerals: 'all' as const })),
   ];
+}
+
+/** Whether somebody with an idea takes a dial in the end for what they understand of the time that is asked for. */
+function isTaken(
+  pose: Pose,
+  at: SecondOfDay,
+  from: 'words' | 'display',
+  idea: (typeof MISCONCEPTION_IDS)[number],
+  settings: LessonSettings,
+): boolean {
+  const acts = actsOf([idea], settings);
+  return targetsOf(at, from, acts, settings).some((target) => isTakenFor({ ...pose, numerals: 'all' }, target, acts));
 }
 
 /** A dial that somebody with an idea takes for a time: as they would set it, or another time of the rung that they read so. */
@@ -68,11 +83,6 @@ function takenFor(
   const meant = from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[settings.pack])).map(timeTyped) : [at];
   const set = meant.flatMap((time) => (time === null ? [] : acts.set(time))).find(isOther);
   if (set) return set;
-  const others = Array.from({ length: 12 }, (_, hour) => rung.minutes.map((minute) => gearedPose(secondOfDay(hour, minute)))).flat();
-  return others.find((pose) => isOther(pose) && acts.read(pose).some((typed) => sameTyped(typed, typedTime(at)))) ?? null;
-}
-
-function shuffled<T>(list: readonly T[], rng: Rng): T[] {
-  const left = [...list];
-  return list.map(() => left.splice(Math.floor(rng() * left.length), 1)[0]!);
+  const other = dialsReadAs(typedTime(at), idea, rung.minutes, settings).map(gearedPose).find(isOther);
+  return other ?? null;
 }

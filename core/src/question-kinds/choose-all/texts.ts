@@ -1,5 +1,5 @@
 import type { Tongue } from '../../words/pack.js';
-import { lettersOf } from './response-text.js';
+import { lettersOf } from '../shapes/choices.js';
 
 /** What this kind says of itself, in every language of lessons. */
 export const TEXTS = {
@@ -11,10 +11,10 @@ export const TEXTS = {
     otherTime: (letter: string) => `${letter} says another time.`,
     noTime: (letter: string) => `${letter} can be no time: its hands do not agree.`,
     right: 'Yes, you found them all.',
-    someRight: 'Some of yours are right. Look at each one again:',
-    notYet: 'Not yet. Take them one by one:',
-    hourFirst: 'the short hand first, then the long one.',
-    minuteFirst: 'the long hand first, then the short one.',
+    someRight: 'Some of yours are right. Look at each one again.',
+    notYet: 'Not yet. Take them one by one.',
+    hourFirst: 'Look at the short hand first, then at the long one.',
+    minuteFirst: 'Look at the long hand first, then at the short one.',
   },
   de: {
     stem: (time: string) => `Wähle alle, die ${time} zeigen.`,
@@ -24,9 +24,9 @@ export const TEXTS = {
     otherTime: (letter: string) => `${letter} sagt eine andere Zeit.`,
     noTime: (letter: string) => `${letter} kann keine Zeit sein: Die Zeiger passen nicht zusammen.`,
     right: 'Ja, du hast alle gefunden.',
-    someRight: 'Einige von deinen stimmen. Schau dir jede noch einmal an:',
-    notYet: 'Noch nicht. Nimm sie eine nach der anderen:',
-    hourFirst: 'zuerst der kurze Zeiger, dann der lange.',
-    minuteFirst: 'zuerst der lange Zeiger, dann der kurze.',
+    someRight: 'Einige von deinen stimmen. Schau dir jede noch einmal an.',
+    notYet: 'Noch nicht. Nimm sie eine nach der anderen.',
+    hourFirst: 'Schau zuerst auf den kurzen Zeiger, dann auf den langen.',
+    minuteFirst: 'Schau zuerst auf den langen Zeiger, dann auf den kurzen.',
   },
 } as const satisfies Record<Tongue, object>;

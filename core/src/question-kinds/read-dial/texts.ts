@@ -6,16 +6,10 @@ export const TEXTS = {
     stem: 'What time is it?',
     right: (time: string) => `Yes, it is ${time}. You read both hands.`,
     otherForm: (time: string) => `That is the right time. Today we write it as ${time}.`,
-    twoDigits: 'The time is right. The minutes always have two digits.',
-    minutesRight: 'Your minutes are right.',
-    hourRight: 'Your hour is right.',
   },
   de: {
     stem: 'Wie spät ist es?',
     right: (time: string) => `Ja, es ist ${time} Uhr. Du hast beide Zeiger gelesen.`,
     otherForm: (time: string) => `Die Zeit stimmt. Heute schreiben wir sie so: ${time}.`,
-    twoDigits: 'Die Zeit stimmt. Die Minuten haben immer zwei Ziffern.',
-    minutesRight: 'Deine Minuten stimmen.',
-    hourRight: 'Deine Stunde stimmt.',
   },
 } as const satisfies Record<Tongue, object>;

@@ -1,5 +1,5 @@
 import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
-import { countOnceMore, reasonLayers, whereToBegin } from '../kind-talk.js';
+import { countOnceMore, opener, reasonLayers, whereToBegin } from '../kind-talk.js';
 import { TEXTS } from './texts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
 import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
@@ -9,7 +9,7 @@ import { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, wrapDeg } from '../../
 import { timeOnRung } from '../../ladder/rung.js';
 import { reasonFor } from '../../lesson/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
+import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
 import { displayText } from '../../time/display.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
@@ -17,6 +17,8 @@ import { hour12, minuteOfHour, toSecondOfDay, SECONDS_PER_HALF_DAY } from '../..
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { NO_PICTURE } from '../picture.js';
+import type { PoseAnswer, PoseShapeView } from '../shapes/pose.js';
 import { oneOf, timeBeside } from '../slips.js';
 import { setDialText } from './response-text.js';
 
@@ -30,16 +32,12 @@ export interface SetDialItem extends ItemBase {
   readonly hands: 'geared' | 'free';
 }
 
-export interface SetDialResponse extends Pose {
+export interface SetDialResponse extends PoseAnswer {
   readonly kind: 'set-dial';
 }
 
-export interface SetDialView extends ViewBase {
+export interface SetDialView extends ViewBase, PoseShapeView {
   readonly kind: 'set-dial';
-  readonly hands: 'geared' | 'free';
-  /** Where both hands start, in seconds since midnight. */
-  readonly startSec: number;
-  readonly layers: DialLayers;
 }
 
 /** Degrees a hand may be off the place that a misconception predicts: a tick, and for the hour hand less. */
@@ -59,12 +57,16 @@ const responseOf = (pose: Pose): SetDialResponse => ({ kind: 'set-dial', ...pose
 
 export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = {
   name: 'Set a dial',
+  thinkSec: 26,
+  shape: 'pose',
   timesOf: (item) => [toSecondOfDay(item.timeSec)],
   keyOf: (item) => responseOf(gearedPose(toSecondOfDay(item.timeSec))),
   viewOf: (item, settings) => ({
     kind: 'set-dial',
+    shape: 'pose',
     itemId: item.id,
     stem: stemOf(item, settings),
+    picture: NO_PICTURE,
     hands: item.hands,
     startSec: 0,
     layers: PLAIN_LAYERS,
@@ -84,8 +86,9 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     return off.hour + off.minute <= offKey.hour + offKey.minute;
   },
   isPossible: (item, response) => item.hands === 'free' || coherenceOf(response).residualDeg <= GEAR_PLAY_DEG,
-  doing: (item) => (item.from === 'words' ? 'mean' : 'set'),
+  doing: (item) => (item.from === 'words' ? ['mean', 'set'] : ['set']),
   hint,
+  lookAt,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
   keySentence: (item, settings) => talkOf(settings).itIs(displayText(toSecondOfDay(item.timeSec), settings.separator)),
   responseText: (_item, response) => setDialText(response),
@@ -179,5 +182,10 @@ function hint(item: SetDialItem, { verdict, parts }: Judgement, settings: Lesson
   if (verdict === 'right') return text.right(displayText(at, settings.separator));
   if (right.includes('minute')) return text.minuteRight(talkOf(settings).where(hourHandDeg(at)));
   if (right.includes('hour')) return `${text.hourRight} ${countOnceMore(at, settings)}`;
-  return settings.readingOrder === 'minute-first' ? whereToBegin(at, settings) : text.notYet;
+  return `${opener({ verdict, parts }, settings)} ${lookAt(item, settings)}`;
+}
+
+function lookAt(item: SetDialItem, settings: LessonSettings): string {
+  const at = toSecondOfDay(item.timeSec);
+  return settings.readingOrder === 'minute-first' ? whereToBegin(at, settings) : TEXTS[tongueOf(settings)].start;
 }

@@ -7,13 +7,13 @@ export const TEXTS = {
     right: (time: string) => `Yes, that is ${time}. Both hands are in place.`,
     minuteRight: (where: string) => `Your long hand is right. Look at the short hand again: it belongs ${where}.`,
     hourRight: 'Your short hand is right.',
-    notYet: 'Not yet. Start with the short hand: where is it when the hour has begun?',
+    start: 'Start with the short hand: where is it when the hour has begun?',
   },
   de: {
     stem: (time: string) => `Stell die Zeiger auf ${time}.`,
     right: (time: string) => `Ja, das ist ${time} Uhr. Beide Zeiger stehen richtig.`,
     minuteRight: (where: string) => `Dein langer Zeiger stimmt. Schau noch einmal auf den kurzen: Sein Platz ist ${where}.`,
     hourRight: 'Dein kurzer Zeiger stimmt.',
-    notYet: 'Noch nicht. Fang mit dem kurzen Zeiger an: Wo steht er, wenn die Stunde angefangen hat?',
+    start: 'Fang mit dem kurzen Zeiger an: Wo steht er, wenn die Stunde angefangen hat?',
   },
 } as const satisfies Record<Tongue, object>;

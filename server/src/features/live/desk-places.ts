@@ -37,7 +37,8 @@ export function deskFinder(rooms: RoomDirectory): FindDesk {
 
 /** What a desk shows whose room has ended. */
 export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace): DeskView {
-  return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, kinds: [], stage: null, question: null };
+  const nothing = { language: 'en-GB', shapes: [], stage: null, question: null };
+  return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, ...nothing };
 }
 
 /** Which device belongs to which place of an open room. Tokens that were replaced, and rooms that are gone, are forgotten. */

@@ -1,4 +1,4 @@
-import { viewOfRun, type PreparedLesson, type QuestionKindId, type RoomState } from '@zeitpunkt/core';
+import { kindOf, viewOfRun, WORD_PACKS, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
 
 /** The room as a desk needs to know it. */
@@ -13,7 +13,7 @@ type Question = NonNullable<DeskView['question']>;
 
 /** What all desks of a room are told alike; made once for all of them, with its JSON. */
 export interface SharedView {
-  readonly view: Pick<DeskView, 'seq' | 'phase' | 'className' | 'lessonTitle' | 'kinds' | 'stage'>;
+  readonly view: Pick<DeskView, 'seq' | 'phase' | 'className' | 'lessonTitle' | 'language' | 'shapes' | 'stage'>;
   readonly question: SharedQuestion | null;
   readonly json: { readonly view: string; readonly question: string; readonly answer: string };
 }
@@ -30,9 +30,9 @@ function withJson(view: SharedView['view'], question: SharedQuestion | null): Sh
 
 /** Nothing of a key is put in before the reveal: the core decides what is seen of a run. */
 export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: number): SharedView {
-  const { items, title } = lesson.lesson;
-  const kinds = [...new Set<QuestionKindId>(items.map(({ kind }) => kind))];
-  const view = { seq, phase: room.phase, className, lessonTitle: title, kinds, stage: null };
+  const { items, title, settings } = lesson.lesson;
+  const shapes = [...new Set(items.map((item) => kindOf(item).shape))];
+  const view = { seq, phase: room.phase, className, lessonTitle: title, language: WORD_PACKS[settings.pack].language, shapes, stage: null };
   if (room.phase !== 'running') return withJson(view, null);
   const { stage, question } = viewOfRun(lesson, room.run, room.aside, Math.max(0, nowMs - room.run.enteredAtMs));
   if (!question) return withJson({ ...view, stage }, null);
@@ -42,7 +42,7 @@ export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: nu
 
 /** What a pupil is told who waits at the door: that the door was found, and nothing of the lesson. */
 export function atTheDoor({ view }: SharedView): SharedView {
-  return withJson({ ...view, phase: 'door', kinds: [], stage: null }, null);
+  return withJson({ ...view, phase: 'door', shapes: [], stage: null }, null);
 }
 
 type Pupil = Pick<DeskView, 'participantId' | 'pupilName'>;

@@ -20,7 +20,7 @@ const waiting = async () => (await room.live()).participants.filter(({ waits }) 
 test('with the right key a pupil waits at the door, sees nothing of the lesson, and is let in alone or with all', async () => {
   const [anouk, bashir, ceri] = [await room.join('Anouk'), await room.join('Bashir'), await room.join('Ceri')];
   await room.goTo('ask', 'q1');
-  expect(await desk(anouk)).toMatchObject({ phase: 'door', pupilName: 'Anouk', kinds: [], question: null, stage: null });
+  expect(await desk(anouk)).toMatchObject({ phase: 'door', pupilName: 'Anouk', shapes: [], question: null, stage: null });
   expect((await respond(anouk, reading('7', '30'))).json().code).toBe('QUESTION_NOT_OPEN');
   const [first, ...others] = await waiting();
   await letIn(first!);

@@ -1,7 +1,9 @@
 import {
   CoreError,
-  kindOf,
+  canBeGiven,
+  isNotSure,
   markOf,
+  textOfResponse,
   writeMark,
   writeResponse,
   type Asking,
@@ -36,12 +38,11 @@ export class SharedMarks {
     const toldResponse = JSON.stringify(response);
     const found = known.get(toldResponse);
     if (found) return found;
-    if (item.kind !== response.kind) {
+    if (!isNotSure(response) && item.kind !== response.kind) {
       throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${response.kind} came.`);
     }
-    const kind = kindOf(item);
-    if (!kind.isPossible(item, response)) {
-      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${kind.responseText(item, response)}.`);
+    if (!canBeGiven(item, response, this.settings)) {
+      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${textOfResponse(item, response, this.settings)}.`);
     }
     const mark = markOf(item, response, this.settings);
     const marked = {

@@ -1,10 +1,36 @@
-import type { InputSignal, OutputEmitterRef } from '@angular/core';
-import type { ItemView, Response } from '@zeitpunkt/core';
+import { linkedSignal, untracked, type InputSignal, type OutputEmitterRef, type WritableSignal } from '@angular/core';
+import type { ItemView, KindResponse, Response, ShapeId } from '@zeitpunkt/core';
 
-/** What every kind's view on the pupil's desk offers: the question in, a response out. */
+/** The views and the responses of all kinds that are answered in one way. */
+export type ViewOfShape<Shape extends ShapeId> = Extract<ItemView, { readonly shape: Shape }>;
+
+/** What every view on the pupil's desk that takes an answer offers: the question in, a response out. */
 export interface AnswerView<View extends ItemView> {
   readonly view: InputSignal<View>;
-  /** The pupil's latest response, to start from when the mind is changed. */
+  /** The pupil's latest response, or what was put together of one before the page was loaded again: to start from. */
   readonly given: InputSignal<Response | null>;
+  /** What is put together so far, whenever it changes. */
+  readonly drafted: OutputEmitterRef<Response>;
   readonly answered: OutputEmitterRef<Response>;
+}
+
+/**
+ * The response of a view's kind. A shape is shared by kinds whose responses differ by nothing but their kind, which the
+ * compiler cannot follow, so the promise is made here, once.
+ */
+export function responseTo(view: ItemView, answer: Record<string, unknown>): KindResponse {
+  return { kind: view.kind, ...answer } as unknown as KindResponse;
+}
+
+/**
+ * What a question starts from, anew with each question: a new view of the same one leaves alone what the pupil has put
+ * together since.
+ */
+export function startingFrom<T>(itemId: () => string, start: () => T): WritableSignal<T> {
+  return linkedSignal<string, T>({ source: itemId, computation: () => untracked(start) });
+}
+
+/** What was given to this very question, as its shape has it; null for nothing, for another kind, and for "not sure". */
+export function givenTo<Answer>(view: ItemView, given: Response | null): Answer | null {
+  return given?.kind === view.kind ? (given as unknown as Answer) : null;
 }

@@ -5,7 +5,7 @@ import isDeskMessage from '../../generated/desk-message-shell';
 import isTeacherMessage from '../../generated/teacher-message';
 import isWaiting from '../../generated/waiting';
 import { DEFAULT_SETTINGS, kindOf, NEW_BUILD, QUESTION_KIND_IDS, QUESTION_KINDS, stageOfBuild, type Item } from '@zeitpunkt/core';
-import { loadKind } from '../question-views/kind-views';
+import { loadShape } from '../question-views/shape-views';
 import { deskView, questionView } from '../testing/desk';
 import { responseOf, sessionDetail } from '../testing/session';
 
@@ -18,7 +18,8 @@ const view = {
   pupilName: 'Wren',
   className: 'Terns',
   lessonTitle: 'The lamp',
-  kinds: [],
+  language: 'en-GB',
+  shapes: [],
   stage: null,
   question: null,
 };
@@ -80,8 +81,8 @@ test('wherever a message is spoilt, the compiled validator says the same as the 
   );
 });
 
-test.each(QUESTION_KIND_IDS)('a view of the kind %s is checked by its own validator, as its schema does', async (id) => {
-  const { isView } = await loadKind(id);
+test.each(QUESTION_KIND_IDS)('a view of the kind %s is checked by the validator of its shape', async (id) => {
+  const { isView } = await loadShape(QUESTION_KINDS[id].shape);
   const fits = new Ajv({ code: { optimize: false }, discriminator: true }).compile(KIND_SCHEMAS[id].view as object);
   const views = (QUESTION_KINDS[id].samples as readonly Item[]).map((item) => kindOf(item).viewOf(item, DEFAULT_SETTINGS));
   for (const one of views) expect([isView(one), fits(one)]).toEqual([true, true]);
@@ -92,9 +93,10 @@ test.each(QUESTION_KIND_IDS)('a view of the kind %s is checked by its own valida
       fc.constantFrom(undefined, null, '', -1, 360, true, [], { key: '7:30' }),
       ({ view: one, path }, to) => {
         const data = changed(one, path, to);
-        expect(isView(data)).toBe(fits(data));
+        // A shape is shared by kinds: which of them it is, the page does not ask.
+        if (path.join() !== 'kind') expect(isView(data)).toBe(fits(data));
       },
     ),
-    { numRuns: 400 },
+    { numRuns: 200 },
   );
 });

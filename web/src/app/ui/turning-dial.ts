@@ -10,7 +10,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { DialLayers, HandId } from '@zeitpunkt/core';
-import { describeHand } from '@zeitpunkt/core/dial/describe-pose';
+import { describeHand, describeMinuteHand } from '@zeitpunkt/core/dial/describe-pose';
 import { wrapDeg } from '@zeitpunkt/core/dial/pose';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { dialOf } from '@zeitpunkt/core/scene/dial-state';
@@ -87,6 +87,8 @@ const KEYS: Record<string, { readonly minute: number; readonly hour: number }> =
 export class TurningDial {
   readonly turning = model.required<Turning>();
   readonly layers = input.required<DialLayers>();
+  /** What a hand says to those who hear it: the time, or only where it points, where the time is what is asked. */
+  readonly speaks = input<'time' | 'places'>('time');
   protected readonly hands = ['hour', 'minute'] as const;
   protected readonly focused = signal<HandId | null>(null);
   private readonly hold = signal<Hold | null>(null);
@@ -151,9 +153,10 @@ export class TurningDial {
 
   protected valueText(hand: HandId): string {
     const turning = this.turning();
-    if (turning.hands === 'geared') return bestWording(turning.at, WORD_PACKS['en-GB']);
-    const deg = hand === 'hour' ? turning.pose.hourDeg : turning.pose.minuteDeg;
-    return hand === 'hour' ? describeHand(deg) : `${describeHand(deg)}, minute ${Math.round(deg / 6) % 60}`;
+    if (turning.hands === 'geared' && this.speaks() === 'time') return bestWording(turning.at, WORD_PACKS['en-GB']);
+    const { hourDeg, minuteDeg } = poseOf(turning);
+    const deg = hand === 'hour' ? hourDeg : minuteDeg;
+    return hand === 'hour' ? describeHand(deg) : describeMinuteHand(deg);
   }
 
   private place(event: PointerEvent): { deg: number; reach: number } {

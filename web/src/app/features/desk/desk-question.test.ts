@@ -1,9 +1,9 @@
 import { signal } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
 import { DEFAULT_SETTINGS, NEW_BUILD, QUESTION_KINDS, stageOfBuild, type Response } from '@zeitpunkt/core';
-import { questionView } from '../../testing/desk';
+import { deskView, questionView } from '../../testing/desk';
 import { render } from '../../testing/render';
-import { loadKind } from '../../question-views/kind-views';
+import { loadShape } from '../../question-views/shape-views';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 
@@ -16,9 +16,10 @@ async function open(question = questionView(), safety: 'none' | 'waiting' | 'kep
     safety: signal(safety),
     deviceKeeps: signal(true),
     viewAtMs: signal(0),
+    view: signal(deskView({ question })),
     answer: jest.fn(async () => undefined),
   };
-  await loadKind(question.view.kind); // as the desk has done before it shows a question
+  await loadShape(question.view.shape); // as the desk has done before it shows a question
   const screen = await render(DeskQuestion, { question }, [{ provide: DeskStore, useValue: store }]);
   return { ...screen, store, status: () => screen.find.getByRole('status').textContent?.replace(/\s+/g, ' ').trim() };
 }

@@ -17,23 +17,27 @@ import {
 } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
 import type { Response, StageState } from '@zeitpunkt/core';
-import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { NOT_SURE } from '@zeitpunkt/core/question-kinds/not-sure';
+import { describeStage, dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
-import { kindViews } from '../../question-views/kind-views';
+import { PictureView } from '../../question-views/picture-view';
+import { shapeViews } from '../../question-views/shape-views';
 import { ResponseView } from '../../question-views/response-view';
 import { SceneView } from '../../ui/scene-view';
 import { heldUpright } from '../../ui/held-upright';
 import { Countdown } from './countdown';
+import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
+import { ReadAloud } from './read-aloud';
 
 type Question = NonNullable<DeskView['question']>;
 
 /** A question on the desk: answering it, knowing it is kept, and after the reveal one kind sentence and a look at the dial. */
 @Component({
   selector: 'zp-desk-question',
-  imports: [Countdown, NgComponentOutlet, ResponseView, SceneView],
+  imports: [Countdown, NgComponentOutlet, PictureView, ReadAloud, ResponseView, SceneView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk-question.html',
   styleUrl: './desk-question.scss',
@@ -48,8 +52,26 @@ export class DeskQuestion {
     source: this.askingId,
     computation: () => untracked(() => this.store.safety() === 'none'),
   });
-  protected readonly views = kindViews(() => this.question().view.kind);
-  protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() }));
+  protected readonly views = shapeViews(() => this.question().view.shape);
+  /** What the answer starts from: what was given, or what was put together before the page was loaded again. */
+  private readonly start = linkedSignal<string, Response | null>({
+    source: this.askingId,
+    computation: (askingId) => untracked(() => draftOf(this.participantId(), askingId)),
+  });
+  protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() ?? this.start() }));
+  protected readonly hasPicture = computed(() => {
+    const { dial, display, lines, band } = this.question().view.picture;
+    return Boolean(dial ?? display ?? band) || lines.length > 0;
+  });
+  /** All that a child who does not read yet needs to hear. */
+  protected readonly spoken = computed(() => {
+    const { view, reveal } = this.question();
+    if (reveal) return [reveal.own?.sayToPupil ?? '', ...reveal.stage.board].join(' ');
+    const choices =
+      'choices' in view ? view.choices.flatMap((choice, place) => ('text' in choice ? [`${dialLetter(place)}: ${choice.text}.`] : [])) : [];
+    return [view.stem, ...view.picture.lines, ...choices].join(' ');
+  });
+  protected readonly language = computed(() => this.store.view()?.language ?? '');
   /** The dials of the answer, one or several with the right ones ticked; what is written about them stands beside. */
   protected readonly revealScene = computed(() => {
     const stage = this.question().reveal?.stage;
@@ -76,9 +98,12 @@ export class DeskQuestion {
     });
     // The views are chosen by kind, so their output is listened to here and not in the template.
     effect((onCleanup) => {
-      const view = this.outlet()?.componentInstance as { answered: OutputRef<Response> } | null | undefined;
-      const heard = view?.answered.subscribe((response) => void this.send(response));
-      onCleanup(() => heard?.unsubscribe());
+      const view = this.outlet()?.componentInstance as Record<'answered' | 'drafted', OutputRef<Response>> | null | undefined;
+      const heard = [
+        view?.answered.subscribe((response) => void this.send(response)),
+        view?.drafted.subscribe((draft) => untracked(() => keepDraft(this.participantId(), this.askingId(), draft))),
+      ];
+      onCleanup(() => heard.forEach((one) => one?.unsubscribe()));
     });
   }
 
@@ -87,8 +112,18 @@ export class DeskQuestion {
     this.stem().nativeElement.focus(); // the button that had the focus goes
   }
 
+  protected notSure(): void {
+    void this.send(NOT_SURE);
+  }
+
+  private participantId(): string {
+    return this.store.view()?.participantId ?? '';
+  }
+
   private async send(response: Response): Promise<void> {
     this.answering.set(false);
+    dropDraft(this.participantId(), this.askingId());
+    this.start.set(null);
     // The button that had the focus goes with the question: what became of the answer takes it, and is read out.
     afterNextRender(() => this.kept()?.nativeElement.focus(), { injector: this.injector });
     await this.store.answer(response, performance.now() - this.shownAt());

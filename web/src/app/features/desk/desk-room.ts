@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
@@ -7,11 +7,12 @@ import { heldUpright } from '../../ui/held-upright';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
+import { PracticeDial } from './practice-dial';
 
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [Confirm, DeskQuestion, StageView],
+  imports: [Confirm, DeskQuestion, PracticeDial, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -20,6 +21,12 @@ import { DeskStore } from './desk-store';
         <span class="class">{{ view.className }}</span>
         @if (!store.lineOpen() && view.phase !== 'ended') {
           <span class="line" role="status">Waiting for the line …</span>
+        }
+        <span class="push"></span>
+        @if (mayPractise()) {
+          <button class="button quiet" type="button" [attr.aria-pressed]="practising()" (click)="practising.set(!practising())">
+            {{ practising() ? 'Back to the lesson' : 'My clock' }}
+          </button>
         }
         <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
       </header>
@@ -32,7 +39,10 @@ import { DeskStore } from './desk-store';
         @if (store.problem(); as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
-        @if (view.question; as question) {
+        @if (practising()) {
+          <h1 class="heard-only">A clock to practise with</h1>
+          <zp-practice-dial />
+        } @else if (view.question; as question) {
           <zp-desk-question [question]="question" />
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ view.lessonTitle }}</h1>
@@ -73,8 +83,10 @@ import { DeskStore } from './desk-store';
       background: var(--sheet);
     }
     header button {
-      margin-left: auto;
       min-height: 48px;
+    }
+    .push {
+      flex: 1;
     }
     .class {
       color: var(--soft);
@@ -112,6 +124,18 @@ import { DeskStore } from './desk-store';
 export class DeskRoom {
   protected readonly store = inject(DeskStore);
   protected readonly tall = heldUpright();
+
+  /** In every pause: while the lesson has not begun, while the teacher talks, and once an answer is given. */
+  protected readonly mayPractise = computed(() => {
+    const view = this.store.view();
+    if (!view || view.phase === 'door' || view.phase === 'ended') return false;
+    return view.question?.phase !== 'open' || this.store.safety() !== 'none';
+  });
+  /** A new question puts the practice dial away. */
+  protected readonly practising = linkedSignal<string, boolean>({
+    source: () => `${this.store.view()?.question?.askingId} ${this.store.view()?.question?.phase} ${this.mayPractise()}`,
+    computation: (_, before) => before?.value === true && this.mayPractise() && this.store.view()?.question?.phase !== 'revealed',
+  });
 
   protected readonly play = computed<StagePlay | null>(() => {
     const stage = this.store.view()?.stage;

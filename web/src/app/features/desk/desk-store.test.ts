@@ -187,8 +187,8 @@ test('of two views that come close together the later one is shown, whatever has
 });
 
 test.each([
-  ['that tells more than a view of its kind may', { ...questionView().view, key: '7:30' }],
-  ['of a kind that this page does not know', { ...questionView().view, kind: 'sundial' }],
+  ['that tells more than a view of its shape may', { ...questionView().view, key: '7:30' }],
+  ['of a shape that this page does not know', { ...questionView().view, shape: 'sundial' }],
 ])('a question %s is not shown; the view is asked for again, ever more seldom', async (_, view) => {
   await load();
   FakeSocket.latest.accept();

@@ -4,7 +4,7 @@ import type { DeskMessage, DeskView, ResponseKept, Waiting } from '@zeitpunkt/co
 import type { Response } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import isDeskMessage from '../../../generated/desk-message-shell';
-import { loadKind } from '../../question-views/kind-views';
+import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { type Line, openLine } from '../../shared/line';
 import { Outbox } from './outbox';
@@ -70,7 +70,7 @@ export const DeskStore = signalStore(
     const show = (view: DeskView, viewAtMs: number) => {
       patchState(store, { phase: 'in', view, viewAtMs, problem: null });
       if (view.phase === 'ended') line?.close(); // nothing more will be told
-      for (const kind of view.kinds) void loadKind(kind).catch(() => undefined); // ready before it is asked; tried again then
+      for (const shape of view.shapes) void loadShape(shape).catch(() => undefined); // ready before it is asked; tried again then
     };
     /** Shows a view once the part of the page is there that its question needs, unless a newer one has come meanwhile. */
     const take = async (view: DeskView): Promise<void> => {
@@ -78,7 +78,7 @@ export const DeskStore = signalStore(
       const viewAtMs = Date.now();
       if (view.question) {
         try {
-          const { isView } = await loadKind(view.question.view.kind);
+          const { isView } = await loadShape(view.question.view.shape);
           if (!isView(view.question.view)) return line?.refuse();
         } catch {
           return line?.refuse(); // not to be fetched just now, or of a build that this page is not: asked for again

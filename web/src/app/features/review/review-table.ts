@@ -1,6 +1,7 @@
 import {
   isRightVerdict,
   kindOf,
+  textOfResponse,
   LatestAttempts,
   misconceptionOf,
   timesAsked,
@@ -93,10 +94,10 @@ function question(
   return {
     askingId: id,
     number,
-    title: `${kind.name}, ${kind.responseText(item, key)}${again}`,
+    title: `${kind.name}, ${textOfResponse(item, key, settings)}${again}`,
     key,
     view: kind.viewOf(item, settings),
-    textOf: (response) => kind.responseText(item, response),
+    textOf: (response) => textOfResponse(item, response, settings),
     answered: last.length,
     right: last.filter(({ mark }) => isRightVerdict(mark.verdict)).length,
     ideas: [...counts]

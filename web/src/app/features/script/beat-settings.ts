@@ -20,6 +20,7 @@ import {
 } from '@zeitpunkt/core';
 import type { BeatField } from './beat-field';
 import { BEAT_FIELDS } from './beat-fields';
+import { isAboutOneTime } from './new-beats';
 import { layerPressed, layerStates } from './layers-field';
 
 /** The longest words that a lesson file takes. */
@@ -74,8 +75,11 @@ export class BeatSettings {
     return {
       item,
       name: kind.name,
-      time: displayText(toSecondOfDay(item.timeSec), this.lesson().settings.separator),
-      canMove: item.kind !== 'choose-all',
+      time: kind
+        .timesOf(item)
+        .map((at) => displayText(at, this.lesson().settings.separator))
+        .join(', '),
+      canMove: isAboutOneTime(item),
     };
   });
   protected readonly steps = computed(() => {
@@ -99,7 +103,7 @@ export class BeatSettings {
 
   protected setItemTime(text: string): void {
     const asked = this.item();
-    if (!asked) return;
+    if (!asked || !isAboutOneTime(asked.item)) return;
     const typed = readTimeEntry(text, this.lesson().settings.pack, toSecondOfDay(asked.item.timeSec));
     this.problems.update(({ item: _, ...others }) => ('problem' in typed ? { ...others, item: typed.problem } : others));
     if ('at' in typed) this.edit.emit(changeItem(asked.item.id, { timeSec: typed.at }));

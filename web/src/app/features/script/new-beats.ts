@@ -3,6 +3,9 @@ import {
   rungIdOf,
   kindOf,
   makeItem,
+  QUESTION_KIND_IDS,
+  QUESTION_KINDS,
+  type Item,
   NEW_BUILD,
   secondOfDay,
   thinkSecondsFor,
@@ -18,12 +21,18 @@ import {
   type SecondOfDay,
 } from '@zeitpunkt/core';
 
+/** Questions and beats may have the same name: "Explain the mistake" is both. */
+const questionValue = (id: QuestionKindId) => `question:${id}`;
+
+/** Whether a question can be about another time as it stands: nothing else in it belongs to the time that it has. */
+export function isAboutOneTime(item: Item): item is Extract<Item, { readonly timeSec: number }> {
+  return 'timeSec' in item && !('choices' in item) && !('event' in item);
+}
+
 /** What can be put into a script, with the words in the list: a beat of each kind, and a question of each kind. */
 export const INSERTS: readonly { readonly value: string; readonly text: string }[] = [
   { value: 'worked-example', text: 'Worked example' },
-  { value: 'read-dial', text: 'Question: read a dial' },
-  { value: 'set-dial', text: 'Question: set a dial' },
-  { value: 'choose-all', text: 'Question: choose all' },
+  ...QUESTION_KIND_IDS.map((id) => ({ value: questionValue(id), text: `Question: ${QUESTION_KINDS[id].name.toLowerCase()}` })),
   { value: 'say', text: 'Say' },
   { value: 'set', text: 'Set a time' },
   { value: 'sweep', text: 'Sweep' },
@@ -47,9 +56,10 @@ export function rungOfLesson(lesson: Lesson): RungId {
 /** What puts one of them in, about a time, before a beat or at the end. */
 export function insertOf(what: string, at: SecondOfDay | null, lesson: Lesson, beforeId: string | null): ScriptEdit {
   const rung = rungOfLesson(lesson);
-  if (what === 'read-dial' || what === 'set-dial' || what === 'choose-all') {
-    const made = makeItem(what as QuestionKindId, RUNGS[rung], lesson);
-    const item = at !== null && made.kind !== 'choose-all' ? { ...made, timeSec: at } : made;
+  const kind = QUESTION_KIND_IDS.find((id) => questionValue(id) === what);
+  if (kind) {
+    const made = makeItem(kind, RUNGS[rung], lesson);
+    const item = at !== null && isAboutOneTime(made) ? { ...made, timeSec: at } : made;
     return addQuestion(item, thinkSecondsFor(item.kind, rung), beforeId);
   }
   return addBeats([newBeat(what as BeatKindId, at ?? secondOfDay(8, RUNGS[rung].newMinutes[0] ?? 0), rung)], beforeId);

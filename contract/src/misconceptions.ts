@@ -1,0 +1,33 @@
+import { OneOf } from './shared.js';
+
+/** Ideas that a beat or a question can be about; a test compares them with the registry of the core. */
+export const MisconceptionIdSchema = OneOf([
+  'hands-exchanged',
+  'numeral-as-minutes',
+  'nearest-hour',
+  'coming-hour',
+  'half-of-coming-hour',
+  'hour-hand-on-numeral',
+  'zero-dropped',
+  'sixty-at-top',
+  'one-hour-back',
+  'count-starts-on-12',
+  'count-starts-late',
+  'counts-other-way',
+  'tick-miscounted',
+  'long-hand-ignored',
+  'hour-hand-at-coming',
+  'hour-hand-halfway',
+  'quarter-is-25',
+  'to-keeps-hour',
+  'to-as-past',
+  'written-as-heard',
+  'midnight-noon-exchanged',
+  'am-pm-exchanged',
+  '24-minus-ten',
+  'once-round-a-day',
+  'no-wrap-at-12',
+  'hour-as-hundred',
+  'wrong-direction',
+  'fence-post',
+]);

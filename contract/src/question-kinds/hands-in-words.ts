@@ -1,0 +1,5 @@
+import { WholeMinuteSchema } from '../shared.js';
+import { SHAPE_SCHEMAS } from '../shapes/shapes.js';
+import { kindSchemas } from './kind-schemas.js';
+
+export const handsInWordsSchemas = kindSchemas('hands-in-words', SHAPE_SCHEMAS.time, { timeSec: WholeMinuteSchema });

@@ -1,0 +1,220 @@
+import type { LessonSettings } from '../lesson/settings.js';
+import type { MisconceptionId } from '../misconceptions/registry.js';
+import type { Item, Response } from '../question-kinds/registry.js';
+import { itemModel, type ItemModel, type Shown } from './item-model.js';
+import {
+  BOTH_AT_ONCE,
+  CARELESSNESS,
+  FIRMNESS,
+  HALF_LIFE_DAYS,
+  HELD_PRIOR,
+  LEAST_CHANCES,
+  SAYS_NOT_SURE,
+  SKILLS,
+  THRESHOLDS,
+} from './model.js';
+
+/** A response to an item, with when it was given. */
+export interface Answered {
+  /** Names the answer for whoever looks at the evidence. */
+  readonly id: string;
+  readonly item: Item;
+  readonly response: Response;
+  /** Milliseconds since 1970. */
+  readonly atMs: number;
+}
+
+/**
+ * How sure an idea is: *settled* and *likely* by the thresholds of the model, *one-off* where answers show it that are better
+ * explained otherwise, *not seen* where none does, and *too few* where there was hardly a chance to see it.
+ */
+export type Sureness = 'settled' | 'likely' | 'one-off' | 'not-seen' | 'too-few';
+
+/** What is known of one idea of one pupil. A hint with its evidence, never a grade. */
+export interface IdeaFinding {
+  readonly id: MisconceptionId;
+  /** That the pupil holds it, 0 to 1. */
+  readonly probability: number;
+  /** Answers to items on which it predicts a wrong answer of its own. */
+  readonly chances: number;
+  /** Answers that are such a predicted one. */
+  readonly hits: number;
+  /** Ids of those answers, the newest first. */
+  readonly evidence: readonly string[];
+  readonly sureness: Sureness;
+}
+
+export interface Diagnosis {
+  /** Ideas that had a chance, the most probable first. */
+  readonly ideas: readonly IdeaFinding[];
+  /** Chance to know an answer where no idea is in the way, 0 to 1: the mean over what is possible. */
+  readonly skill: number;
+  /** That the pupil holds no idea at all, 0 to 1. */
+  readonly none: number;
+  /** How many answers were looked at. */
+  readonly answers: number;
+}
+
+const MS_PER_DAY = 86_400_000;
+
+/** Every mix of skill and carelessness, with the chance of a right answer where no idea is in the way, and its prior. */
+const GRID = SKILLS.flatMap((skill) =>
+  CARELESSNESS.map((careless) => ({ skill, right: skill * (1 - careless), prior: 1 / (SKILLS.length * CARELESSNESS.length) })),
+);
+const CELLS = GRID.length;
+
+/** Likelihoods of one answer without any idea, for each mix. */
+function baseOf({ is }: Shown, ways: number): Float64Array {
+  return Float64Array.from(GRID, ({ skill, right }) => {
+    if (is === 'right') return right;
+    const saysSo = (1 - skill) * SAYS_NOT_SURE;
+    return is === 'not-sure' ? saysSo + 0.01 : Math.max(1e-6, (1 - right - saysSo) / ways);
+  });
+}
+
+/**
+ * Which wrong ideas a pupil holds, over all of their answers: the probability of every set of at most two ideas with every
+ * mix of skill and carelessness, by Bayes' rule; the prior and all else that is assumed stands in {@link file://./model.ts}.
+ * Several ideas may explain one answer: then the blame is shared by how likely each is given the rest. Older answers count
+ * less. The states number a few thousand and are all gone through.
+ * @param nowMs milliseconds since 1970, from which the age of answers is counted
+ */
+export function diagnose(answered: readonly Answered[], settings: LessonSettings, nowMs: number): Diagnosis {
+  const models = answered.map(({ item }) => itemModel(item, settings));
+  const ideas = [...new Set(models.flatMap((model) => model.ideas))];
+  const place = new Map(ideas.map((id, index) => [id, index]));
+  const count = ideas.length;
+  const base = new Float64Array(CELLS);
+  // What an idea adds to the logarithm of the likelihood, and what two add beyond each of them.
+  const singles = new Float64Array(count * CELLS);
+  const pairs = new Map<number, Float64Array>();
+  answered.forEach(({ response, atMs }, index) => {
+    const weight = 0.5 ** (Math.max(0, nowMs - atMs) / (HALF_LIFE_DAYS * MS_PER_DAY));
+    addAnswer(models[index]!, response, weight, { base, singles, pairs, place, count });
+  });
+  return summary(answered, models, ideas, weigh({ base, singles, pairs, count }));
+}
+
+interface Sums {
+  readonly base: Float64Array;
+  readonly singles: Float64Array;
+  readonly pairs: Map<number, Float64Array>;
+  readonly count: number;
+}
+
+function addAnswer(
+  model: ItemModel,
+  response: Response,
+  weight: number,
+  { base, singles, pairs, place, count }: Sums & { readonly place: ReadonlyMap<MisconceptionId, number> },
+): void {
+  const shown = model.shown(response);
+  const plain = baseOf(shown, model.ways);
+  const logPlain = plain.map(Math.log);
+  for (let cell = 0; cell < CELLS; cell++) base[cell]! += weight * logPlain[cell]!;
+  const at = model.ideas.map((id) => place.get(id)!);
+  const own = shown.byIdea.map((hit) => plain.map((likelihood) => Math.log(FIRMNESS * hit + (1 - FIRMNESS) * likelihood)));
+  own.forEach((logs, index) => {
+    const from = at[index]! * CELLS;
+    for (let cell = 0; cell < CELLS; cell++) singles[from + cell]! += weight * (logs[cell]! - logPlain[cell]!);
+  });
+  let pair = 0;
+  for (let one = 0; one < at.length; one++) {
+    for (let other = one + 1; other < at.length; other++) {
+      const [hitOne, hitOther] = [shown.byIdea[one]!, shown.byIdea[other]!];
+      const together = shown.byPair[pair++] ?? 0;
+      const key = Math.min(at[one]!, at[other]!) * count + Math.max(at[one]!, at[other]!);
+      let sum = pairs.get(key);
+      if (!sum) pairs.set(key, (sum = new Float64Array(CELLS)));
+      // Both come to mind: the answer shows both, or one of them; only one does; or neither.
+      const both = FIRMNESS * FIRMNESS * (BOTH_AT_ONCE * together + ((1 - BOTH_AT_ONCE) * (hitOne + hitOther)) / 2);
+      const either = FIRMNESS * (1 - FIRMNESS) * (hitOne + hitOther);
+      for (let cell = 0; cell < CELLS; cell++) {
+        const likelihood = Math.log(both + either + (1 - FIRMNESS) ** 2 * plain[cell]!);
+        sum[cell]! += weight * (likelihood - own[one]![cell]! - own[other]![cell]! + logPlain[cell]!);
+      }
+    }
+  }
+}
+
+/** Probabilities of each idea, of none, and of each mix of skill and carelessness. */
+function weigh({ base, singles, pairs, count }: Sums) {
+  const pairCount = (count * (count - 1)) / 2;
+  const logPrior = [
+    Math.log(HELD_PRIOR[0]),
+    Math.log(HELD_PRIOR[1] / Math.max(1, count)),
+    Math.log(HELD_PRIOR[2] / Math.max(1, pairCount)),
+  ] as const;
+  const states = 1 + count + pairCount;
+  const logs = new Float64Array(states * CELLS);
+  let highest = -Infinity;
+  const put = (state: number, cell: number, log: number) => {
+    logs[state * CELLS + cell] = log;
+    if (log > highest) highest = log;
+  };
+  for (let cell = 0; cell < CELLS; cell++) {
+    const start = base[cell]! + Math.log(GRID[cell]!.prior);
+    put(0, cell, start + logPrior[0]);
+    let state = 1;
+    for (let one = 0; one < count; one++) put(state++, cell, start + logPrior[1] + singles[one * CELLS + cell]!);
+    for (let one = 0; one < count; one++) {
+      for (let other = one + 1; other < count; other++) {
+        const beyond = pairs.get(one * count + other)?.[cell] ?? 0;
+        put(state++, cell, start + logPrior[2] + singles[one * CELLS + cell]! + singles[other * CELLS + cell]! + beyond);
+      }
+    }
+  }
+  const held = new Float64Array(count);
+  let [total, none, skill] = [0, 0, 0];
+  for (let cell = 0; cell < CELLS; cell++) {
+    let state = 0;
+    const take = () => {
+      const weight = Math.exp(logs[state++ * CELLS + cell]! - highest);
+      total += weight;
+      skill += weight * GRID[cell]!.skill;
+      return weight;
+    };
+    none += take();
+    for (let one = 0; one < count; one++) held[one]! += take();
+    for (let one = 0; one < count; one++) {
+      for (let other = one + 1; other < count; other++) {
+        const weight = take();
+        held[one]! += weight;
+        held[other]! += weight;
+      }
+    }
+  }
+  return { held: held.map((weight) => weight / total), none: none / total, skill: skill / total };
+}
+
+function summary(
+  answered: readonly Answered[],
+  models: readonly ItemModel[],
+  ideas: readonly MisconceptionId[],
+  { held, none, skill }: ReturnType<typeof weigh>,
+): Diagnosis {
+  const chances = new Map<MisconceptionId, number>();
+  const evidence = new Map<MisconceptionId, string[]>();
+  const newestFirst = answered.map((_, index) => index).sort((one, other) => answered[other]!.atMs - answered[one]!.atMs || other - one);
+  for (const index of newestFirst) {
+    const { ideas: possible, shown } = models[index]!;
+    const { byIdea } = shown(answered[index]!.response);
+    possible.forEach((id, place) => {
+      chances.set(id, (chances.get(id) ?? 0) + 1);
+      if (byIdea[place]! > 0) evidence.set(id, [...(evidence.get(id) ?? []), answered[index]!.id]);
+    });
+  }
+  const found = ideas.map((id, index): IdeaFinding => {
+    const counted = { probability: held[index]!, chances: chances.get(id) ?? 0, hits: evidence.get(id)?.length ?? 0 };
+    return { id, ...counted, evidence: evidence.get(id) ?? [], sureness: surenessOf(counted) };
+  });
+  return { ideas: found.sort((one, other) => other.probability - one.probability), none, skill, answers: answered.length };
+}
+
+function surenessOf({ probability, chances, hits }: Pick<IdeaFinding, 'probability' | 'chances' | 'hits'>): Sureness {
+  const { settled, likely } = THRESHOLDS;
+  if (chances < LEAST_CHANCES) return hits > 0 && chances > 1 && probability >= settled.probability ? 'likely' : 'too-few';
+  if (probability >= settled.probability && hits >= settled.hits) return 'settled';
+  if (probability >= likely.probability && hits >= likely.hits) return 'likely';
+  return hits > 0 ? 'one-off' : 'not-seen';
+}

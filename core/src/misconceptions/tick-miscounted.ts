@@ -1,0 +1,18 @@
+import { inTongue } from '../lesson/talk/registry.js';
+import { distortMinutes } from './distort-minutes.js';
+import type { Misconception } from './misconception.js';
+
+export const tickMiscounted: Misconception = {
+  name: 'Tick miscounted',
+  whatThePupilDoes: 'Counts a tick too many or too few after the fives: 2:23 becomes 2:24.',
+  sayToPupil: inTongue({
+    en: 'Your fives are right. Count the single ticks after them once more, one by one.',
+    de: 'Deine Fünfer stimmen. Zähle die einzelnen Striche danach noch einmal, einen nach dem anderen.',
+  }),
+  howItCame: inTongue({
+    en: 'Counted a tick too many or too few.',
+    de: 'Hat einen Strich zu viel oder zu wenig gezählt.',
+  }),
+  nextMove: 'Enlarge one numeral to the next with its four ticks between, and name each: one, two, three, four, then the next five.',
+  distorts: (acts) => distortMinutes(acts, (minute) => (minute % 5 === 0 ? minute : [minute - 1, minute + 1])),
+};

@@ -1,0 +1,45 @@
+import { reasonFor } from '../../lesson/reason.js';
+import { tongueOf } from '../../lesson/talk/registry.js';
+import { dialLetter } from '../../scene/describe-stage.js';
+import { displayText } from '../../time/display.js';
+import { toSecondOfDay } from '../../time/second-of-day.js';
+import { choiceKind } from '../choice-kind.js';
+import { whereToBegin } from '../kind-talk.js';
+import type { ItemBase } from '../question-kind.js';
+import { asPicture, type Given } from '../seen-as.js';
+import type { Choice } from '../shapes/choices.js';
+import { makeChooseOne } from './make.js';
+import { CHOOSE_ONE_SAMPLES } from './samples.js';
+import { taken } from './taken.js';
+import { TEXTS } from './texts.js';
+
+/** A time is shown in one way; the pupil takes the one choice that shows it in another. */
+export interface ChooseOneItem extends ItemBase {
+  readonly kind: 'choose-one';
+  /** The time that is shown, in seconds since midnight. */
+  readonly timeSec: number;
+  readonly from: Given;
+  /** Two to five, in the order they stand; one of them shows the time. */
+  readonly choices: readonly Choice[];
+}
+
+const atOf = (item: ChooseOneItem) => toSecondOfDay(item.timeSec);
+
+export const chooseOne = choiceKind<'choose-one', ChooseOneItem>({
+  kind: 'choose-one',
+  name: 'Choose the one that shows it',
+  thinkSec: 22,
+  timesOf: (item) => [atOf(item)],
+  stem: (item, settings) => TEXTS[tongueOf(settings)].stems[item.from],
+  picture: (item, settings) => asPicture(atOf(item), item.from, settings),
+  choices: (item) => item.choices,
+  taken: (item, acts, settings) => taken(item, acts, settings).map((place) => [place]),
+  doing: (item) => (item.from === 'words' ? ['mean', 'read', 'set'] : ['read', 'set', 'mean']),
+  lookAt: (item, settings) => whereToBegin(atOf(item), settings),
+  reason: (item, settings, [key = 0]) => [
+    TEXTS[tongueOf(settings)].is(dialLetter(key), displayText(atOf(item), settings.separator)),
+    ...reasonFor(atOf(item), settings),
+  ],
+  make: makeChooseOne,
+  samples: CHOOSE_ONE_SAMPLES,
+});

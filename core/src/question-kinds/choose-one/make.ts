@@ -1,0 +1,88 @@
+import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
+import { gearedPose } from '../../dial/pose.js';
+import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import type { LessonSettings } from '../../lesson/settings.js';
+import { actsOf } from '../../misconceptions/distorted-acts.js';
+import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
+import type { Rng } from '../../rehearsal/rng.js';
+import { reportPose } from '../../dial/possible.js';
+import type { SecondOfDay } from '../../time/second-of-day.js';
+import { asChoice, seenAs, targetsOf, type Given } from '../seen-as.js';
+import type { Choice } from '../shapes/choices.js';
+import { shuffled } from '../slips.js';
+import type { ChooseOneItem } from './choose-one.js';
+import { taken } from './taken.js';
+
+/** With the right one, four choices are what a child of six can compare. */
+const MOST_DISTRACTORS = 3;
+const WAYS = [
+  ['dial', 'display'],
+  ['dial', 'words'],
+  ['display', 'dial'],
+  ['words', 'dial'],
+  ['words', 'display'],
+  ['display', 'words'],
+] as const satisfies readonly (readonly [Given, Given])[];
+
+/**
+ * A new item: one right choice, and what ideas take the shown time for. Where fewer of them make a difference, there are
+ * fewer choices; a time at which none does is not asked so.
+ */
+export function makeChooseOne(id: string, rng: Rng, rung: Rung, settings: LessonSettings): ChooseOneItem {
+  for (;;) {
+    const at = timeOnRung(rung, rng);
+    const [from, to] = WAYS[Math.floor(rng() * WAYS.length)]!;
+    const wrong = new Map<string, Choice>();
+    for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
+      for (const choice of mistakenFor(at, from, to, idea, settings)) {
+        // Whoever holds the idea must take it in the end: words are understood by them in their own way, too.
+        const isTaken = taken({ timeSec: at, from, choices: [choice] }, actsOf([idea], settings), settings).length > 0;
+        if (isTaken) wrong.set(JSON.stringify(choice), choice);
+      }
+    }
+    const right = asChoice(at, to, settings);
+    const choices = [right, ...[...wrong.values()].slice(0, MOST_DISTRACTORS)];
+    if (choices.length > 1) return { id, kind: 'choose-one', timeSec: at, from, choices: shuffled(choices, rng) };
+  }
+}
+
+/** What somebody with one idea would look for among the choices; the right time is left out. */
+function mistakenFor(
+  at: SecondOfDay,
+  from: Given,
+  to: Given,
+  idea: (typeof MISCONCEPTION_IDS)[number],
+  settings: LessonSettings,
+): Choice[] {
+  const acts = actsOf([idea], settings);
+  const right = typedTime(at);
+  if (to === 'dial') {
+    const poses = targetsOf(at, from, acts, settings).flatMap((time) => acts.set(time));
+    const wrong = poses.filter(
+      (pose) =>
+        !reportPose(pose).possible ||
+        !actsOf([], settings)
+          .read(pose)
+          .some((typed) => sameTyped(typed, right)),
+    );
+    return wrong.slice(0, 1).map((pose) => ({ ...pose, numerals: 'all' }));
+  }
+  const typed =
+    from === 'display' ? [] : seenAs(from === 'dial' ? { ...gearedPose(at), numerals: 'all' } : asChoice(at, from, settings), acts);
+  const wrong = typed.filter((one) => !sameTyped(one, right));
+  if (to === 'display') return wrong.slice(0, 1).map(({ hour, minute }) => ({ text: `${hour}${settings.separator}${minute}` }));
+  // In words only what is a time can be said; from digits they say it with the words that they have for it.
+  const said = from === 'display' ? acts.word(at).slice(0, 1) : wrong.flatMap((one) => wordsOfTyped(timeTyped(one), settings)).slice(0, 1);
+  return said
+    .filter(
+      (words) =>
+        !actsOf([], settings)
+          .mean(words)
+          .some((one) => sameTyped(one, right)),
+    )
+    .map((text) => ({ text }));
+}
+
+function wordsOfTyped(time: SecondOfDay | null, settings: LessonSettings): string[] {
+  return time === null ? [] : actsOf([], settings).word(time).slice(0, 1);
+}

@@ -1,0 +1,87 @@
+import type { ClockPart } from '../../acts/acts.js';
+import { gearedPose } from '../../dial/pose.js';
+import type { LessonSettings } from '../../lesson/settings.js';
+import { tongueOf } from '../../lesson/talk/registry.js';
+import type { Rng } from '../../rehearsal/rng.js';
+import { dialLetter } from '../../scene/describe-stage.js';
+import { PLAIN_LAYERS } from '../../scene/dial-state.js';
+import { displayOf } from '../../scene/stage-state.js';
+import { secondOfDay } from '../../time/second-of-day.js';
+import { pairKind } from '../pair-kind.js';
+import { dialPicture, NO_PICTURE, type DialLetter, type Picture } from '../picture.js';
+import type { ItemBase } from '../question-kind.js';
+import { shuffled } from '../slips.js';
+import { TEXTS } from './texts.js';
+
+/** A dial or a display with letters at its parts; the pupil puts a name to each. */
+export interface LabelPartsItem extends ItemBase {
+  readonly kind: 'label-parts';
+  /** Two to five parts of one of them, in the order of their letters. */
+  readonly parts: readonly ClockPart[];
+  /** Names in the order they stand: the same parts. */
+  readonly names: readonly ClockPart[];
+}
+
+const DISPLAY_PARTS: readonly ClockPart[] = ['hours', 'colon', 'minutes'];
+const DIAL_PARTS: readonly ClockPart[] = ['short-hand', 'long-hand', 'numeral', 'tick'];
+const isDisplay = ({ parts }: LabelPartsItem) => parts.every((part) => DISPLAY_PARTS.includes(part));
+
+/** Ten past eight: the hands stand apart from each other and from the letters at numeral and tick. */
+const SHOWN = secondOfDay(8, 10);
+const PLACES: Readonly<Partial<Record<ClockPart, Omit<DialLetter, 'letter'>>>> = {
+  'short-hand': { type: 'letter', deg: gearedPose(SHOWN).hourDeg, radius: 36 },
+  'long-hand': { type: 'letter', deg: gearedPose(SHOWN).minuteDeg, radius: 52 },
+  'second-hand': { type: 'letter', deg: 0, radius: 60 },
+  numeral: { type: 'letter', deg: 150, radius: 54 },
+  tick: { type: 'letter', deg: 312, radius: 92 },
+};
+
+export const labelParts = pairKind<'label-parts', LabelPartsItem>({
+  kind: 'label-parts',
+  name: 'Label the parts',
+  thinkSec: 28,
+  timesOf: () => [],
+  stem: (item, settings) => TEXTS[tongueOf(settings)].stem[isDisplay(item) ? 'display' : 'dial'],
+  picture: pictureOf,
+  cards: (item, settings) => item.names.map((name) => ({ text: TEXTS[tongueOf(settings)].parts[name] })),
+  partners: (item) => item.parts.map((part, place) => ({ text: isDisplay(item) ? PIECES[part]! : dialLetter(place) })),
+  pairs: (item, acts) =>
+    item.names.map((name) => {
+      const place = item.parts.findIndex((part) => acts.name(part).includes(name));
+      return place < 0 ? null : place;
+    }),
+  doing: () => ['name'],
+  lookAt: (item, settings) => TEXTS[tongueOf(settings)].lookAt[isDisplay(item) ? 'display' : 'dial'],
+  keySentence(item, settings, key) {
+    const { are, parts } = TEXTS[tongueOf(settings)];
+    return are(item.names.map((name, place) => `${nameOfPlace(item, key[place] ?? 0)} ${parts[name]}`).join(', '));
+  },
+  make,
+  samples: [
+    { id: 'sample-hands', kind: 'label-parts', parts: ['short-hand', 'long-hand'], names: ['long-hand', 'short-hand'] },
+    {
+      id: 'sample-dial',
+      kind: 'label-parts',
+      parts: ['tick', 'short-hand', 'numeral', 'long-hand'],
+      names: ['short-hand', 'numeral', 'long-hand', 'tick'],
+    },
+    { id: 'sample-display', kind: 'label-parts', parts: ['hours', 'colon', 'minutes'], names: ['minutes', 'hours', 'colon'] },
+    { id: 'sample-two', kind: 'label-parts', parts: ['hours', 'minutes'], names: ['minutes', 'hours'] },
+  ],
+});
+
+/** The display in pieces: what stands before its colon, the colon, and what stands behind. */
+const PIECES: Readonly<Partial<Record<ClockPart, string>>> = { hours: '8', colon: ':', minutes: '10' };
+
+const nameOfPlace = (item: LabelPartsItem, place: number) => (isDisplay(item) ? `“${PIECES[item.parts[place]!]}”` : dialLetter(place));
+
+function pictureOf(item: LabelPartsItem): Picture {
+  if (isDisplay(item)) return { ...NO_PICTURE, display: { ...displayOf('8', '10', ':'), plain: true } };
+  const letters = item.parts.flatMap((part, place) => (PLACES[part] ? [{ ...PLACES[part], letter: dialLetter(place) }] : []));
+  return dialPicture(gearedPose(SHOWN), PLAIN_LAYERS, letters);
+}
+
+function make(id: string, rng: Rng, _rung: unknown, _settings: LessonSettings): LabelPartsItem {
+  const of = rng() < 0.6 ? DIAL_PARTS : DISPLAY_PARTS;
+  return { id, kind: 'label-parts', parts: shuffled(of, rng), names: shuffled(of, rng) };
+}

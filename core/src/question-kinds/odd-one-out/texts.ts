@@ -1,0 +1,15 @@
+import type { Tongue } from '../../words/pack.js';
+
+/** What this kind says of itself, in every language of lessons. */
+export const TEXTS = {
+  en: {
+    stem: 'All but one show the same time. Which one does not?',
+    odd: (letter: string, time: string) => `${letter} does not: all the others show ${time}.`,
+    lookAt: 'Read them one by one and say each time aloud. Which one sounds different?',
+  },
+  de: {
+    stem: 'Alle außer einem zeigen dieselbe Zeit. Welches nicht?',
+    odd: (letter: string, time: string) => `${letter} nicht: Alle anderen zeigen ${time}.`,
+    lookAt: 'Lies eines nach dem anderen und sag jede Zeit laut. Welches klingt anders?',
+  },
+} as const satisfies Record<Tongue, object>;

@@ -1,0 +1,110 @@
+import type { ActId, Acts } from '../acts/acts.js';
+import type { Rung } from '../ladder/rung.js';
+import type { LessonSettings } from '../lesson/settings.js';
+import { actsOf } from '../misconceptions/distorted-acts.js';
+import type { Rng } from '../rehearsal/rng.js';
+import { dialLetter } from '../scene/describe-stage.js';
+import { PLAIN_LAYERS } from '../scene/dial-state.js';
+import { sideBySide } from '../scene/stage-state.js';
+import type { SecondOfDay } from '../time/second-of-day.js';
+import { haveAGo, opener } from './kind-talk.js';
+import { NO_PICTURE, pictureOnStage, type Picture } from './picture.js';
+import type { ItemBase, Kinded, QuestionKind, ViewBase } from './question-kind.js';
+import { dialOfChoice, type Choice } from './shapes/choices.js';
+import { arePairs, judgePairs, pairsText, samePairs, type PairsAnswer, type PairsShapeView } from './shapes/pairs.js';
+
+type Pairs = PairsAnswer['pairs'];
+
+/** What a kind that is answered by putting cards together says of itself; the rest follows. */
+export interface PairKindParts<Kind extends string, Item extends ItemBase & Kinded<Kind>> {
+  readonly kind: Kind;
+  readonly name: string;
+  readonly thinkSec: number;
+  timesOf(item: Item): readonly SecondOfDay[];
+  stem(item: Item, settings: LessonSettings): string;
+  readonly picture?: (item: Item) => Picture;
+  cards(item: Item, settings: LessonSettings): readonly Choice[];
+  partners(item: Item, settings: LessonSettings): readonly Choice[];
+  /** What somebody who does the acts so puts together. */
+  pairs(item: Item, acts: Acts, settings: LessonSettings): Pairs;
+  doing(item: Item): readonly ActId[];
+  lookAt(item: Item, settings: LessonSettings): string;
+  /** What belongs together, in a sentence. */
+  keySentence(item: Item, settings: LessonSettings, key: Pairs): string;
+  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  readonly samples: readonly Item[];
+}
+
+/** A question kind that is answered by putting each card to its partner. */
+export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kind>>(
+  parts: PairKindParts<Kind, Item>,
+): QuestionKind<Item, PairsAnswer & Kinded<Kind>, ViewBase & PairsShapeView & Kinded<Kind>> {
+  const { kind } = parts;
+  const give = (pairs: Pairs) => ({ kind, pairs });
+  const keyPairs = (item: Item, settings: LessonSettings) => parts.pairs(item, actsOf([], settings), settings);
+  const pictureOf = (item: Item) => parts.picture?.(item) ?? NO_PICTURE;
+  return {
+    name: parts.name,
+    thinkSec: parts.thinkSec,
+    shape: 'pairs',
+    timesOf: parts.timesOf,
+    keyOf: (item, settings) => give(keyPairs(item, settings)),
+    viewOf: (item, settings) => ({
+      kind,
+      shape: 'pairs',
+      itemId: item.id,
+      stem: parts.stem(item, settings),
+      picture: pictureOf(item),
+      cards: parts.cards(item, settings),
+      partners: parts.partners(item, settings),
+      layers: PLAIN_LAYERS,
+    }),
+    judge: (item, response, settings) => judgePairs(keyPairs(item, settings), response),
+    predict(item, acts, settings) {
+      const pairs = parts.pairs(item, acts, settings);
+      // Whoever finds nothing that belongs together gives no answer that would tell why.
+      return pairs.every((one) => one === null) ? [] : [give(pairs)];
+    },
+    isSame: (_item, predicted, given) => samePairs(predicted, given),
+    isPossible: (item, response, settings) => arePairs(response, parts.cards(item, settings).length, parts.partners(item, settings).length),
+    doing: parts.doing,
+    hint(item, judgement, settings) {
+      if (judgement.verdict === 'blank') return haveAGo(settings);
+      if (judgement.verdict === 'right') return opener(judgement, settings);
+      return `${opener(judgement, settings)} ${parts.lookAt(item, settings)}`;
+    },
+    lookAt: parts.lookAt,
+    reason: (item, settings) => [parts.keySentence(item, settings, keyPairs(item, settings))],
+    keySentence: (item, settings) => parts.keySentence(item, settings, keyPairs(item, settings)),
+    responseText: (_item, response) => pairsText(response),
+    asked: (item, settings) => ({
+      ...cardsOnStage(pictureOf(item), parts.cards(item, settings), parts.partners(item, settings)),
+      stem: parts.stem(item, settings),
+    }),
+    answered(item, settings) {
+      const key = keyPairs(item, settings);
+      const stage = cardsOnStage(pictureOf(item), parts.cards(item, settings), parts.partners(item, settings));
+      return { ...stage, board: [...stage.board, parts.keySentence(item, settings, key)] };
+    },
+    slip(item, rng, settings) {
+      const key = [...keyPairs(item, settings)];
+      const place = Math.floor(rng() * key.length);
+      const other = (place + 1) % key.length;
+      if (rng() < 0.3) return give(key.map((one, index) => (index === place ? null : one)));
+      [key[place], key[other]] = [key[other]!, key[place]!];
+      return give(key);
+    },
+    make: parts.make,
+    samples: parts.samples,
+  };
+}
+
+/** Dials side by side above, texts as lines: cards numbered, partners lettered. */
+function cardsOnStage(picture: Picture, cards: readonly Choice[], partners: readonly Choice[]) {
+  const stage = pictureOnStage(picture);
+  const dials = cards.flatMap((card) => ('text' in card ? [] : [dialOfChoice(card, false)]));
+  const numbered = cards.flatMap((card, place) => ('text' in card ? [`${place + 1}  ${card.text}`] : []));
+  const lettered = partners.flatMap((card, place) => ('text' in card ? [`${dialLetter(place)}  ${card.text}`] : []));
+  const board = [...stage.board, ...numbered, ...lettered];
+  return dials.length > 0 && !picture.dial ? { ...stage, ...sideBySide(dials), board } : { ...stage, board };
+}

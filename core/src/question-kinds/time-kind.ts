@@ -1,0 +1,110 @@
+import type { ActId, Acts } from '../acts/acts.js';
+import { typedTime, type TypedTime } from '../acts/typed-time.js';
+import type { Rung } from '../ladder/rung.js';
+import type { LessonSettings } from '../lesson/settings.js';
+import { talkOf } from '../lesson/talk/registry.js';
+import type { Rng } from '../rehearsal/rng.js';
+import { displayText } from '../time/display.js';
+import type { SecondOfDay } from '../time/second-of-day.js';
+import { aboutForm, haveAGo, opener, partRight } from './kind-talk.js';
+import { NO_PICTURE, type Picture } from './picture.js';
+import type { ItemBase, Judgement, Kinded, QuestionKind, ViewBase } from './question-kind.js';
+import { isRightPart, judgeTime, timeShape, type HourForm, type TimeAnswer, type TimeShapeView } from './shapes/time.js';
+import { slipOfTime } from './slips.js';
+import { timeStages } from './time-stages.js';
+
+/** What a kind whose answer is one time in two boxes says of itself; the rest follows. */
+export interface TimeKindParts<Kind extends string, Item extends ItemBase & Kinded<Kind>> {
+  readonly kind: Kind;
+  readonly name: string;
+  readonly thinkSec: number;
+  /** Which hours are the same. */
+  readonly form: HourForm;
+  /** The time that is right. */
+  at(item: Item, settings: LessonSettings): SecondOfDay;
+  /** The key as it is typed best; as a 12-hour display has it where it is absent. */
+  readonly key?: (item: Item) => TypedTime;
+  timesOf(item: Item): readonly SecondOfDay[];
+  stem(item: Item, settings: LessonSettings): string;
+  readonly picture?: (item: Item, settings: LessonSettings) => Picture;
+  /** What somebody who does the acts so types. */
+  typed(item: Item, acts: Acts, settings: LessonSettings): readonly TypedTime[];
+  readonly judge?: (item: Item, given: TimeAnswer, settings: LessonSettings) => Judgement;
+  doing(item: Item): readonly ActId[];
+  lookAt(item: Item, settings: LessonSettings): string;
+  reason(item: Item, settings: LessonSettings): readonly string[];
+  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  readonly samples: readonly Item[];
+}
+
+/** A question kind whose answer is one time of day. */
+export function timeKind<Kind extends string, Item extends ItemBase & Kinded<Kind>>(
+  parts: TimeKindParts<Kind, Item>,
+): QuestionKind<Item, TimeAnswer & Kinded<Kind>, ViewBase & TimeShapeView & Kinded<Kind>> {
+  const { kind, form } = parts;
+  const give = ({ hour, minute }: TypedTime) => ({ kind, hour, minute });
+  const keyOf = (item: Item, settings: LessonSettings) => give(parts.key?.(item) ?? typedTime(parts.at(item, settings)));
+  const judge = (item: Item, given: TimeAnswer, settings: LessonSettings) =>
+    parts.judge?.(item, given, settings) ?? judgeTime(parts.at(item, settings), given, form);
+  const viewOf = (item: Item, settings: LessonSettings) => ({
+    kind,
+    shape: 'time' as const,
+    itemId: item.id,
+    stem: parts.stem(item, settings),
+    picture: parts.picture?.(item, settings) ?? NO_PICTURE,
+    separator: settings.separator,
+    asks: 'time' as const,
+  });
+  return {
+    ...timeShape,
+    isSame: (item, predicted, given) =>
+      form === 'dial'
+        ? timeShape.isSame(item, predicted, given)
+        : given.hour !== '' && Number(predicted.hour) === Number(given.hour) && predicted.minute === given.minute,
+    name: parts.name,
+    thinkSec: parts.thinkSec,
+    timesOf: parts.timesOf,
+    keyOf,
+    viewOf,
+    judge,
+    predict: (item, acts, settings) => parts.typed(item, acts, settings).map(give),
+    doing: parts.doing,
+    hint(item, judgement, settings) {
+      const [hour, minute] = [isRightPart(judgement, 'hour'), isRightPart(judgement, 'minute')];
+      const lookAt = parts.lookAt(item, settings);
+      if (judgement.verdict === 'blank') return haveAGo(settings);
+      if (judgement.verdict === 'right') return opener(judgement, settings);
+      if (hour && minute) {
+        // Only the form is left: one digit for the minutes, or an hour above 12.
+        const { hour: typed } = keyOf(item, settings);
+        return form === 'of-12' && Number(typed) <= 12 && !isRightPart(judgement, 'form')
+          ? aboutForm('hoursTo12', settings)
+          : aboutForm('twoDigits', settings);
+      }
+      if (minute) return `${partRight('minutesRight', settings)} ${lookAt}`;
+      if (hour) return `${partRight('hourRight', settings)} ${lookAt}`;
+      return `${opener(judgement, settings)} ${lookAt}`;
+    },
+    lookAt: parts.lookAt,
+    reason: parts.reason,
+    keySentence: (item, settings) => {
+      const { hour, minute } = keyOf(item, settings);
+      return talkOf(settings).itIs(
+        form === 'of-24' ? `${hour}${settings.separator}${minute}` : displayText(parts.at(item, settings), settings.separator),
+      );
+    },
+    asked: (item, settings) => timeStages(viewOf(item, settings)).asked,
+    answered: (item, settings) =>
+      timeStages(viewOf(item, settings)).answered(
+        parts.at(item, settings),
+        parts.reason(item, settings),
+        settings,
+        keyOf(item, settings),
+        form === 'of-24',
+      ),
+    slip: (item, rng, settings) =>
+      give(slipOfTime(parts.at(item, settings), rng, (typed) => judge(item, typed, settings), keyOf(item, settings))),
+    make: parts.make,
+    samples: parts.samples,
+  };
+}

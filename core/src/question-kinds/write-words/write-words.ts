@@ -1,0 +1,150 @@
+import type { Acts } from '../../acts/acts.js';
+import { timeTyped } from '../../acts/typed-time.js';
+import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { reasonFor } from '../../lesson/reason.js';
+import type { LessonSettings } from '../../lesson/settings.js';
+import { tongueOf } from '../../lesson/talk/registry.js';
+import type { Rng } from '../../rehearsal/rng.js';
+import { later } from '../../time/duration.js';
+import { minuteOfHour, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';
+import type { HeardTime } from '../../words/hear.js';
+import { hearAgain } from '../../words/hear-again.js';
+import { WORD_PACKS } from '../../words/registry.js';
+import { say } from '../../words/say.js';
+import { haveAGo, opener, whereToBegin } from '../kind-talk.js';
+import { pictureOnStage } from '../picture.js';
+import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { asChoice, asPicture, seenAs, type Given } from '../seen-as.js';
+import { wordsText, type WordsAnswer, type WordsShapeView } from '../shapes/words.js';
+import { oneOf } from '../slips.js';
+import { TEXTS } from './texts.js';
+import { tilesOf } from './tiles.js';
+
+/** A time is shown; the pupil writes it in words, in one way or in two. */
+export interface WriteWordsItem extends ItemBase {
+  readonly kind: 'write-words';
+  /** The time that is shown, in seconds since midnight. */
+  readonly timeSec: number;
+  readonly from: Exclude<Given, 'words'>;
+  readonly lines: 1 | 2;
+}
+
+export interface WriteWordsResponse extends WordsAnswer {
+  readonly kind: 'write-words';
+}
+
+export interface WriteWordsView extends ViewBase, WordsShapeView {
+  readonly kind: 'write-words';
+}
+
+const atOf = (item: WriteWordsItem) => toSecondOfDay(item.timeSec);
+const give = (lines: readonly string[]): WriteWordsResponse => ({ kind: 'write-words', lines });
+const stemOf = (item: WriteWordsItem, settings: LessonSettings) => TEXTS[tongueOf(settings)].stem[item.lines - 1]!;
+
+export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteWordsView> = {
+  name: 'Write in words',
+  thinkSec: 34,
+  shape: 'words',
+  timesOf: (item) => [atOf(item)],
+  keyOf: (item, settings) => give(say(atOf(item), WORD_PACKS[settings.pack]).slice(0, linesOf(item, settings))),
+  viewOf: (item, settings) => ({
+    kind: 'write-words',
+    shape: 'words',
+    itemId: item.id,
+    stem: stemOf(item, settings),
+    picture: asPicture(atOf(item), item.from, settings),
+    lines: linesOf(item, settings),
+    tiles: tilesOf(WORD_PACKS[settings.pack], minuteOfHour(atOf(item)) % 5 !== 0),
+  }),
+  judge,
+  predict(item, acts, settings) {
+    const lines = linesOf(item, settings);
+    const said = timesSaid(item, acts, settings).map((at) => acts.word(at).slice(0, lines));
+    return said.flatMap((wordings) => (wordings.length > 0 ? [give(wordings)] : []));
+  },
+  isSame(_item, predicted, given, settings) {
+    // Whichever wordings they chose for what they meant, and in whatever order.
+    const [one, other] = [predicted, given].map(({ lines }) => lines.filter((line) => line.trim() !== ''));
+    return one!.length > 0 && other!.length > 0 && other!.every((line) => one!.some((wording) => meansTheSame(wording, line, settings)));
+  },
+  isPossible: (item, { lines }, settings) => lines.length === linesOf(item, settings),
+  doing: (item) => (item.from === 'dial' ? ['word', 'read'] : ['word']),
+  hint(item, judgement, settings) {
+    const text = TEXTS[tongueOf(settings)];
+    if (judgement.verdict === 'blank') return haveAGo(settings);
+    if (judgement.verdict === 'right') return opener(judgement, settings);
+    const words = judgement.parts.filter(({ part }) => part === 'words');
+    if (judgement.verdict === 'right-other-form') return text.inWords;
+    if (words.every(({ right }) => right)) return text.twoWays;
+    return `${opener(judgement, settings)} ${writeWords.lookAt(item, settings)}`;
+  },
+  lookAt: (item, settings) => whereToBegin(atOf(item), settings),
+  reason: (item, settings) => [...reasonFor(atOf(item), settings), writeWords.keySentence(item, settings)],
+  keySentence: (item, settings) => TEXTS[tongueOf(settings)].is(writeWords.keyOf(item, settings).lines[0]!),
+  responseText: (_item, response) => wordsText(response),
+  asked: (item, settings) => ({ ...pictureOnStage(asPicture(atOf(item), item.from, settings)), stem: stemOf(item, settings) }),
+  answered: (item, settings) => ({
+    ...pictureOnStage(asPicture(atOf(item), item.from, settings)),
+    words: say(atOf(item), WORD_PACKS[settings.pack]),
+    board: [...pictureOnStage(asPicture(atOf(item), item.from, settings)).board, ...writeWords.reason(item, settings)],
+  }),
+  slip(item, rng, settings) {
+    const beside = later(atOf(item), oneOf([3600, -3600, 300], rng));
+    const wordings = say(beside, WORD_PACKS[settings.pack]);
+    return give(Array.from({ length: linesOf(item, settings) }, (_, line) => (line === 0 ? wordings[0]! : '')));
+  },
+  make,
+  samples: [
+    { id: 'sample-half', kind: 'write-words', timeSec: 27_000, from: 'dial', lines: 1 },
+    { id: 'sample-to', kind: 'write-words', timeSec: 56_700, from: 'display', lines: 2 },
+    { id: 'sample-quarter', kind: 'write-words', timeSec: 15_300, from: 'display', lines: 1 },
+    { id: 'sample-five', kind: 'write-words', timeSec: 21_900, from: 'dial', lines: 2 },
+    { id: 'sample-minute', kind: 'write-words', timeSec: 50_820, from: 'dial', lines: 1 },
+  ],
+};
+
+/** As many lines as are asked for, where there are so many right wordings. */
+const linesOf = (item: WriteWordsItem, { pack }: LessonSettings) => Math.min(item.lines, say(atOf(item), WORD_PACKS[pack]).length);
+
+/** The times that somebody who does the acts so has in mind when they write. */
+function timesSaid(item: WriteWordsItem, acts: Acts, settings: LessonSettings) {
+  if (item.from === 'display') return [atOf(item)];
+  return seenAs(asChoice(atOf(item), 'dial', settings), acts)
+    .map(timeTyped)
+    .filter((time) => time !== null);
+}
+
+const heardAs = (line: string, { pack }: LessonSettings): HeardTime | null => {
+  const heard = hearAgain(line, WORD_PACKS[pack]);
+  return heard.kind === 'time' ? heard : null;
+};
+
+/** Every line must say the time, each in another way; digits say it, but not in words. */
+function judge(item: WriteWordsItem, { lines }: WriteWordsResponse, settings: LessonSettings): Judgement {
+  const wanted = (atOf(item) % SECONDS_PER_HALF_DAY) / 60;
+  const heard = lines.map((line) => heardAs(line, settings));
+  const right = heard.map((one) => one !== null && one.misconception === null && one.minuteOfDay % 720 === wanted);
+  const inWords = heard.every((one) => one === null || one.form === 'words');
+  const plain = lines.map((line) =>
+    line
+      .toLowerCase()
+      .replace(/[^\p{L}\p{N}]+/gu, ' ')
+      .trim(),
+  );
+  const isOther = new Set(plain).size === plain.length;
+  const parts = [...right.map((one) => ({ part: 'words', right: one }) as const), { part: 'form', right: inWords && isOther } as const];
+  if (lines.every((line) => line.trim() === '')) return { verdict: 'blank', parts };
+  if (!right.every(Boolean)) return { verdict: right.some(Boolean) ? 'partly' : 'not-yet', parts };
+  if (!isOther) return { verdict: 'partly', parts };
+  return { verdict: inWords ? 'right' : 'right-other-form', parts };
+}
+
+function meansTheSame(one: string, other: string, settings: LessonSettings): boolean {
+  if (one.trim().toLowerCase() === other.trim().toLowerCase()) return true;
+  const [a, b] = [heardAs(one, settings), heardAs(other, settings)];
+  return a !== null && b !== null && a.form === 'words' && b.form === 'words' && a.minuteOfDay % 720 === b.minuteOfDay % 720;
+}
+
+function make(id: string, rng: Rng, rung: Rung): WriteWordsItem {
+  return { id, kind: 'write-words', timeSec: timeOnRung(rung, rng), from: oneOf(['dial', 'display'], rng), lines: rng() < 0.3 ? 2 : 1 };
+}

@@ -1,0 +1,80 @@
+import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { PLAIN_LAYERS, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import type { Turning } from '../../ui/dial-gesture';
+import { HandSteps } from '../../ui/hand-steps';
+import { TurningDial } from '../../ui/turning-dial';
+
+/** A dial of one's own to turn, while the lesson waits. What time it shows is told when it is asked for, and hidden again when a hand moves. */
+@Component({
+  selector: 'zp-practice-dial',
+  imports: [HandSteps, TurningDial],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-turning-dial class="dial" speaks="places" [turning]="turning()" (turningChange)="turn($event)" [layers]="layers()" />
+    <div class="beside">
+      <p class="reading" role="status">{{ told() ? reading() : '?' }}</p>
+      <button type="button" class="button outlined big" [attr.aria-pressed]="told()" (click)="told.set(!told())">
+        {{ told() ? 'Hide the time' : 'What time is it?' }}
+      </button>
+      <zp-hand-steps [turning]="turning()" (turningChange)="turn($event)" />
+      <button type="button" class="button quiet" [attr.aria-pressed]="ring()" (click)="ring.set(!ring())">Minute numbers</button>
+    </div>
+  `,
+  styles: `
+    :host {
+      display: grid;
+      grid-template-columns: minmax(0, 1fr) minmax(0, 18rem);
+      gap: 1.5rem;
+      align-items: center;
+      justify-items: center;
+    }
+    .dial {
+      width: min(100%, calc(100vh - 12rem));
+      width: min(100%, calc(100dvh - 12rem));
+      max-width: 34rem;
+    }
+    .beside {
+      display: grid;
+      gap: 0.9rem;
+      width: 100%;
+    }
+    .reading {
+      margin: 0;
+      text-align: center;
+      font-weight: 700;
+      font-size: 3rem;
+      font-variant-numeric: tabular-nums;
+    }
+    @media (max-width: 720px) {
+      :host {
+        grid-template-columns: minmax(0, 1fr);
+        gap: 0.75rem;
+      }
+      .dial {
+        width: min(92vw, calc(100vh - 27rem));
+        width: min(92vw, calc(100dvh - 27rem));
+        min-width: min(13rem, 86vw);
+      }
+      .reading {
+        font-size: 2.2rem;
+      }
+    }
+  `,
+})
+export class PracticeDial {
+  protected readonly turning = signal<Turning>({ hands: 'geared', at: toSecondOfDay(36_600) });
+  protected readonly told = signal(false);
+  protected readonly ring = signal(false);
+  protected readonly layers = computed(() => (this.ring() ? TEACHING_LAYERS : PLAIN_LAYERS));
+  protected readonly reading = computed(() => {
+    const turning = this.turning();
+    return turning.hands === 'geared' ? displayText(turning.at) : '';
+  });
+
+  protected turn(turning: Turning): void {
+    this.turning.set(turning);
+    this.told.set(false);
+  }
+}

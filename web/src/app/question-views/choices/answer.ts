@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { Response } from '@zeitpunkt/core';
+
+import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { ChoiceFace } from '../parts/choice-face';
+import { SendAnswer } from '../parts/send';
+
+/** Taking one choice, or all that fit: each is a large button that stays pressed. */
+@Component({
+  selector: 'zp-choices-answer',
+  imports: [ChoiceFace, SendAnswer],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()">
+      @for (choice of view().choices; track $index) {
+        <button type="button" [attr.aria-pressed]="chosen().includes($index)" (click)="press($index)">
+          <span class="letter">{{ letterOf($index) }}</span>
+          <zp-choice-face [choice]="choice" [layers]="view().layers" />
+          <span class="sign" aria-hidden="true">✓</span>
+        </button>
+      }
+    </div>
+    <zp-send-answer [ready]="chosen().length > 0" (sent)="answered.emit(response())" />
+  `,
+  styleUrl: './answer.scss',
+})
+export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
+  readonly view = input.required<ViewOfShape<'choices'>>();
+  readonly given = input.required<Response | null>();
+  readonly drafted = output<Response>();
+  readonly answered = output<Response>();
+  private readonly itemId = computed(() => this.view().itemId);
+  protected readonly letterOf = dialLetter;
+  protected readonly areTexts = computed(() => this.view().choices.every((choice) => 'text' in choice));
+  protected readonly chosen = startingFrom<readonly number[]>(
+    this.itemId,
+    () => givenTo<{ chosen: readonly number[] }>(this.view(), this.given())?.chosen ?? [],
+  );
+
+  protected press(place: number): void {
+    this.chosen.update((chosen) => {
+      if (chosen.includes(place)) return chosen.filter((one) => one !== place);
+      return this.view().several ? [...chosen, place].sort((a, b) => a - b) : [place];
+    });
+    this.drafted.emit(this.response());
+  }
+
+  protected response(): Response {
+    return responseTo(this.view(), { chosen: this.chosen() });
+  }
+}

@@ -1,0 +1,6 @@
+import isView from '../../../generated/shapes/choices';
+import type { ShapeViews } from '../shape-views';
+import { ChoicesAnswerView } from './answer';
+import { ChoicesResponseView } from './response';
+
+export const views: ShapeViews = { answer: ChoicesAnswerView, response: ChoicesResponseView, isView };

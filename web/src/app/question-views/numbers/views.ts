@@ -1,0 +1,6 @@
+import isView from '../../../generated/shapes/numbers';
+import type { ShapeViews } from '../shape-views';
+import { TextResponse } from '../text-response';
+import { NumbersAnswerView } from './answer';
+
+export const views: ShapeViews = { answer: NumbersAnswerView, response: TextResponse, isView };

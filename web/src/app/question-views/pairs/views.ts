@@ -1,0 +1,6 @@
+import isView from '../../../generated/shapes/pairs';
+import type { ShapeViews } from '../shape-views';
+import { TextResponse } from '../text-response';
+import { PairsAnswerView } from './answer';
+
+export const views: ShapeViews = { answer: PairsAnswerView, response: TextResponse, isView };

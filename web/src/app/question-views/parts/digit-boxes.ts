@@ -1,0 +1,89 @@
+import { ChangeDetectionStrategy, Component, type ElementRef, input, model, output, signal, viewChildren } from '@angular/core';
+import { plainDigits } from '@zeitpunkt/core/words/plain-digits';
+
+/** One box for digits, and what stands around it. */
+export interface DigitBox {
+  /** Its name for those who hear it: "Hour". */
+  readonly label: string;
+  /** How many digits fit. */
+  readonly most: 2 | 3;
+  /** Texts before it, each on a plate of its own, and one right behind it. */
+  readonly before: readonly string[];
+  readonly after: string;
+  /** Goes on to the next box by itself: an hour is full after two digits, or after one that no other can follow. */
+  readonly isHour: boolean;
+}
+
+/** Boxes for digits with a number pad, so that no keyboard covers the clock; a keyboard works as well. */
+@Component({
+  selector: 'zp-digit-boxes',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <div class="display" [class.many]="boxes().length > 2">
+      @for (box of boxes(); track $index) {
+        @for (text of box.before; track $index) {
+          <span class="plate">{{ text }}</span>
+        }
+        <input
+          #box
+          [attr.aria-label]="box.label"
+          inputmode="none"
+          autocomplete="off"
+          [style.width.em]="box.most === 3 ? 2.8 : 2.2"
+          [value]="values()[$index] ?? ''"
+          [class.here]="here() === $index"
+          (keydown.enter)="entered.emit()"
+          (focus)="here.set($index)"
+          (input)="typed($index, $event)"
+        />
+        @if (box.after) {
+          <span>{{ box.after }}</span>
+        }
+      }
+    </div>
+    <div class="pad" role="group" aria-label="Number pad">
+      @for (digit of pad; track digit) {
+        <button type="button" (click)="press(digit)">{{ digit }}</button>
+      }
+      <button type="button" class="wide" (click)="rubOut()">Rub out</button>
+    </div>
+  `,
+  styleUrl: './digit-boxes.scss',
+})
+export class DigitBoxes {
+  readonly boxes = input.required<readonly DigitBox[]>();
+  readonly values = model.required<readonly string[]>();
+  /** Enter in a box sends the answer. */
+  readonly entered = output();
+  protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
+  protected readonly here = signal(0);
+  private readonly inputs = viewChildren<ElementRef<HTMLInputElement>>('box');
+
+  protected typed(place: number, event: Event): void {
+    const field = event.target as HTMLInputElement;
+    this.put(place, plainDigits(field.value).replace(/[^0-9]/g, ''));
+    field.value = this.values()[place]!;
+  }
+
+  protected press(digit: string): void {
+    const place = this.here();
+    const before = this.values()[place] ?? '';
+    if (before.length < this.boxes()[place]!.most) this.put(place, before + digit);
+  }
+
+  /** Takes the last digit of the box that is filled, or of the one before it where that is empty. */
+  protected rubOut(): void {
+    const values = this.values();
+    const place = values[this.here()] ? this.here() : Math.max(0, this.here() - 1);
+    this.here.set(place);
+    this.values.set(values.map((value, index) => (index === place ? value.slice(0, -1) : value)));
+  }
+
+  private put(place: number, digits: string): void {
+    const { most, isHour } = this.boxes()[place]!;
+    const kept = digits.slice(0, most);
+    this.values.set(this.boxes().map((_, index) => (index === place ? kept : (this.values()[index] ?? ''))));
+    const isFull = kept.length === most || (isHour && Number(kept) > 2);
+    if (isFull && place + 1 < this.boxes().length) this.inputs()[place + 1]?.nativeElement.focus();
+  }
+}

@@ -1,0 +1,62 @@
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { Response } from '@zeitpunkt/core';
+
+import { nearestTime } from '@zeitpunkt/core/dial/nearest-time';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { poseOf, type Turning } from '../../ui/dial-gesture';
+import { HandSteps } from '../../ui/hand-steps';
+import { TurningDial } from '../../ui/turning-dial';
+import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { SendAnswer } from '../parts/send';
+
+/** Setting a dial: turn the hands, on the dial or with the buttons beside it, then say so. */
+@Component({
+  selector: 'zp-pose-answer',
+  imports: [HandSteps, SendAnswer, TurningDial],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-turning-dial class="dial" speaks="places" [turning]="turning()" (turningChange)="turn($event)" [layers]="view().layers" />
+    <div class="beside">
+      <p>{{ view().hands === 'geared' ? 'Turn a hand: the other one goes along.' : 'Each hand moves by itself. Turn both.' }}</p>
+      <zp-hand-steps [turning]="turning()" (turningChange)="turn($event)" />
+      <zp-send-answer [ready]="turned()" (sent)="answered.emit(response())" />
+    </div>
+  `,
+  styleUrl: './answer.scss',
+})
+export class PoseAnswerView implements AnswerView<ViewOfShape<'pose'>> {
+  readonly view = input.required<ViewOfShape<'pose'>>();
+  readonly given = input.required<Response | null>();
+  readonly drafted = output<Response>();
+  readonly answered = output<Response>();
+  /** One object for each question, so that a new view of the same question leaves the hands alone. */
+  private readonly start = computed(
+    (): Turning => {
+      const { hands, startSec } = this.view();
+      const at = toSecondOfDay(startSec);
+      return hands === 'geared' ? { hands, at } : { hands, pose: gearedPose(at) };
+    },
+    { equal: (a, b) => JSON.stringify(a) === JSON.stringify(b) },
+  );
+  /** The hands as the pupil left them, where the answer is being changed. */
+  private before(): Turning | null {
+    const given = givenTo<{ hourDeg: number; minuteDeg: number }>(this.view(), this.given());
+    if (!given) return null;
+    const { hands } = this.view();
+    const { hourDeg, minuteDeg } = given;
+    return hands === 'geared' ? { hands, at: nearestTime({ hourDeg, minuteDeg }) } : { hands, pose: { hourDeg, minuteDeg } };
+  }
+  private readonly itemId = computed(() => this.view().itemId);
+  protected readonly turning = startingFrom<Turning>(this.itemId, () => this.before() ?? this.start());
+  protected readonly turned = computed(() => this.turning() !== this.start());
+
+  protected turn(turning: Turning): void {
+    this.turning.set(turning);
+    this.drafted.emit(this.response());
+  }
+
+  protected response(): Response {
+    return responseTo(this.view(), { ...poseOf(this.turning()) });
+  }
+}

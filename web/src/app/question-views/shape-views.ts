@@ -1,0 +1,44 @@
+import { computed, effect, signal, untracked, type Signal, type Type } from '@angular/core';
+import type { ShapeId } from '@zeitpunkt/core';
+
+/** How questions of one shape are answered and responses to them shown. */
+export interface ShapeViews {
+  /** An {@link AnswerView}. */
+  readonly answer: Type<unknown>;
+  /** Shows a response as it was given, from the inputs `response` and `view`. */
+  readonly response: Type<unknown>;
+  /** Whether what came over the line is a view of this shape. */
+  readonly isView: (data: unknown) => boolean;
+}
+
+/** The views of every shape, each loaded when a question of it is first asked. A missing shape does not compile. */
+const LOADERS: Record<ShapeId, () => Promise<{ readonly views: ShapeViews }>> = {
+  time: () => import('./time/views'),
+  pose: () => import('./pose/views'),
+  choices: () => import('./choices/views'),
+  numbers: () => import('./numbers/views'),
+  times: () => import('./times/views'),
+  words: () => import('./words/views'),
+  pairs: () => import('./pairs/views'),
+  order: () => import('./order/views'),
+  line: () => import('./line/views'),
+};
+
+const loaded = signal<ReadonlyMap<ShapeId, ShapeViews>>(new Map());
+
+/** Loads the views of a shape, once. Rejects while they cannot be fetched; the next call tries again. */
+export async function loadShape(id: ShapeId): Promise<ShapeViews> {
+  const known = untracked(loaded).get(id);
+  if (known) return known;
+  const load = Object.hasOwn(LOADERS, id) ? LOADERS[id] : null;
+  if (!load) throw new Error(`This page knows no questions that are answered with ${id}.`);
+  const { views } = await load();
+  loaded.update((all) => new Map(all).set(id, views));
+  return views;
+}
+
+/** The views of a shape as soon as they are there; null until then. Call it where a component is made. */
+export function shapeViews(id: () => ShapeId): Signal<ShapeViews | null> {
+  effect(() => void loadShape(id()).catch(() => undefined)); // not to be fetched just now: the words beside it say what is given
+  return computed(() => loaded().get(id()) ?? null);
+}

@@ -1,0 +1,58 @@
+import type { ViewOf } from '@zeitpunkt/core';
+import { questionView } from '../../testing/desk';
+import { heard, render } from '../../testing/render';
+import { TimeAnswerView } from './answer';
+
+const view = questionView().view as ViewOf<'read-dial'>;
+async function open(given: unknown = null) {
+  const screen = await render(TimeAnswerView, { view, given });
+  const box = (name: string) => screen.find.getByRole<HTMLInputElement>('textbox', { name });
+  const digits = () => [box('Hour').value, box('Minutes').value];
+  return { ...screen, box, digits, answers: heard((screen.component as TimeAnswerView).answered) };
+}
+
+test('digits go into the hour and on to the minutes by themselves, from the pad as from a keyboard', async () => {
+  const { press, digits, answers, type, box } = await open();
+  for (const digit of ['7', '3', '0']) await press(digit);
+  expect(digits()).toEqual(['7', '30']);
+  await press('5'); // there is no third digit
+  expect(digits()).toEqual(['7', '30']);
+  await type(box('Hour'), '12');
+  expect(document.activeElement).toBe(box('Minutes'));
+  await press('This is my answer');
+  expect(answers).toEqual([{ kind: 'read-dial', hour: '12', minute: '30' }]);
+});
+
+test('a 1 may become 10, 11 or 12, so it waits for a second digit', async () => {
+  const { press, digits } = await open();
+  await press('1');
+  await press('0');
+  await press('0');
+  expect(digits()).toEqual(['10', '0']);
+});
+
+test('nothing but digits gets in, and what was given is there to be changed', async () => {
+  const { type, digits, box } = await open({ kind: 'read-dial', hour: '8', minute: '5' });
+  expect(digits()).toEqual(['8', '5']);
+  await type(box('Minutes'), '3x0:');
+  expect(digits()).toEqual(['8', '30']);
+});
+
+test('rubbing out goes back from the minutes into the hour; an empty answer cannot be given', async () => {
+  const { press, digits, find } = await open({ kind: 'read-dial', hour: '7', minute: '3' });
+  const send = find.getByRole<HTMLButtonElement>('button', { name: 'This is my answer' });
+  find.getByRole('textbox', { name: 'Minutes' }).focus();
+  await press('Rub out');
+  expect(digits()).toEqual(['7', '']);
+  await press('Rub out');
+  expect([digits(), send.disabled]).toEqual([['', ''], true]);
+});
+
+test('a new view of the same question keeps what is typed, the next question starts empty', async () => {
+  const { press, digits, setInputs } = await open();
+  await press('7');
+  await setInputs({ view: { ...view } });
+  expect(digits()).toEqual(['7', '']);
+  await setInputs({ view: { ...view, itemId: 'q2' } });
+  expect(digits()).toEqual(['', '']);
+});

@@ -1,0 +1,6 @@
+import isView from '../../../generated/shapes/words';
+import type { ShapeViews } from '../shape-views';
+import { TextResponse } from '../text-response';
+import { WordsAnswerView } from './answer';
+
+export const views: ShapeViews = { answer: WordsAnswerView, response: TextResponse, isView };
