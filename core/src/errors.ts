@@ -27,6 +27,7 @@ export const ERROR_CODES = {
   ROOM_NOT_RUNNING: 'A room was told to move before it began or after it ended.',
   QUESTION_NOT_OPEN: 'A response came for a question that was not asked.',
   QUESTION_UNKNOWN: 'A response names a question that the lesson does not hold.',
+  ITEM_NOT_MADE: 'A question of a kind cannot be made on a rung.',
   RESPONSE_SHAPE: 'A response does not have the shape its question asks for.',
   RESPONSE_ID_TAKEN: 'A response id was used before, by another pupil, for another question or with another answer.',
   JOIN_ID_TAKEN: 'A join id was used before, by another pupil or in another room.',

@@ -91,6 +91,7 @@ export {
   pasteClip,
   removeBeat,
   removeBeats,
+  replaceItem,
   writeText,
   type Clip,
   type ScriptEdit,
@@ -131,6 +132,15 @@ export { isNotSure, NOT_SURE, type NotSure } from './question-kinds/not-sure.js'
 export { spokenAnswer } from './question-kinds/spoken-answer.js';
 export { markOf } from './question-kinds/marking.js';
 export { makeItem } from './question-kinds/make-item.js';
+export { makeAbout } from './question-kinds/make-about.js';
+export { predictionsOf } from './question-kinds/predictions.js';
+export type { Choice } from './question-kinds/shapes/choices.js';
+export { UNIT_QUESTIONS } from './acts/acts.js';
+export { isTimeOfWording } from './words/is-time-of-wording.js';
+export { designSet, MOST_IDEAS, type DesignedSet, type SetWish } from './diagnosis/design-set.js';
+export { poolOf } from './diagnosis/pool.js';
+export type { LikelyIdea } from './diagnosis/information.js';
+export { diagnose, type Answered, type Diagnosis, type IdeaFinding, type Sureness } from './diagnosis/diagnose.js';
 export {
   canBeGiven,
   kindOf,

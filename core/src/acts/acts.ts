@@ -24,6 +24,7 @@ export const UNITS = {
   'rounds-in-day': 2,
 } as const;
 export type UnitQuestion = keyof typeof UNITS;
+export const UNIT_QUESTIONS = Object.keys(UNITS) as UnitQuestion[];
 
 /**
  * What a pupil does in their head while answering. A question kind calls the acts that its task takes; a misconception

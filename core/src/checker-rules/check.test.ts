@@ -42,8 +42,21 @@ function onTarget(lesson: Lesson): Lesson {
 }
 const words = (count: number) => Array.from({ length: count }, () => 'watch').join(' ');
 
+/** The sound lesson with another question in the place of its first. */
+const withItem = (item: Item): Lesson => ({ ...SOUND, items: [{ ...item, id: SOUND.items[0]!.id }, ...SOUND.items.slice(1)] });
+
 /** For each rule a lesson that breaks it, and one that just does not. */
 const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
+  'one-right-choice': [
+    onTarget(
+      withItem({ id: 'q1', kind: 'choose-one', timeSec: 27_900, from: 'dial', choices: [{ text: '7:45' }, { text: 'quarter to eight' }] }),
+    ),
+    onTarget(withItem({ id: 'q1', kind: 'choose-one', timeSec: 27_900, from: 'dial', choices: [{ text: '7:45' }, { text: '8:45' }] })),
+  ],
+  'accepts-another-time': [
+    onTarget(withItem({ id: 'q1', kind: 'write-words', timeSec: 27_900, from: 'dial', lines: 1, accepted: ['quarter to seven'] })),
+    onTarget(withItem({ id: 'q1', kind: 'write-words', timeSec: 27_900, from: 'dial', lines: 1, accepted: ['three quarters past seven'] })),
+  ],
   'think-too-short': [onTarget(withThink(3)), onTarget(withThink(8))],
   'off-target': [
     { ...SOUND, targetMinutes: 12 },

@@ -1,3 +1,4 @@
+import { acceptsAnotherTime } from './accepts-another-time.js';
 import { answerInWords } from './answer-in-words.js';
 import { answerJustShown } from './answer-just-shown.js';
 import { colourNamed } from './colour-named.js';
@@ -14,6 +15,7 @@ import { offRung } from './off-rung.js';
 import { offTarget } from './off-target.js';
 import { oneDirection } from './one-direction.js';
 import { oneHalfOfDial } from './one-half-of-dial.js';
+import { oneRightChoice } from './one-right-choice.js';
 import { overlapWithoutPeek } from './overlap-without-peek.js';
 import { poseAsTime } from './pose-as-time.js';
 import type { CheckerRule } from './rule.js';
@@ -27,6 +29,8 @@ import { wordNotIntroduced } from './word-not-introduced.js';
 /** Every rule by its id. */
 export const CHECKER_RULES = {
   'told-rule': toldRule,
+  'one-right-choice': oneRightChoice,
+  'accepts-another-time': acceptsAnotherTime,
   'says-another-time': saysAnotherTime,
   'untaught-wording': untaughtWording,
   'pose-as-time': poseAsTime,

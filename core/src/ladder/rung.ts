@@ -31,14 +31,28 @@ export interface Rung {
   readonly kinds: readonly Item['kind'][];
   /** Whether its times are told from those of the other rungs by their minutes: where the class stands can be read from a lesson. */
   readonly byMinutes: boolean;
+  /** The one time that questions are made about, where somebody has chosen it. */
+  readonly only?: SecondOfDay;
   /** Times that are chosen on purpose, because something about them misleads. */
   readonly tricky: readonly { readonly hour: number; readonly minute: number; readonly why: string }[];
 }
 
 /** A time on a rung: any hour of the dial, in the half of the day from noon on or before it. */
 export function timeOnRung(rung: Rung, rng: Rng): SecondOfDay {
+  if (rung.only !== undefined) return rung.only;
   const minute = rung.minutes[Math.floor(rng() * rung.minutes.length)]!;
   return secondOfDay(Math.floor(rng() * 24), minute);
+}
+
+/** How often a question about a chosen time is tried before it is made about another one of the rung. */
+const DRAWS_ABOUT_ONE = 40;
+/** On a rung on which a kind makes sense it comes long before that. */
+const MOST_DRAWS = 5000;
+
+/** The rung for each further draw of a question: with the time that was chosen, and after many draws without it. */
+export function* rungsToTry(rung: Rung): Generator<Rung> {
+  const { only, ...free } = rung;
+  for (let draw = 0; draw < MOST_DRAWS; draw++) yield only === undefined || draw < DRAWS_ABOUT_ONE ? rung : free;
 }
 
 /** Whether every time has minutes that the rung allows. */

@@ -93,6 +93,11 @@ export const addQuestion =
   (lesson) =>
     withQuestion(lesson, placeBefore(lesson, beforeId), item, seconds);
 
+/** What is set to undefined is taken out: files have no empty members. */
+function withoutEmpty<T extends object>(changed: T): T {
+  return Object.fromEntries(Object.entries(changed).filter(([, value]) => value !== undefined)) as T;
+}
+
 /** A beat with other settings, words, note or time; its kind and its id stay. */
 export const changeBeat =
   (beatId: string, change: Partial<Omit<Beat, 'id' | 'kind'>> & Record<string, unknown>): ScriptEdit =>
@@ -100,9 +105,7 @@ export const changeBeat =
     ...lesson,
     beats: lesson.beats.map((beat) => {
       if (beat.id !== beatId) return beat;
-      // What is set to undefined is taken out: files have no empty members.
-      const entries = Object.entries({ ...beat, ...change }).filter(([, value]) => value !== undefined);
-      return Object.fromEntries(entries) as unknown as Beat;
+      return withoutEmpty({ ...beat, ...change });
     }),
   });
 
@@ -111,8 +114,13 @@ export const changeItem =
   (itemId: string, change: Readonly<Record<string, unknown>>): ScriptEdit =>
   (lesson) => ({
     ...lesson,
-    items: lesson.items.map((item) => (item.id === itemId ? ({ ...item, ...change, id: itemId } as Item) : item)),
+    items: lesson.items.map((item) => (item.id === itemId ? withoutEmpty({ ...item, ...change, id: itemId }) : item)),
   });
+
+/** Another question in the place of one, of any kind; its beats go on asking it. */
+export const replaceItem =
+  (itemId: string, made: Item): ScriptEdit =>
+  (lesson) => ({ ...lesson, items: lesson.items.map((item) => (item.id === itemId ? { ...made, id: itemId } : item)) });
 
 /** New beats before a beat, or at the end. */
 export const addBeats =

@@ -25,8 +25,8 @@ export const handsExchanged: Misconception = {
     name: (part) => acts.name(part).map((name) => NAMES_EXCHANGED[name] ?? name),
     read({ hourDeg, minuteDeg }) {
       const hour = String(Math.floor(minuteDeg / 30) || 12);
-      // The short hand is read at the tick it has reached, or rounded to the nearest one, or to the numeral beside it.
-      const minutes = [Math.floor(hourDeg / 6), Math.round(hourDeg / 6) % 60, Math.floor(hourDeg / 30) * 5];
+      // The short hand is read at the nearest tick, or at the one it has reached, or at the numeral beside it.
+      const minutes = [Math.round(hourDeg / 6) % 60, Math.floor(hourDeg / 6), Math.floor(hourDeg / 30) * 5];
       const shown = nearestTime({ hourDeg, minuteDeg });
       const typed = [...new Set(minutes)].map((minute) => ({ hour, minute: minuteDigits(minute) }));
       return typed.filter((one) => {

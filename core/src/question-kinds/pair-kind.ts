@@ -5,7 +5,7 @@ import { actsOf } from '../misconceptions/distorted-acts.js';
 import type { Rng } from '../rehearsal/rng.js';
 import { dialLetter } from '../scene/describe-stage.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
-import { sideBySide } from '../scene/stage-state.js';
+import { sideBySide, type StageState } from '../scene/stage-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { haveAGo, opener } from './kind-talk.js';
 import { NO_PICTURE, pictureOnStage, type Picture } from './picture.js';
@@ -84,7 +84,8 @@ export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     answered(item, settings) {
       const key = keyPairs(item, settings);
       const stage = cardsOnStage(pictureOf(item), parts.cards(item, settings), parts.partners(item, settings));
-      return { ...stage, board: [...stage.board, parts.keySentence(item, settings, key)] };
+      const sentence = parts.keySentence(item, settings, key);
+      return { ...stage, words: [...stage.words, ...(stage.dials.length > 0 ? [sentence] : [])], board: [...stage.board, sentence] };
     },
     slip(item, rng, settings) {
       const key = [...keyPairs(item, settings)];
@@ -99,12 +100,12 @@ export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kin
   };
 }
 
-/** Dials side by side above, texts as lines: cards numbered, partners lettered. */
-function cardsOnStage(picture: Picture, cards: readonly Choice[], partners: readonly Choice[]) {
+/** Dials side by side with the partners above them, texts as lines: cards lettered, partners numbered. */
+function cardsOnStage(picture: Picture, cards: readonly Choice[], partners: readonly Choice[]): StageState {
   const stage = pictureOnStage(picture);
   const dials = cards.flatMap((card) => ('text' in card ? [] : [dialOfChoice(card, false)]));
-  const numbered = cards.flatMap((card, place) => ('text' in card ? [`${place + 1}  ${card.text}`] : []));
-  const lettered = partners.flatMap((card, place) => ('text' in card ? [`${dialLetter(place)}  ${card.text}`] : []));
-  const board = [...stage.board, ...numbered, ...lettered];
-  return dials.length > 0 && !picture.dial ? { ...stage, ...sideBySide(dials), board } : { ...stage, board };
+  const numbered = partners.flatMap((card, place) => ('text' in card ? [`${place + 1}  ${card.text}`] : []));
+  if (dials.length > 0 && !picture.dial) return { ...stage, ...sideBySide(dials), words: [numbered.join('    ')] };
+  const lettered = cards.flatMap((card, place) => ('text' in card ? [`${dialLetter(place)}  ${card.text}`] : []));
+  return { ...stage, board: [...stage.board, ...lettered, numbered.join('    ')] };
 }

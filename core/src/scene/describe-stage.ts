@@ -38,6 +38,7 @@ export function describeStage(state: StageState): string {
   if (dials.length > 1)
     return [
       state.stem,
+      ...state.words,
       ...dials.map((dial, index) => `${dialLetter(index)}: ${describeDial(dial)}${dial.isKey ? ' This one is right.' : ''}`),
       ...bands,
     ]

@@ -1,6 +1,6 @@
 import { bandKindOf } from './bands/registry.js';
 import { chartNodes } from './chart.js';
-import { columnNodes } from './column.js';
+import { columnNodes, type Column } from './column.js';
 import { dialGroup } from './dial-scene.js';
 import type { DialState } from './dial-state.js';
 import { DIAL_EXTENT } from './dial-face.js';
@@ -46,25 +46,20 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
   const several = dialsInOrder(state);
   const nodes: SceneNode[] = [];
   if (several.length > 1) {
-    const top = state.stem ? 130 : 20;
-    nodes.push(
-      ...columnNodes(
-        { ...state, display: null, words: [], board: [] },
-        { x: MARGIN, y: 40, width: place.width - 2 * MARGIN, bottom, textScale: place.textScale },
-      ),
+    // Beside several dials there is room for the question and what belongs to it, above them.
+    const above = columnNodes(
+      { ...state, display: null, board: [] },
+      { x: MARGIN, y: 40, width: place.width - 2 * MARGIN, bottom, textScale: place.textScale },
     );
-    nodes.push(...inRows(several, place.width, top, bottom));
+    const lowest = above.reduce(
+      (low, node) => (node.type === 'text' && node.id !== 'countdown-seconds' ? Math.max(low, node.y + node.size) : low),
+      0,
+    );
+    nodes.push(...above);
+    nodes.push(...inRows(several, place.width, lowest > 0 ? lowest + 10 : 20, bottom));
   } else {
     if (state.dial) nodes.push(oneDial(state.dial, place, isDialAlone(state), layout === 'tall' ? place.height : bottom));
-    nodes.push(
-      ...columnNodes(state, {
-        x: place.columnX,
-        y: bands.length > 1 ? 40 : place.columnY,
-        width: place.columnWidth,
-        bottom,
-        textScale: place.textScale,
-      }),
-    );
+    nodes.push(...columnNodes(state, state.dial ? besideDial(place, bands.length, bottom) : acrossStage(place, bottom)));
   }
   bands.forEach((band, index) => {
     nodes.push(
@@ -76,6 +71,17 @@ export function stageScene(state: StageState, layout: StageLayout = 'wide'): Sce
     );
   });
   return { width: place.width, height: place.height, nodes };
+}
+
+function besideDial({ columnX, columnY, columnWidth, textScale }: Layout, bands: number, bottom: number): Column {
+  return { x: columnX, y: bands > 1 ? 40 : columnY, width: columnWidth, bottom, textScale };
+}
+
+/** Where no dial is shown, what is written has the stage to itself, and is written larger. */
+function acrossStage({ width, height, textScale }: Layout, bottom: number): Column {
+  const isTall = height > width;
+  const margin = isTall ? 60 : 220;
+  return { x: margin, y: isTall ? 180 : 110, width: width - 2 * margin, bottom, textScale: textScale * (isTall ? 1.2 : 1.5) };
 }
 
 function oneDial(dial: DialState, place: Layout, alone: boolean, bottom: number): SceneNode {

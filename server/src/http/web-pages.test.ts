@@ -48,6 +48,14 @@ test('pages come under a strict policy with nothing inline allowed, data under a
   }
 });
 
+test('nothing may be shown within another page but the preview of a question, and that only within our own', async () => {
+  const framedBy = async (path: string) =>
+    /frame-ancestors ([^;]+)/.exec(String((await get(path)).headers['content-security-policy']))?.[1];
+  expect(await framedBy('/desk')).toBe("'none'");
+  expect(await framedBy('/lessons/1')).toBe("'none'");
+  expect(await framedBy('/desk/preview')).toBe("'self'");
+});
+
 test('files are served as they are; files, data and sockets that are not there are not found', async () => {
   expect((await get('/main-1.js')).body).toBe('start();');
   for (const url of ['/index.html', '/main-2.js', '/api/nothing', '/ws/nothing', '/../package.json'])

@@ -40,8 +40,17 @@ export async function webPages(app: FastifyInstance, { dir, page }: WebPages): P
     if (!isPlace(path)) return reply.callNotFound();
     // Angular puts component styles into <style> elements; the nonce of this reply allows just those.
     const nonce = reply.cspNonce.style;
+    if (path === PREVIEW) mayBeFramed(reply);
     return reply.type('text/html').header('cache-control', 'no-store').send(page.replaceAll('CSP_NONCE', nonce));
   });
+}
+
+/** The desk as a preview of a question: it asks the server for nothing, and only our own pages may show it. */
+const PREVIEW = '/desk/preview';
+
+function mayBeFramed(reply: FastifyReply): void {
+  const policy = String(reply.getHeader('content-security-policy'));
+  reply.header('content-security-policy', policy.replace("frame-ancestors 'none'", "frame-ancestors 'self'"));
 }
 
 /** What a reply of data needs: it is no page, nothing may run in it, and no other site may use it. */
@@ -85,6 +94,8 @@ export async function securityHeaders(app: FastifyInstance): Promise<void> {
         'manifest-src': ["'self'"],
         'base-uri': ["'self'"],
         'form-action': ["'self'"],
+        // A question as it will be on a pupil’s screen is a page of ours in a page of ours.
+        'frame-src': ["'self'"],
         'frame-ancestors': ["'none'"],
       },
     },

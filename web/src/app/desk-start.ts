@@ -1,12 +1,17 @@
 import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
 import { bootstrapApplication } from '@angular/platform-browser';
 import { Desk } from './features/desk/desk';
+import { DeskPreview } from './features/desk/preview';
 
 @Component({ selector: 'app-root', imports: [Desk], template: '<zp-desk />' })
 class DeskApp {}
 
+@Component({ selector: 'app-root', imports: [DeskPreview], template: '<zp-desk-preview />' })
+class PreviewApp {}
+
 /** Starts the pupil's desk: one place, so that it needs no router. */
 export async function start(): Promise<void> {
   document.title = 'My desk';
-  await bootstrapApplication(DeskApp, { providers: [provideBrowserGlobalErrorListeners(), provideZonelessChangeDetection()] });
+  const app = location.pathname === '/desk/preview' && parent !== window ? PreviewApp : DeskApp;
+  await bootstrapApplication(app, { providers: [provideBrowserGlobalErrorListeners(), provideZonelessChangeDetection()] });
 }

@@ -1,7 +1,8 @@
+import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -84,8 +85,8 @@ const timesRead = (at: SecondOfDay, acts: Acts): SecondOfDay[] =>
     .filter((time) => time !== null);
 
 /** The others are dials that ideas read as a time between the two. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): BetweenTimesItem {
-  for (;;) {
+function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): BetweenTimesItem {
+  for (const rung of rungsToTry(wanted)) {
     const right = timeOnRung(rung, rng);
     const from = later(right, (-SPAN_MIN / 2) * 60);
     const item = { id, kind: 'between-times' as const, fromSec: from, toSec: later(from, SPAN_MIN * 60), times: [right] };
@@ -96,4 +97,5 @@ function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Betwe
     }
     if (others.size > 0) return { ...item, times: shuffled([right, ...[...others].slice(0, MOST_OTHERS)], rng) };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }

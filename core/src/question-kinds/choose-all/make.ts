@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose, type Pose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -22,14 +23,15 @@ const MOST_DISTRACTORS = 3;
  * A new item. Each distractor is what one misconception would take for the time asked for; where fewer of them make a
  * difference the item has fewer choices.
  */
-export function makeChooseAll(id: string, rng: Rng, rung: Rung, settings: LessonSettings): ChooseAllItem {
-  for (;;) {
+export function makeChooseAll(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ChooseAllItem {
+  for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const from = oneOf(['words', 'display', 'dial'], rng);
     const choices = from === 'dial' ? texts(at, rng, settings) : dials(at, from, rng, rung, settings);
     // A time at which no idea makes a difference has nothing to choose from: take another one.
     if (choices.length > 2) return { id, kind: 'choose-all', timeSec: at, from, choices: shuffled(choices, rng) };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }
 
 /** The time as a display and in each wording, and what ideas would read from the dial instead. */

@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -28,8 +29,8 @@ const WAYS = [
  * A new item: one right choice, and what ideas take the shown time for. Where fewer of them make a difference, there are
  * fewer choices; a time at which none does is not asked so.
  */
-export function makeChooseOne(id: string, rng: Rng, rung: Rung, settings: LessonSettings): ChooseOneItem {
-  for (;;) {
+export function makeChooseOne(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ChooseOneItem {
+  for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const [from, to] = WAYS[Math.floor(rng() * WAYS.length)]!;
     const wrong = new Map<string, Choice>();
@@ -44,6 +45,7 @@ export function makeChooseOne(id: string, rng: Rng, rung: Rung, settings: Lesson
     const choices = [right, ...[...wrong.values()].slice(0, MOST_DISTRACTORS)];
     if (choices.length > 1) return { id, kind: 'choose-one', timeSec: at, from, choices: shuffled(choices, rng) };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }
 
 /** What somebody with one idea would look for among the choices; the right time is left out. */

@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors.js';
 import { sameTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -88,8 +89,8 @@ function readingText(item: ExplainMistakeItem, settings: LessonSettings): string
 }
 
 /** The other explanations are ideas that lead to other readings of this dial. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): ExplainMistakeItem {
-  for (;;) {
+function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ExplainMistakeItem {
+  for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const readings = shuffled(READING_IDEAS, rng).flatMap((idea) => {
       const wrong = wrongReading(at, idea, settings);
@@ -102,6 +103,7 @@ function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Expla
     const choices = shuffled([misconception, ...unlike.slice(0, MOST_OTHERS).map(({ idea }) => idea)], rng);
     return { id, kind: 'explain-mistake', timeSec: at, misconception, choices };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }
 
 const leadsTo = (at: SecondOfDay, idea: MisconceptionId, reading: string, settings: LessonSettings): boolean =>

@@ -43,18 +43,19 @@ export const labelParts = pairKind<'label-parts', LabelPartsItem>({
   timesOf: () => [],
   stem: (item, settings) => TEXTS[tongueOf(settings)].stem[isDisplay(item) ? 'display' : 'dial'],
   picture: pictureOf,
-  cards: (item, settings) => item.names.map((name) => ({ text: TEXTS[tongueOf(settings)].parts[name] })),
-  partners: (item) => item.parts.map((part, place) => ({ text: isDisplay(item) ? PIECES[part]! : dialLetter(place) })),
+  cards: (item) => item.parts.map((part, place) => ({ text: nameOfPlace(item, part, place) })),
+  partners: (item, settings) => item.names.map((name) => ({ text: TEXTS[tongueOf(settings)].parts[name] })),
   pairs: (item, acts) =>
-    item.names.map((name) => {
-      const place = item.parts.findIndex((part) => acts.name(part).includes(name));
+    item.parts.map((part) => {
+      const [called] = acts.name(part);
+      const place = item.names.indexOf(called!);
       return place < 0 ? null : place;
     }),
   doing: () => ['name'],
   lookAt: (item, settings) => TEXTS[tongueOf(settings)].lookAt[isDisplay(item) ? 'display' : 'dial'],
-  keySentence(item, settings, key) {
+  keySentence(item, settings) {
     const { are, parts } = TEXTS[tongueOf(settings)];
-    return are(item.names.map((name, place) => `${nameOfPlace(item, key[place] ?? 0)} ${parts[name]}`).join(', '));
+    return are(item.parts.map((part, place) => `${nameOfPlace(item, part, place)} ${parts[part]}`).join(', '));
   },
   make,
   samples: [
@@ -73,7 +74,7 @@ export const labelParts = pairKind<'label-parts', LabelPartsItem>({
 /** The display in pieces: what stands before its colon, the colon, and what stands behind. */
 const PIECES: Readonly<Partial<Record<ClockPart, string>>> = { hours: '8', colon: ':', minutes: '10' };
 
-const nameOfPlace = (item: LabelPartsItem, place: number) => (isDisplay(item) ? `“${PIECES[item.parts[place]!]}”` : dialLetter(place));
+const nameOfPlace = (item: LabelPartsItem, part: ClockPart, place: number) => (isDisplay(item) ? `“${PIECES[part]!}”` : dialLetter(place));
 
 function pictureOf(item: LabelPartsItem): Picture {
   if (isDisplay(item)) return { ...NO_PICTURE, display: { ...displayOf('8', '10', ':'), plain: true } };

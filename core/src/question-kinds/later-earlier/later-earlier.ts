@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { typedTime, type TypedTime } from '../../acts/typed-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
@@ -172,14 +173,15 @@ function lineOf(item: LaterEarlierItem) {
 }
 
 /** Lengths that the rung can count; over the full hour more often than not, since there the mistakes are. */
-function make(id: string, rng: Rng, rung: Rung): LaterEarlierItem {
-  const steps = [...new Set(rung.minutes.filter((minute) => minute > 0 && minute % 5 === 0))];
+function make(id: string, rng: Rng, wanted: Rung): LaterEarlierItem {
+  const steps = [...new Set(wanted.minutes.filter((minute) => minute > 0 && minute % 5 === 0))];
   const lengths = [...steps, 60, 120, 180];
-  for (;;) {
+  for (const rung of rungsToTry(wanted)) {
     const start = timeOnRung(rung, rng);
     const minutes = lengths[Math.floor(rng() * lengths.length)]! + (rng() < 0.25 ? 60 : 0);
     const end = later(start, minutes * 60);
     if (rung.minutes.includes(minuteOfHour(end)))
       return { id, kind: 'later-earlier', startSec: start, minutes, asks: oneOf(['end', 'start', 'length'], rng) };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }

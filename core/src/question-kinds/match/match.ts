@@ -43,7 +43,7 @@ export const match = pairKind<'match', MatchItem>({
   doing: (item) => (item.left === 'words' || item.right === 'words' ? ['mean', 'read'] : ['read']),
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   keySentence: (_item, settings, key) =>
-    TEXTS[tongueOf(settings)].together(key.map((right, left) => `${left + 1} ${dialLetter(right ?? 0)}`).join(', ')),
+    TEXTS[tongueOf(settings)].together(key.map((right, left) => `${dialLetter(left)} ${(right ?? 0) + 1}`).join(', ')),
   make,
   samples: [
     { id: 'sample-display', kind: 'match', left: 'dial', right: 'display', times: [9900, 13_500, 27_000], others: [13_500, 27_000, 9900] },

@@ -1,7 +1,8 @@
+import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -87,8 +88,8 @@ function oddOf(choices: readonly Choice[], acts: Acts): number[][] {
 }
 
 /** The odd one is what somebody with an idea takes for the same: they then find another one odd, or none. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): OddOneOutItem {
-  for (;;) {
+function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): OddOneOutItem {
+  for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const wordings = say(at, WORD_PACKS[settings.pack]);
     const same: Choice[] = [{ text: displayText(at, settings.separator) }, ...wordings.slice(0, 2).map((text) => ({ text }))];
@@ -101,6 +102,7 @@ function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): OddOn
       return { id, kind: 'odd-one-out', timeSec: at, choices: shuffled([...shown, dials], rng) };
     }
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }
 
 function mistakenText(at: SecondOfDay, wordings: readonly string[], acts: Acts, settings: LessonSettings): string[] {

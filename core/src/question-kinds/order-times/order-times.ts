@@ -87,7 +87,8 @@ export const orderTimes: QuestionKind<OrderTimesItem, OrderTimesResponse, OrderT
   asked: (item, settings) => ({ ...cardsOnStage(item, settings), stem: TEXTS[tongueOf(settings)].stem }),
   answered(item, settings) {
     const stage = cardsOnStage(item, settings);
-    return { ...stage, board: [...stage.board, orderTimes.keySentence(item, settings)] };
+    const sentence = orderTimes.keySentence(item, settings);
+    return stage.dials.length > 0 ? { ...stage, words: [sentence], board: [sentence] } : { ...stage, board: [...stage.board, sentence] };
   },
   slip(item, rng, settings) {
     const order = [...ordered(item, actsOf([], settings), settings)];
@@ -125,8 +126,8 @@ function cardsOnStage(item: OrderTimesItem, settings: LessonSettings) {
   const cards = cardsOf(item, settings);
   const dials = cards.flatMap((card) => ('text' in card ? [] : [dialOfChoice(card, false)]));
   const lines = cards.flatMap((card, place) => ('text' in card ? [`${dialLetter(place)}  ${card.text}`] : []));
-  const stage = pictureOnStage({ ...NO_PICTURE, lines: [dayOf(item, settings), ...lines] });
-  return dials.length > 0 ? { ...stage, ...sideBySide(dials) } : stage;
+  if (dials.length > 0) return { ...pictureOnStage(NO_PICTURE), words: [dayOf(item, settings)], ...sideBySide(dials) };
+  return pictureOnStage({ ...NO_PICTURE, lines: [dayOf(item, settings), ...lines] });
 }
 
 /** In one half of the day; two of three rows have a time in the hour of the 12, which comes first there. */

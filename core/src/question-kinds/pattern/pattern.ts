@@ -1,6 +1,7 @@
+import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
@@ -151,9 +152,9 @@ function goneOn({ hour, minute }: TypedTime, stepMin: number): TypedTime {
 }
 
 /** Steps that stay on the rung; one in two rows goes over 12. */
-function make(id: string, rng: Rng, rung: Rung, _settings: LessonSettings): PatternItem {
+function make(id: string, rng: Rng, wanted: Rung, _settings: LessonSettings): PatternItem {
   const count = 5;
-  for (;;) {
+  for (const rung of rungsToTry(wanted)) {
     const overTwelve = rng() < 0.5;
     const steps = [5, 10, 15, 20, 30, 60, 60, -60].filter((step) => rung.minutes.includes(Math.abs(step) % 60));
     const stepMin = steps[Math.floor(rng() * steps.length)]!;
@@ -164,4 +165,5 @@ function make(id: string, rng: Rng, rung: Rung, _settings: LessonSettings): Patt
     const item: PatternItem = { id, kind: 'pattern', startSec, stepMin, count, gaps };
     if (pattern.timesOf(item).every((at) => rung.minutes.includes(minuteOfHour(at)))) return item;
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }

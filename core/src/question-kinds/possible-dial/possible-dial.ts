@@ -1,8 +1,9 @@
+import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { reportPose } from '../../dial/possible.js';
 import { gearedPose, type Pose } from '../../dial/pose.js';
 import { nearestTime } from '../../dial/nearest-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -76,8 +77,8 @@ function looksRight(pose: Pose, acts: Acts, settings: LessonSettings): boolean {
 }
 
 /** Dials as gears have them, and one as somebody with an idea sets it. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): PossibleDialItem {
-  for (;;) {
+function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): PossibleDialItem {
+  for (const rung of rungsToTry(wanted)) {
     const times = [timeOnRung(rung, rng), timeOnRung(rung, rng)];
     const isCan = rng() < 0.25;
     if (isCan) return { id, kind: 'possible-dial', poses: [gearedPose(times[0]!)] };
@@ -90,4 +91,5 @@ function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Possi
     if (reportPose(pose, CLEARLY_DEG).possible) continue;
     return { id, kind: 'possible-dial', poses: rng() < 0.5 ? [pose] : shuffled([pose, gearedPose(times[1]!)], rng) };
   }
+  throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }

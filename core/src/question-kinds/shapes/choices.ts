@@ -57,7 +57,7 @@ export function judgeChoices(key: readonly number[], { chosen }: ChoicesAnswer):
 /** Choices as they are drawn on a stage: dials side by side, or lettered lines beside the picture; those of the key ticked. */
 export function choicesOnStage(picture: Picture, choices: readonly Choice[], key: readonly number[]): StageState {
   const dials = choices.flatMap((choice, place) => ('text' in choice ? [] : [dialOfChoice(choice, key.includes(place))]));
-  if (dials.length > 0 && !picture.dial) return { ...pictureOnStage({ ...NO_PICTURE, lines: picture.lines }), ...sideBySide(dials) };
+  if (dials.length > 0 && !picture.dial) return { ...pictureOnStage(NO_PICTURE), words: picture.lines, ...sideBySide(dials) };
   const stage = pictureOnStage(picture);
   const lines = choices.map((choice, place) => `${dialLetter(place)}  ${'text' in choice ? choice.text : ''}`);
   return { ...stage, board: [...stage.board, ...lines.map((line, place) => (key.includes(place) ? `${line} ✓` : line))] };

@@ -15,11 +15,11 @@ export interface PairsShapeView {
   readonly layers: DialLayers;
 }
 
-/** "1 B, 2 A, 3 –". */
+/** "A 2, B 1, C –": cards have letters, partners numbers. */
 export const pairsText = ({ pairs }: PairsAnswer): string =>
   pairs.every((one) => one === null)
     ? 'blank'
-    : pairs.map((one, place) => `${place + 1} ${one === null ? '–' : dialLetter(one)}`).join(', ');
+    : pairs.map((one, place) => `${dialLetter(place)} ${one === null ? '–' : one + 1}`).join(', ');
 
 export const samePairs = (one: PairsAnswer, other: PairsAnswer): boolean => one.pairs.join() === other.pairs.join();
 

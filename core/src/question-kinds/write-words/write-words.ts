@@ -27,6 +27,8 @@ export interface WriteWordsItem extends ItemBase {
   readonly timeSec: number;
   readonly from: Exclude<Given, 'words'>;
   readonly lines: 1 | 2;
+  /** Wordings that the teacher lets count besides those of the pack. */
+  readonly accepted?: readonly string[];
 }
 
 export interface WriteWordsResponse extends WordsAnswer {
@@ -119,18 +121,24 @@ const heardAs = (line: string, { pack }: LessonSettings): HeardTime | null => {
   return heard.kind === 'time' ? heard : null;
 };
 
+/** A line as it is compared: without capitals, marks and what is more than one space. */
+const plainLine = (line: string): string =>
+  line
+    .toLowerCase()
+    .replace(/[^\p{L}\p{N}]+/gu, ' ')
+    .trim();
+
 /** Every line must say the time, each in another way; digits say it, but not in words. */
 function judge(item: WriteWordsItem, { lines }: WriteWordsResponse, settings: LessonSettings): Judgement {
   const wanted = (atOf(item) % SECONDS_PER_HALF_DAY) / 60;
   const heard = lines.map((line) => heardAs(line, settings));
-  const right = heard.map((one) => one !== null && one.misconception === null && one.minuteOfDay % 720 === wanted);
-  const inWords = heard.every((one) => one === null || one.form === 'words');
-  const plain = lines.map((line) =>
-    line
-      .toLowerCase()
-      .replace(/[^\p{L}\p{N}]+/gu, ' ')
-      .trim(),
+  const accepted = new Set((item.accepted ?? []).map(plainLine));
+  const right = heard.map(
+    (one, line) =>
+      accepted.has(plainLine(lines[line]!)) || (one !== null && one.misconception === null && one.minuteOfDay % 720 === wanted),
   );
+  const inWords = heard.every((one) => one === null || one.form === 'words');
+  const plain = lines.map(plainLine);
   const isOther = new Set(plain).size === plain.length;
   const parts = [...right.map((one) => ({ part: 'words', right: one }) as const), { part: 'form', right: inWords && isOther } as const];
   if (lines.every((line) => line.trim() === '')) return { verdict: 'blank', parts };

@@ -4,6 +4,7 @@ import { bandKindOf } from '@zeitpunkt/core/scene/bands/registry';
 import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { dialOf } from '@zeitpunkt/core/scene/dial-state';
+import { heldUpright } from '../ui/held-upright';
 import { SceneView } from '../ui/scene-view';
 
 /** What a question shows beside its stem: a dial, a display, lines of words, a line of time. */
@@ -19,7 +20,7 @@ import { SceneView } from '../ui/scene-view';
       <p class="display">{{ display.hour ?? '__' }}{{ display.separator }}{{ display.minute ?? '__' }}</p>
     }
     @for (line of picture().lines; track $index) {
-      <p class="line">{{ line }}</p>
+      <p class="line" [class.sentence]="line.length > 28">{{ line }}</p>
     }
     @if (band(); as band) {
       <zp-scene class="band" [scene]="band.scene" [label]="band.label" />
@@ -53,6 +54,10 @@ import { SceneView } from '../ui/scene-view';
       font-weight: 700;
       font-size: clamp(1.4rem, 5vw, 2.4rem);
     }
+    .line.sentence {
+      font-weight: 400;
+      font-size: 1.15rem;
+    }
     .band {
       width: 100%;
     }
@@ -71,6 +76,8 @@ import { SceneView } from '../ui/scene-view';
 export class PictureView {
   readonly picture = input.required<Picture>();
 
+  private readonly tall = heldUpright();
+
   protected readonly dial = computed(() => {
     const { dial } = this.picture();
     if (!dial) return null;
@@ -79,12 +86,12 @@ export class PictureView {
   });
   protected readonly band = computed(() => {
     const { band } = this.picture();
-    return band && { scene: bandScene(band), label: bandKindOf(band).describe(band) };
+    return band && { scene: bandScene(band, this.tall()), label: bandKindOf(band).describe(band) };
   });
 }
 
-/** A band as a scene of its own. */
-export function bandScene(band: NonNullable<Picture['band']>): Scene {
-  const [width, height] = [1000, 230];
+/** A band as a scene of its own; on a narrow screen it is drawn shorter, so that its numbers can be read. */
+export function bandScene(band: NonNullable<Picture['band']>, isNarrow: boolean): Scene {
+  const [width, height] = [isNarrow ? 640 : 1000, 230];
   return { width, height, nodes: bandKindOf(band).nodes(band, { x: 60, y: 10, width: width - 120, height: height - 60 }, 'band') };
 }

@@ -21,7 +21,7 @@ import {
 import type { BeatField } from './beat-field';
 import { BEAT_FIELDS } from './beat-fields';
 import { isAboutOneTime } from './new-beats';
-import { layerPressed, layerStates } from './layers-field';
+import { SettingFields } from './setting-fields';
 
 /** The longest words that a lesson file takes. */
 const LONGEST_TEXT = 2000;
@@ -29,7 +29,7 @@ const LONGEST_TEXT = 2000;
 /** The settings of the beat at hand: its words with how long they take to say, what its kind has, a note, and what was found. */
 @Component({
   selector: 'zp-beat-settings',
-  imports: [DecimalPipe, MatButton],
+  imports: [DecimalPipe, MatButton, SettingFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './beat-settings.html',
   styleUrl: './beat-settings.scss',
@@ -47,8 +47,8 @@ export class BeatSettings {
   /** A step of the beat that is to be seen while its words are written. */
   readonly lookAt = output<string>();
   readonly mend = output<NamedFinding>();
-  protected readonly layerStates = layerStates;
-  protected readonly layerPressed = layerPressed;
+  /** The question of the beat is to be worked on, by its id. */
+  readonly compose = output<string>();
   /** What cannot be kept of what was written here, by field. */
   protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({
     source: () => this.beat().id,

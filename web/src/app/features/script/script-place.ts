@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
+  addQuestion,
   checkPrepared,
   clipOf,
   duplicateBeat,
@@ -11,8 +12,10 @@ import {
   readTimeEntry,
   removeBeats,
   secondOfDay,
+  thinkSecondsFor,
   timingOf,
   type Beat,
+  type Item,
   type ScriptEdit,
   type Step,
   type TimingOffer,
@@ -32,7 +35,9 @@ import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
 import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
-import { insertOf, INSERTS } from './new-beats';
+import { QuestionComposer } from './composer/question-composer';
+import { insertOf, INSERTS, rungOfLesson } from './new-beats';
+import { SetDesigner } from './set/set-designer';
 import { OpenRoom } from './open-room';
 import { StagePlayer } from './stage-player';
 
@@ -50,8 +55,10 @@ const OFFERS_AFTER_MS = 250;
     KeyList,
     MatButton,
     OpenRoom,
+    QuestionComposer,
     RouterLink,
     SavingWord,
+    SetDesigner,
     StagePlayer,
     TeacherFrame,
   ],
@@ -72,6 +79,11 @@ export class ScriptPlace {
   protected readonly sought = signal('');
   protected readonly insertWhat = signal(INSERTS[0]!.value);
   protected readonly insertProblem = signal<string | null>(null);
+  /** The question that is worked on, by its id, and whether a set of them is designed. */
+  protected readonly composing = signal<string | null>(null);
+  protected readonly composed = computed(() => this.store.lesson()?.items.find(({ id }) => id === this.composing()) ?? null);
+  protected readonly designing = signal(false);
+  private readonly composer = viewChild(QuestionComposer);
   private readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
 
@@ -137,6 +149,23 @@ export class ScriptPlace {
       const timer = setTimeout(() => this.offers.set(prepared ? timingOf(prepared).offers : []), OFFERS_AFTER_MS);
       onCleanup(() => clearTimeout(timer));
     });
+  }
+
+  protected compose(itemId: string): void {
+    this.store.endTyping();
+    this.composing.set(itemId);
+    setTimeout(() => this.composer()?.open());
+  }
+
+  /** Questions of a designed set after the beat at hand, each with its time to think and its answer. */
+  protected addSet(items: readonly Item[]): void {
+    this.designing.set(false);
+    const lesson = this.store.lesson();
+    if (!lesson) return;
+    const { id } = this.chosen();
+    const beforeId = this.nextOf(id);
+    const rung = rungOfLesson(lesson);
+    this.addAfter(id, (one) => items.reduce((now, item) => addQuestion(item, thinkSecondsFor(item.kind, rung), beforeId)(now), one));
   }
 
   protected choose({ id, all }: Chosen): void {

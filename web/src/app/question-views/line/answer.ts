@@ -3,6 +3,7 @@ import type { Response } from '@zeitpunkt/core';
 
 import { displayText } from '@zeitpunkt/core/time/display';
 import { minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { heldUpright } from '../../ui/held-upright';
 import { SceneView } from '../../ui/scene-view';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { SendAnswer } from '../parts/send';
@@ -16,7 +17,7 @@ const NOON_SEC = 43_200;
   imports: [SceneView, SendAnswer],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="line">
+    <div class="line" [class.narrow]="tall()">
       <zp-scene aria-hidden="true" [scene]="scene()" label="" />
       <input
         type="range"
@@ -39,13 +40,15 @@ export class LineAnswerView implements AnswerView<ViewOfShape<'line'>> {
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
   private readonly itemId = computed(() => this.view().itemId);
+  protected readonly tall = heldUpright();
   private readonly before = computed(() => givenTo<{ atSec: number }>(this.view(), this.given())?.atSec ?? null);
   protected readonly atSec = startingFrom<number>(this.itemId, () => this.before() ?? this.view().fromSec);
   protected readonly moved = startingFrom<boolean>(this.itemId, () => this.before() !== null);
   protected readonly scene = computed(() => {
     const { line, fromSec } = this.view();
     const atSec = this.atSec();
-    return bandScene(line.type === 'day-line' ? { ...line, atSec: Math.min(86_399, atSec) } : { ...line, at: (atSec - fromSec) / 60 });
+    const marked = line.type === 'day-line' ? { ...line, atSec: Math.min(86_399, atSec) } : { ...line, at: (atSec - fromSec) / 60 };
+    return bandScene(marked, this.tall());
   });
   /** Where the marker is, by what is written on the line. */
   protected readonly spoken = computed(() => {

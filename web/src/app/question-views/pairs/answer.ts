@@ -23,11 +23,11 @@ type Pairs = readonly (number | null)[];
         @for (card of view().cards; track $index) {
           <li cdkDropList [cdkDropListData]="$index" [cdkDropListSortingDisabled]="true" (cdkDropListDropped)="drop($event)">
             <button type="button" [attr.aria-pressed]="here() === $index" (click)="here.set($index)">
-              <span class="number">{{ $index + 1 }}</span>
+              <span class="number">{{ letterOf($index) }}</span>
               <zp-choice-face [choice]="card" [layers]="view().layers" />
               <span class="slot" [class.filled]="pairs()[$index] !== null">
                 @if (partnerOf($index); as partner) {
-                  <span class="heard-only">with {{ partner.letter }}</span>
+                  <span class="heard-only">with {{ partner.number }}</span>
                   <zp-choice-face aria-hidden="true" [choice]="partner.choice" [layers]="view().layers" />
                 } @else {
                   <span aria-hidden="true">?</span>
@@ -48,7 +48,7 @@ type Pairs = readonly (number | null)[];
         @for (partner of view().partners; track $index) {
           <li cdkDrag [cdkDragData]="$index" [class.used]="pairs().includes($index)">
             <button type="button" (click)="take($index)">
-              <span class="heard-only">{{ letterOf($index) }}, for card {{ here() + 1 }}:</span>
+              <span class="heard-only">{{ $index + 1 }}, for card {{ letterOf(here()) }}:</span>
               <zp-choice-face [choice]="partner" [layers]="view().layers" />
             </button>
           </li>
@@ -78,7 +78,7 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
 
   protected partnerOf(card: number) {
     const place = this.pairs()[card] ?? null;
-    return place === null ? null : { letter: dialLetter(place), choice: this.view().partners[place]! };
+    return place === null ? null : { number: place + 1, choice: this.view().partners[place]! };
   }
 
   /** The partner goes to the card that is looked at, and the next card without one is looked at. */
@@ -101,7 +101,7 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
   /** A partner has one card: where it was before is free again. */
   private put(card: number, partner: number): void {
     this.change(this.pairs().map((one, place) => (place === card ? partner : one === partner ? null : one)));
-    this.told.set(`Card ${card + 1} with ${dialLetter(partner)}.`);
+    this.told.set(`Card ${dialLetter(card)} with ${partner + 1}.`);
   }
 
   private change(pairs: Pairs): void {

@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, input, model, output, signal, viewChildren } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, model, output, signal, viewChildren } from '@angular/core';
 import { plainDigits } from '@zeitpunkt/core/words/plain-digits';
 
 /** One box for digits, and what stands around it. */
@@ -20,25 +20,32 @@ export interface DigitBox {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="display" [class.many]="boxes().length > 2">
-      @for (box of boxes(); track $index) {
-        @for (text of box.before; track $index) {
+      @for (group of groups(); track $index) {
+        @for (text of group.before; track $index) {
           <span class="plate">{{ text }}</span>
         }
-        <input
-          #box
-          [attr.aria-label]="box.label"
-          inputmode="none"
-          autocomplete="off"
-          [style.width.em]="box.most === 3 ? 2.8 : 2.2"
-          [value]="values()[$index] ?? ''"
-          [class.here]="here() === $index"
-          (keydown.enter)="entered.emit()"
-          (focus)="here.set($index)"
-          (input)="typed($index, $event)"
-        />
-        @if (box.after) {
-          <span>{{ box.after }}</span>
-        }
+        <span class="group">
+          @if (group.label) {
+            <span class="plate">{{ group.label }}</span>
+          }
+          @for (one of group.boxes; track one.place) {
+            <input
+              #box
+              [attr.aria-label]="one.box.label"
+              inputmode="none"
+              autocomplete="off"
+              [style.width.em]="one.box.most === 3 ? 2.8 : 2.2"
+              [value]="values()[one.place] ?? ''"
+              [class.here]="here() === one.place"
+              (keydown.enter)="entered.emit()"
+              (focus)="here.set(one.place)"
+              (input)="typed(one.place, $event)"
+            />
+            @if (one.box.after) {
+              <span [class.unit]="one.box.after.length > 1">{{ one.box.after }}</span>
+            }
+          }
+        </span>
       }
     </div>
     <div class="pad" role="group" aria-label="Number pad">
@@ -56,6 +63,17 @@ export class DigitBoxes {
   /** Enter in a box sends the answer. */
   readonly entered = output();
   protected readonly pad = ['1', '2', '3', '4', '5', '6', '7', '8', '9', '0'];
+  /** Hour and minutes of a time stay on one line, a box with what stands right before it, too. */
+  protected readonly groups = computed(() => {
+    const groups: { before: readonly string[]; label: string | null; boxes: { box: DigitBox; place: number }[] }[] = [];
+    this.boxes().forEach((box, place) => {
+      const last = groups.at(-1)?.boxes.at(-1)?.box;
+      if (last?.isHour) groups.at(-1)!.boxes.push({ box, place });
+      else if (box.isHour) groups.push({ before: box.before, label: null, boxes: [{ box, place }] });
+      else groups.push({ before: [], label: box.before[0] ?? null, boxes: [{ box, place }] });
+    });
+    return groups;
+  });
   protected readonly here = signal(0);
   private readonly inputs = viewChildren<ElementRef<HTMLInputElement>>('box');
 

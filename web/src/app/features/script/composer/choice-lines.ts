@@ -1,0 +1,66 @@
+import {
+  displayText,
+  gearedPose,
+  readTimeEntry,
+  reportPose,
+  secondOfDay,
+  toSecondOfDay,
+  type Choice,
+  type LessonSettings,
+} from '@zeitpunkt/core';
+
+const DEGREES_A_NUMERAL = 30;
+
+/**
+ * Choices as lines that a teacher types: a text as it stands, a dial as "dial 7:45", with "few numerals" where it has only
+ * four, and with "short hand at 7" where the hour hand is not where gears have it.
+ */
+export function choiceLines(choices: readonly Choice[], { separator }: LessonSettings): string {
+  return choices
+    .map((choice) => {
+      if ('text' in choice) return choice.text;
+      const { nearest } = reportPose(choice);
+      const off = Math.abs(gearedPose(nearest).hourDeg - choice.hourDeg) > 0.5;
+      const at = Math.round((choice.hourDeg / DEGREES_A_NUMERAL) * 10) / 10 || 12;
+      return `dial ${displayText(nearest, separator)}${off ? ` short hand at ${at}` : ''}${choice.numerals === 'all' ? '' : ' few numerals'}`;
+    })
+    .join('\n');
+}
+
+const DIAL = /^dial\s+(.+?)(?:\s+short hand at\s+(\d{1,2}(?:[.,]\d)?))?(\s+few numerals)?$/i;
+const LONGEST = 200;
+
+/** Choices that were typed, one a line; a sentence where a line cannot be read. */
+export function choicesTyped(
+  text: string,
+  most: number,
+  { pack }: LessonSettings,
+): { readonly choices: readonly Choice[] } | { readonly problem: string } {
+  const lines = text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter(Boolean);
+  if (lines.length < 2) return { problem: 'At least two choices, one a line.' };
+  if (lines.length > most) return { problem: `At most ${most} choices; ${lines.length} came.` };
+  const choices: Choice[] = [];
+  for (const [index, line] of lines.entries()) {
+    const dial = DIAL.exec(line);
+    if (!dial) {
+      if (line.length > LONGEST) return { problem: `Line ${index + 1}: at most ${LONGEST} letters.` };
+      choices.push({ text: line });
+      continue;
+    }
+    const typed = readTimeEntry(dial[1]!, pack, secondOfDay(8, 0));
+    if ('problem' in typed) return { problem: `Line ${index + 1}: ${typed.problem}` };
+    const geared = gearedPose(toSecondOfDay(typed.at));
+    const at = dial[2] === undefined ? null : Number(dial[2].replace(',', '.'));
+    if (at !== null && !(at >= 0 && at <= 12)) return { problem: `Line ${index + 1}: the short hand can be at 0 to 12.` };
+    choices.push({
+      ...geared,
+      hourDeg: at === null ? geared.hourDeg : (at % 12) * DEGREES_A_NUMERAL,
+      numerals: dial[3] ? 'quarters' : 'all',
+    });
+  }
+  if (new Set(choices.map((choice) => JSON.stringify(choice))).size < choices.length) return { problem: 'Two choices are the same.' };
+  return { choices };
+}
