@@ -14,9 +14,9 @@ const read = (hour: number, minute: number, typed: string, atMs = 0): Answered =
   const [typedHour = '', typedMinute = ''] = typed.split(':');
   const item: Item = { id: `q${hour}-${minute}`, kind: 'read-dial', timeSec: secondOfDay(hour, minute) };
   const response: Response = typed === '?' ? { kind: 'not-sure' } : { kind: 'read-dial', hour: typedHour, minute: typedMinute };
-  return { id: `${hour}:${minute}`, item, response, atMs };
+  return { id: `${hour}:${minute}`, item, response, settings: DEFAULT_SETTINGS, atMs };
 };
-const findings = (answered: readonly Answered[], nowMs = 0) => diagnose(answered, DEFAULT_SETTINGS, nowMs).ideas;
+const findings = (answered: readonly Answered[], nowMs = 0) => diagnose(answered, nowMs).ideas;
 const finding = (id: MisconceptionId, answered: readonly Answered[], nowMs = 0): IdeaFinding | undefined =>
   findings(answered, nowMs).find((one) => one.id === id);
 
@@ -49,12 +49,12 @@ test('one slip among right answers is a one-off; a few wrong answers of all sort
     expect(probability).toBeLessThan(0.5);
     expect(sureness).toMatch(/one-off|not-seen|too-few/);
   }
-  expect(diagnose(scattered, DEFAULT_SETTINGS, 0).skill).toBeLessThan(diagnose(RIGHT, DEFAULT_SETTINGS, 0).skill - 0.2);
+  expect(diagnose(scattered, 0).skill).toBeLessThan(diagnose(RIGHT, 0).skill - 0.2);
 });
 
 test('too few answers to say is an answer, and so is none', () => {
   expect(finding('nearest-hour', [read(2, 45, '3:45')])!.sureness).toBe('too-few');
-  expect(diagnose([], DEFAULT_SETTINGS, 0)).toMatchObject({ ideas: [], answers: 0 });
+  expect(diagnose([], 0)).toMatchObject({ ideas: [], answers: 0 });
   expect(finding('nearest-hour', RIGHT)).toMatchObject({ sureness: 'not-seen', hits: 0, chances: 4 });
 });
 

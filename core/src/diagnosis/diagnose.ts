@@ -20,6 +20,8 @@ export interface Answered {
   readonly id: string;
   readonly item: Item;
   readonly response: Response;
+  /** Of the lesson in which it was asked. */
+  readonly settings: LessonSettings;
   /** Milliseconds since 1970. */
   readonly atMs: number;
 }
@@ -79,8 +81,8 @@ function baseOf({ is }: Shown, ways: number): Float64Array {
  * less. The states number a few thousand and are all gone through.
  * @param nowMs milliseconds since 1970, from which the age of answers is counted
  */
-export function diagnose(answered: readonly Answered[], settings: LessonSettings, nowMs: number): Diagnosis {
-  const models = answered.map(({ item }) => itemModel(item, settings));
+export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosis {
+  const models = answered.map(({ item, settings }) => itemModel(item, settings));
   const ideas = [...new Set(models.flatMap((model) => model.ideas))];
   const place = new Map(ideas.map((id, index) => [id, index]));
   const count = ideas.length;

@@ -75,9 +75,10 @@ export function measureDiagnosis({ pupils, questions, seed }: { pupils: number; 
       id: item.id,
       item,
       response: simulateResponse(profile, item, DEFAULT_SETTINGS, rng).response,
+      settings: DEFAULT_SETTINGS,
       atMs: 0,
     }));
-    const { ideas } = diagnose(answered, DEFAULT_SETTINGS, 0);
+    const { ideas } = diagnose(answered, 0);
     const enough = ideas.filter(({ chances }) => chances >= LEAST_CHANCES);
     const isSaid = ({ probability }: { readonly probability: number }) => probability >= THRESHOLDS.likely.probability;
     for (const { id, probability } of enough) {

@@ -44,6 +44,14 @@ export class TeacherPage {
     return audience;
   }
 
+  /** Takes a lesson file in on the ladder, with its title. */
+  async takeIn(content: string, title: string): Promise<void> {
+    await this.page
+      .getByLabel('Open a lesson file')
+      .setInputFiles({ name: 'in.lesson.json', mimeType: 'application/json', buffer: Buffer.from(content) });
+    await this.page.getByRole('link', { name: `Edit ${title}` }).waitFor();
+  }
+
   async begin(): Promise<void> {
     await this.page.getByRole('button', { name: 'Begin the lesson' }).click();
     await expect(this.place).toContainText('Step 1 of');

@@ -6,6 +6,7 @@ import type { MarkedResponse } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { HeldIdeas } from './held-ideas';
 import { ResponseCard } from './response-card';
 import type { ReviewQuestion } from './review-table';
 import { ReviewStore } from './review-store';
@@ -13,7 +14,7 @@ import { ReviewStore } from './review-store';
 /** A taught lesson: questions by pupils, with verdict and misconception; every cell opens the answer it came from. */
 @Component({
   selector: 'zp-review',
-  imports: [DatePipe, MatButton, ResponseCard, TeacherFrame],
+  imports: [DatePipe, HeldIdeas, MatButton, ResponseCard, TeacherFrame],
   providers: [ReviewStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './review.html',
@@ -29,7 +30,7 @@ export class Review {
   /** A cell whose answer no idea explains: right, or what was given instead. */
   protected inShort({ mark, response }: MarkedResponse, question: ReviewQuestion): string {
     const { verdict } = mark;
-    return isRightVerdict(verdict) || verdict === 'blank' ? VERDICT_WORDS[verdict].words : question.textOf(response);
+    return isRightVerdict(verdict) ? VERDICT_WORDS[verdict].words : question.textOf(response);
   }
 
   constructor() {

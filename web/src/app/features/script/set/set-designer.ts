@@ -12,14 +12,29 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf, misconceptionOf, RUNGS, type DesignedSet, type Item, type Lesson, type MisconceptionId, type Rung } from '@zeitpunkt/core';
+import {
+  kindOf,
+  misconceptionOf,
+  MOST_IDEAS,
+  RUNGS,
+  type DesignedSet,
+  type Item,
+  type Lesson,
+  type MisconceptionId,
+  type Rung,
+} from '@zeitpunkt/core';
+import { ask, sentenceOf } from '../../../shared/api';
 import { clock } from '../../../shared/clock';
+import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
+import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
 import { rungOfLesson } from '../new-beats';
 import type { DesignNews, DesignWish } from './set-messages';
 import { setWords } from './set-words';
 
 const POOL = 3000;
+/** By how much each further idea of a rung is less usual than the first. */
+const USUAL_FALL = 0.15;
 
 /** A set of questions that tells ideas apart, chosen from thousands in a worker: so many of them, in so much time, with some kept and some sent away. */
 @Component({
@@ -38,9 +53,18 @@ export class SetDesigner {
   private readonly rungId = computed(() => rungOfLesson(this.lesson()));
   private readonly rung = computed((): Rung => RUNGS[this.rungId()]);
   protected readonly rungName = computed(() => this.rung().name);
-  protected readonly ideas = computed(() =>
-    this.rung().misconceptions.map((id) => ({ id, name: misconceptionOf(id).name, ...describeIdea(id) })),
-  );
+  protected readonly classes = signal<readonly { readonly id: string; readonly name: string }[]>([]);
+  private readonly ofClass = signal<readonly ClassIdea[] | null>(null);
+  protected readonly classWord = signal<string | null>(null);
+  /** Ideas with their weights: those that a class holds, or those that are usual on the rung, the commonest first. */
+  protected readonly ideas = computed(() => {
+    const ofClass = this.ofClass();
+    const likely = ofClass ?? this.rung().misconceptions.map((id, place) => ({ id, weight: 1 / (1 + USUAL_FALL * place), pupils: 0 }));
+    return likely.slice(0, MOST_IDEAS).map(({ id, weight, pupils }) => {
+      const { name, whatThePupilDoes } = misconceptionOf(id);
+      return { id, weight, name: pupils > 0 ? `${name} (${pupils})` : name, does: whatThePupilDoes };
+    });
+  });
   private readonly left = signal<ReadonlySet<MisconceptionId>>(new Set());
   protected readonly isWanted = (id: MisconceptionId) => !this.left().has(id);
   protected readonly count = signal(6);
@@ -62,12 +86,36 @@ export class SetDesigner {
       key: keyOf(item, this.lesson().settings).text,
     })),
   );
+  private readonly diagnoser = inject(Diagnoser);
   private worker: Worker | null = null;
   private seed = 1;
 
   constructor() {
     afterNextRender(() => this.dialog().nativeElement.showModal());
+    // Without classes there is nothing to choose, and the usual ideas of the rung do.
+    void ask<readonly { id: string; name: string }[]>('GET', '/api/classes').then(
+      (classes) => this.classes.set(classes),
+      () => undefined,
+    );
     inject(DestroyRef).onDestroy(() => this.stop());
+  }
+
+  /** The ideas of a class by its latest answers, or with no class the usual ones of the rung. */
+  protected async takeFrom(classId: string): Promise<void> {
+    this.left.set(new Set());
+    this.classWord.set(null);
+    if (!classId) return this.ofClass.set(null);
+    const looking = 'Looking through its answers …';
+    this.classWord.set(looking);
+    try {
+      const ideas = await ideasOfClass(classId, this.diagnoser, (part) => this.classWord.set(`${looking} ${Math.round(part * 100)} %`));
+      this.ofClass.set(ideas.length > 0 ? ideas : null);
+      const none = 'Its answers show no idea, or are too few to say: the usual ones of the rung stand here.';
+      this.classWord.set(ideas.length > 0 ? 'In brackets: pupils of whom an idea is settled or likely.' : none);
+    } catch (error) {
+      this.ofClass.set(null);
+      this.classWord.set(sentenceOf(error));
+    }
   }
 
   protected toggleIdea(id: MisconceptionId): void {
@@ -86,8 +134,7 @@ export class SetDesigner {
     this.problem.set(null);
     this.progress.set(0);
     const ideas = this.ideas().filter(({ id }) => this.isWanted(id));
-    // The usual ideas of a rung stand with the commonest first.
-    const likely = ideas.map(({ id }, place) => ({ id, weight: 1 / (1 + 0.15 * place) }));
+    const likely = ideas.map(({ id, weight }) => ({ id, weight }));
     const wish: DesignWish = {
       wish: { count: this.count(), ideas: likely, seconds: this.minutes() * 60, pins: this.pins(), bans: this.bans() },
       rung: this.rungId(),
@@ -127,8 +174,4 @@ export class SetDesigner {
     if (news.type === 'failed') this.problem.set(news.problem);
     else this.set.set(news.set);
   }
-}
-
-function describeIdea(id: MisconceptionId): { readonly does: string } {
-  return { does: misconceptionOf(id).whatThePupilDoes };
 }

@@ -1,0 +1,210 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, PHONE, test } from './lib/classroom.js';
+import { ScriptPage } from './lib/script.js';
+
+/** A lesson with a question of every kind, as it was stored. */
+const EVERY_KIND = readFileSync(new URL('../../core/src/formats/old-files/lesson/3-every-kind.json', import.meta.url), 'utf8');
+const { items } = JSON.parse(EVERY_KIND) as { items: { kind: string }[] };
+
+test('every kind of question is asked, answered on a phone and on a tablet, and reviewed; whoever is not sure says so', async ({
+  teacher,
+  newPupil,
+}) => {
+  test.slow();
+  await teacher.signIn();
+  await teacher.takeIn(EVERY_KIND, 'Every kind of question');
+  const key = await teacher.openRoom('Every kind of question');
+  const wren = await newPupil('Wren', PHONE);
+  const elin = await newPupil('Elin');
+  await wren.join(key);
+  await elin.join(key);
+  await teacher.begin();
+  for (const [index, { kind }] of items.entries()) {
+    await test.step(kind, async () => {
+      await teacher.goTo('Ask');
+      const [answers, isUnsure] = index % 2 === 0 ? [wren, elin] : [elin, wren];
+      await answers.answerSomehow();
+      await answers.expectKept();
+      await isUnsure.notSure();
+      await isUnsure.expectKept();
+      await expect(teacher.wall).toContainText('2 of 2 answered');
+      // Nothing sticks out on the narrowest screen.
+      const sticksOut = await wren.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+      expect(sticksOut).toBeLessThanOrEqual(0);
+      await teacher.goTo('Answer');
+      await expect(isUnsure.sentence).toContainText('Good that you say so.');
+    });
+  }
+  await teacher.end();
+  await expect(teacher.page.getByRole('columnheader', { name: /Question 26/ })).toBeVisible();
+  await expect(teacher.page.getByText('not sure').first()).toBeVisible();
+});
+
+test('what was put together is there again after a reload, and a practice dial is at hand in the pauses', async ({ teacher, newPupil }) => {
+  await teacher.signIn();
+  await teacher.takeIn(EVERY_KIND, 'Every kind of question');
+  const key = await teacher.openRoom('Every kind of question');
+  const wren = await newPupil('Wren', PHONE);
+  await wren.join(key);
+  const { page } = wren;
+  await page.getByRole('button', { name: 'My clock' }).click();
+  await expect(page.getByText('10:10')).toHaveCount(0);
+  await page.getByRole('button', { name: 'What time is it?' }).click();
+  await expect(page.getByRole('status').getByText('10:10')).toBeVisible();
+  await page.getByRole('button', { name: 'Long hand on five minutes' }).click();
+  await expect(page.getByText('10:15')).toHaveCount(0); // hidden again until asked for
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await page.getByRole('button', { name: '7', exact: true }).click();
+  await page.reload();
+  await expect(page.getByRole('textbox', { name: 'Hour' })).toHaveValue('7');
+  await page.getByRole('button', { name: '3', exact: true }).click();
+  await page.getByRole('button', { name: '0', exact: true }).click();
+  await wren.send();
+  await wren.expectKept();
+});
+
+test('cards are put together and in order with the keyboard alone, and by dragging', async ({ teacher, newPupil }) => {
+  const lesson = JSON.parse(EVERY_KIND) as { items: { id: string }[]; beats: { itemId?: string }[] };
+  const wanted = ['match', 'order-times', 'place-on-line'];
+  const few = {
+    ...lesson,
+    items: lesson.items.filter(({ id }) => wanted.includes(id)),
+    beats: lesson.beats.filter(({ itemId }) => !itemId || wanted.includes(itemId)),
+  };
+  await teacher.signIn();
+  await teacher.takeIn(JSON.stringify(few), 'Every kind of question');
+  const key = await teacher.openRoom('Every kind of question');
+  const wren = await newPupil('Wren');
+  await wren.join(key);
+  const { page } = wren;
+  await teacher.begin();
+
+  await test.step('pairs', async () => {
+    await teacher.goTo('Ask');
+    const card = (letter: string) => page.getByRole('list', { name: 'Cards' }).getByRole('button', { name: new RegExp(`^${letter}`) });
+    // Cards are 2:45, 3:45 and 7:30; partners 3:45, 7:30 and 2:45.
+    await card('C').focus();
+    await page.keyboard.press('Enter');
+    await page.getByRole('button', { name: /^2, for card C/ }).press('Enter');
+    await expect(card('C')).toContainText('with 2');
+    const partner = page.getByRole('list', { name: 'Partners' }).getByRole('listitem').nth(2);
+    const [from, to] = [(await partner.boundingBox())!, (await card('A').boundingBox())!];
+    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(from.x - 20, from.y + 10, { steps: 4 });
+    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 10 });
+    await page.mouse.up();
+    await expect(card('A')).toContainText('with 3');
+    await card('B').press('Enter');
+    await page.getByRole('button', { name: /^1, for card B/ }).press('Enter');
+    await wren.send();
+    await wren.expectKept();
+    await teacher.goTo('Answer');
+    await expect(wren.sentence).toHaveText('Yes, that is right.');
+  });
+
+  await test.step('a place on a line', async () => {
+    await teacher.goTo('Ask');
+    const order = page.getByRole('list', { name: /Put the marker/ });
+    await expect(order).toHaveCount(0);
+    const marker = page.getByRole('slider', { name: 'Marker' });
+    await marker.focus();
+    for (let press = 0; press < 15; press++) await page.keyboard.press('ArrowRight');
+    await expect(marker).toHaveAttribute('aria-valuetext', '15 minutes from the left end');
+    await wren.send();
+    await wren.expectKept();
+    await teacher.goTo('Answer');
+    await expect(wren.sentence).toHaveText('Yes, that is right.');
+  });
+
+  await test.step('order', async () => {
+    await teacher.goTo('Ask');
+    await page.getByRole('button', { name: 'B earlier' }).press('Enter');
+    await expect(page.getByText('In order now: B, A, C.')).toBeAttached();
+    await wren.send();
+    await wren.expectKept();
+    await teacher.goTo('Answer');
+    await expect(wren.sentence).toHaveText('Yes, that is right.');
+  });
+});
+
+test('a question is composed: suggested, changed on the dial, answered as a pupil would, and nothing wrong is accepted unwarned', async ({
+  teacher,
+}) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  const script = new ScriptPage(page);
+  await script.open('Quarters at the tide gauge');
+  await page.getByRole('option', { name: /Ask/ }).first().click();
+  await page.getByRole('button', { name: 'Compose the question' }).click();
+  const composer = page.getByRole('dialog');
+  const preview = page.frameLocator('iframe[title="The question as a pupil sees it"]');
+
+  await test.step('what ideas answer is shown, and such a pupil can answer', async () => {
+    await expect(preview.getByRole('heading', { name: 'What time is it?' })).toBeVisible();
+    await composer.getByRole('button', { name: 'Numeral as minutes' }).last().click();
+    await expect(composer.getByRole('status')).toContainText('Count round in fives');
+    expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations).toEqual([]);
+  });
+
+  await test.step('the teacher answers it in the pupil’s view', async () => {
+    await composer.getByRole('button', { name: 'Answer again' }).click();
+    for (const digit of ['1', '1', '1']) await preview.getByRole('button', { name: digit, exact: true }).click();
+    await preview.getByRole('button', { name: 'This is my answer' }).click();
+    await expect(composer.getByRole('status')).toContainText('11:1');
+  });
+
+  await test.step('the hands change its time, and the pupil’s view follows', async () => {
+    const before = await script.field('Time').last().inputValue();
+    const hand = composer.getByRole('slider', { name: 'Long minute hand' });
+    await hand.focus();
+    await hand.press('PageUp');
+    await expect(script.field('Time').last()).not.toHaveValue(before);
+  });
+
+  await test.step('another kind about the same time, with a wording of one’s own', async () => {
+    await composer.getByLabel('Kind').selectOption({ label: 'Write in words' });
+    await expect(preview.getByRole('textbox').first()).toBeVisible();
+    const own = composer.getByLabel('Also counts as right');
+    await own.fill('half past eleven');
+    await own.blur();
+    await expect(composer.getByRole('alert').filter({ hasText: 'says another time' })).toBeVisible();
+    await own.fill('thereabouts!');
+    await own.blur();
+    await expect(composer.getByText(/also counts: .*thereabouts/)).toBeVisible();
+  });
+
+  await test.step('a suggestion is taken', async () => {
+    await composer.getByRole('button', { name: 'Suggest', exact: true }).click();
+    const first = composer.getByRole('list', { name: 'Suggestions' }).getByRole('button').first();
+    const kind = (await first.locator('strong').innerText()).split(':')[0]!;
+    await first.click();
+    await expect(composer.getByRole('heading', { level: 2, name: kind })).toBeVisible();
+    await composer.getByRole('button', { name: 'Done' }).click();
+    await script.saved();
+  });
+
+  await test.step('a set is designed, with one kept and one sent away, and put into the script', async () => {
+    const rows = page.getByRole('option', { name: /Ask/ });
+    const before = await rows.count();
+    await page.getByRole('button', { name: 'Design a set of questions' }).click();
+    const designer = page.getByRole('dialog');
+    await designer.getByLabel('Questions').fill('4');
+    await designer.getByRole('button', { name: 'Choose', exact: true }).click();
+    const set = designer.getByRole('region', { name: 'The set' }).getByRole('listitem');
+    await expect(set).toHaveCount(4);
+    const kept = await set.first().locator('div').innerText();
+    await set.first().getByRole('button', { name: 'Keep' }).click();
+    await set.nth(1).getByRole('button', { name: 'Not this' }).click();
+    const sent = await set.nth(1).locator('div').innerText();
+    await designer.getByRole('button', { name: 'Choose again' }).click();
+    await expect(set.filter({ hasText: sent.split('\n').at(-1)! })).toHaveCount(0);
+    await expect(set.filter({ hasText: kept.split('\n').at(-1)! })).not.toHaveCount(0);
+    expect((await new AxeBuilder({ page }).include('dialog').analyze()).violations).toEqual([]);
+    await designer.getByRole('button', { name: /Put 4 questions/ }).click();
+    await expect(rows).toHaveCount(before + 4);
+    await script.saved();
+  });
+});

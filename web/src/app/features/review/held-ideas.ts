@@ -1,0 +1,130 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { misconceptionOf, type Diagnosis } from '@zeitpunkt/core';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { answersIn, Diagnoser } from '../../shared/diagnosis/diagnoser';
+import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
+
+/** Which ideas explain a pupil's answers over the whole lesson: a hint with its evidence, every answer of which can be opened. */
+@Component({
+  selector: 'zp-held-ideas',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <h2>What pupils hold</h2>
+    @if (progress() !== null) {
+      <label for="held-progress">Looking through the answers …</label>
+      <progress id="held-progress" max="1" [value]="progress()"></progress>
+    }
+    @if (problem(); as problem) {
+      <p class="problem" role="alert">{{ problem }}</p>
+    }
+    @if (found(); as found) {
+      <ul>
+        @for (row of rows(); track row.pupil.id) {
+          <li>
+            <strong>{{ row.pupil.name }}</strong>
+            @for (idea of row.ideas; track idea.id) {
+              <p [title]="idea.nextMove">
+                {{ idea.words }}
+                @for (one of idea.evidence; track one.askingId) {
+                  <button type="button" class="link" (click)="opened.emit({ pupilId: row.pupil.id, askingId: one.askingId })">
+                    question {{ one.number }}
+                  </button>
+                }
+              </p>
+            }
+          </li>
+        } @empty {
+          <li class="facts">{{ found.size === 0 ? 'There are no answers yet.' : 'No idea explains more than a single slip.' }}</li>
+        }
+      </ul>
+      @if (others(); as others) {
+        <p class="facts">{{ others }}</p>
+      }
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.4rem;
+    }
+    ul {
+      display: grid;
+      gap: 0.4rem;
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    p {
+      margin: 0;
+    }
+    .link {
+      min-height: 28px;
+      padding: 0 0.2rem;
+      border: 0;
+      background: none;
+      color: inherit;
+      font: inherit;
+      text-decoration: underline;
+      cursor: pointer;
+    }
+  `,
+})
+export class HeldIdeas {
+  readonly detail = input.required<SessionDetail>();
+  readonly opened = output<{ readonly pupilId: string; readonly askingId: string }>();
+  private readonly diagnoser = inject(Diagnoser);
+  protected readonly progress = signal<number | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  protected readonly found = signal<ReadonlyMap<string, Diagnosis> | null>(null);
+  private stop: () => void = () => undefined;
+
+  /** Pupils of whom something is worth saying, those with a settled idea first. */
+  protected readonly rows = computed(() => {
+    const { pupils, live } = this.detail();
+    const numbers = new Map(live.room.run.askings.map(({ id }, index) => [id, index + 1]));
+    const askingOf = new Map(live.responses.map(({ id, askingId }) => [id, askingId]));
+    const rows = pupils.flatMap((pupil) => {
+      const diagnosis = this.found()?.get(pupil.id);
+      const ideas = (diagnosis ? worthSaying(diagnosis) : []).map((idea) => ({
+        id: idea.id,
+        words: ideaWords(idea),
+        isSettled: idea.sureness === 'settled',
+        nextMove: misconceptionOf(idea.id).nextMove,
+        evidence: idea.evidence.flatMap((id) => {
+          const askingId = askingOf.get(id);
+          return askingId === undefined ? [] : [{ askingId, number: numbers.get(askingId) ?? 0 }];
+        }),
+      }));
+      return ideas.length > 0 ? [{ pupil, ideas }] : [];
+    });
+    return rows.sort((one, other) => Number(other.ideas[0]!.isSettled) - Number(one.ideas[0]!.isSettled));
+  });
+  protected readonly others = computed(() => {
+    const count = (this.found()?.size ?? 0) - this.rows().length;
+    return count > 0 && this.rows().length > 0
+      ? `Of ${count} others nothing more than a slip is seen, or there are too few answers to say.`
+      : null;
+  });
+
+  constructor() {
+    effect(() => {
+      const detail = this.detail();
+      untracked(() => void this.look(detail));
+    });
+    inject(DestroyRef).onDestroy(() => this.stop());
+  }
+
+  private async look(detail: SessionDetail): Promise<void> {
+    this.stop();
+    this.problem.set(null);
+    this.progress.set(0);
+    const diagnosing = this.diagnoser.diagnose({ pupils: answersIn([detail]), nowMs: Date.now() }, (part) => this.progress.set(part));
+    this.stop = () => diagnosing.stop();
+    try {
+      this.found.set(await diagnosing.done);
+    } catch (error) {
+      this.problem.set(error instanceof Error ? error.message : String(error));
+    }
+    this.progress.set(null);
+  }
+}

@@ -1,0 +1,21 @@
+import { misconceptionOf, type Diagnosis, type IdeaFinding, type Sureness } from '@zeitpunkt/core';
+
+/** How sure an idea is, in words for the teacher. */
+const SURENESS_WORDS: Record<Sureness, string> = {
+  settled: 'settled',
+  likely: 'likely',
+  'one-off': 'a one-off',
+  'not-seen': 'not seen',
+  'too-few': 'too few answers to say',
+};
+
+/** What is worth saying of a pupil: ideas that are settled or likely, else those that were seen at all. */
+export function worthSaying({ ideas }: Diagnosis): readonly IdeaFinding[] {
+  const held = ideas.filter(({ sureness }) => sureness === 'settled' || sureness === 'likely');
+  return held.length > 0 ? held : ideas.filter(({ hits, probability }) => hits > 0 && probability > 0.15).slice(0, 2);
+}
+
+/** "Nearest hour: settled, 3 of 4 chances". */
+export function ideaWords({ id, sureness, hits, chances }: IdeaFinding): string {
+  return `${misconceptionOf(id).name}: ${SURENESS_WORDS[sureness]}, ${hits} of ${chances} ${chances === 1 ? 'chance' : 'chances'}`;
+}
