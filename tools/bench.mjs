@@ -8,7 +8,7 @@ import { must } from './lib/shell.mjs';
 await install();
 await build();
 const OUT = 'node_modules/.cache/zeitpunkt/bench';
-const all = ['core-speed', 'page-weight', 'dial-frames', 'teacher-walk', 'live-answers'];
+const all = ['core-speed', 'diagnosis-speed', 'page-weight', 'dial-frames', 'teacher-walk', 'live-answers'];
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;

@@ -2,6 +2,8 @@ import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { bundle } from './lib/bundle.mjs';
+import { diagnosisPage } from './lib/diagnosis-page.mjs';
+import { feedbackPage } from './lib/feedback.mjs';
 import { ROOT } from './lib/shell.mjs';
 
 // Writes the parts of docs/ that are made from code. A test compares them with the code.
@@ -18,4 +20,9 @@ writeFileSync(
   join(ROOT, 'docs/error-codes.md'),
   `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code and one plain sentence.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n`,
 );
+const core = await load('core/src/index.ts', 'core');
+writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));
+const { measureDiagnosis } = await load('core/src/diagnosis/measure.ts', 'measure');
+const MODEL = await load('core/src/diagnosis/model.ts', 'model');
+writeFileSync(join(ROOT, 'docs/diagnosis.md'), diagnosisPage({ ...core, measureDiagnosis, MODEL }));
 writeFileSync(join(ROOT, 'docs/lesson-file.schema.json'), `${JSON.stringify(LessonSchema, null, 2)}\n`);

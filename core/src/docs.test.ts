@@ -1,6 +1,9 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { SHAPE_IDS } from './question-kinds/shapes/shape.js';
+import { DEFAULT_SETTINGS } from './lesson/settings.js';
+import type { Misconception } from './misconceptions/misconception.js';
+import { MISCONCEPTION_IDS, MISCONCEPTIONS } from './misconceptions/registry.js';
 import { QUESTION_KIND_IDS } from './question-kinds/registry.js';
 
 // docs/adding.md is kept true: what it names is there, and the example it gives of each list is complete.
@@ -48,4 +51,27 @@ test('every question kind has the files that the list asks for', () => {
   }
   for (const id of SHAPE_IDS)
     for (const part of ['answer', 'views']) expect(isThere(`web/src/app/question-views/${id}/${part}.ts`)).toBe(true);
+});
+
+test('the page of what pupils are told has every sentence of every idea, in each language', () => {
+  const page = readFileSync(join(ROOT, 'docs/feedback.md'), 'utf8');
+  for (const id of MISCONCEPTION_IDS) {
+    for (const settings of [DEFAULT_SETTINGS, { ...DEFAULT_SETTINGS, pack: 'de', separator: '.' } as const]) {
+      // A sentence may ask for the hour in the words of a rule, which depends on nothing but the settings.
+      const told = MISCONCEPTIONS[id].sayToPupil(settings);
+      const elsewhere = Object.values((MISCONCEPTIONS[id] as Misconception).sayWhile ?? {}).map((says) => says(settings));
+      // An idea that never explains an answer alone says nothing of its own; it stands there all the same.
+      const isThere =
+        [told, ...elsewhere].some((sentence) => page.includes(sentence)) || page.includes(`| ${MISCONCEPTIONS[id].name} (among others)`);
+      expect([id, isThere]).toEqual([id, true]);
+    }
+  }
+});
+
+test('the page of how well the diagnosis does says what is promised of it', () => {
+  const page = readFileSync(join(ROOT, 'docs/diagnosis.md'), 'utf8');
+  const [, recall, precision, error] = /^\| all \| ([\d.]+) \| ([\d.]+) \| ([\d.]+) \|/m.exec(page)!.map(Number);
+  expect(recall).toBeGreaterThanOrEqual(90);
+  expect(precision).toBeGreaterThanOrEqual(90);
+  expect(error).toBeLessThanOrEqual(0.05);
 });

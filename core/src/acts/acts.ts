@@ -38,6 +38,10 @@ export interface Acts {
   set(at: SecondOfDay): readonly Pose[];
   /** Understands words; what would be typed for them. */
   mean(words: string): readonly TypedTime[];
+  /** Writes a time that was found on a display; with the words it was given in, where it was. */
+  digits(typed: TypedTime, words: string | null): readonly TypedTime[];
+  /** Counts the minutes to the long hand, 0 to 59, without looking at the short one. */
+  count(minuteDeg: number): readonly number[];
   /** Says a time in words, every right wording, best first. */
   word(at: SecondOfDay): readonly string[];
   /** The time some minutes later, or earlier when negative; what would be typed. */
@@ -74,6 +78,8 @@ export function rightActs(settings: LessonSettings): Acts {
       const isTime = heard.kind === 'time' && heard.misconception === null;
       return isTime ? [typedTime(wrapSecondOfDay(heard.minuteOfDay * 60))] : [];
     },
+    digits: (typed) => [typed],
+    count: (minuteDeg) => [Math.round(minuteDeg / 6) % 60],
     word: (at) => say(at, pack),
     later: (at, minutes) => [typedTime(wrapSecondOfDay(at + minutes * 60))],
     between: (from, to) => [Math.floor(((to - from + SECONDS_PER_DAY) % SECONDS_PER_DAY) / 60)],

@@ -65,7 +65,7 @@ export const mistake: ExpandingKind<MistakeBeat> = {
             { type: 'hand', hand: 'hour' },
             { type: 'hand', hand: 'minute' },
           ],
-          text: sayToPupilWhile(beat.misconception, ['read'], settings),
+          text: sayToPupilWhile(beat.misconception, ['read', 'digits'], settings),
         },
       },
       {

@@ -75,8 +75,8 @@ function baseOf({ is }: Shown, ways: number): Float64Array {
 }
 
 /**
- * Which wrong ideas a pupil holds, over all of their answers: the probability of every set of at most two ideas with every
- * mix of skill and carelessness, by Bayes' rule; the prior and all else that is assumed stands in {@link file://./model.ts}.
+ * Which wrong ideas a pupil holds, over all of their answers: the probability of every set of at most two ideas, of which one
+ * is the stronger, with every mix of skill and carelessness, by Bayes' rule; the prior and all else that is assumed stands in {@link file://./model.ts}.
  * Several ideas may explain one answer: then the blame is shared by how likely each is given the rest. Older answers count
  * less. The states number a few thousand and are all gone through.
  * @param nowMs milliseconds since 1970, from which the age of answers is counted
@@ -89,7 +89,7 @@ export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosi
   const base = new Float64Array(CELLS);
   // What an idea adds to the logarithm of the likelihood, and what two add beyond each of them.
   const singles = new Float64Array(count * CELLS);
-  const pairs = new Map<number, Float64Array>();
+  const pairs = new Float64Array(count * count * CELLS);
   answered.forEach(({ response, atMs }, index) => {
     const weight = 0.5 ** (Math.max(0, nowMs - atMs) / (HALF_LIFE_DAYS * MS_PER_DAY));
     addAnswer(models[index]!, response, weight, { base, singles, pairs, place, count });
@@ -100,8 +100,52 @@ export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosi
 interface Sums {
   readonly base: Float64Array;
   readonly singles: Float64Array;
-  readonly pairs: Map<number, Float64Array>;
+  readonly pairs: Float64Array;
   readonly count: number;
+}
+
+/** What one answer adds to the sums, before its age is weighed. */
+interface Evidence {
+  /** Logarithms of the likelihoods without any idea. */
+  readonly plain: Float64Array;
+  /** For each idea of the item, what it adds to them. */
+  readonly singles: readonly Float64Array[];
+  /** For each two ideas of the item, the stronger first, what they add beyond what each adds; null where both are the same. */
+  readonly pairs: readonly (readonly (Float64Array | null)[])[];
+}
+
+/** A class gives the same answers to an item: what they show is the same object, and is looked at once. */
+const known = new WeakMap<Shown, Evidence>();
+
+function evidenceOf(shown: Shown, { ideas, ways }: ItemModel): Evidence {
+  const before = known.get(shown);
+  if (before) return before;
+  const likelihoods = baseOf(shown, ways);
+  const plain = likelihoods.map(Math.log);
+  const own = shown.byIdea.map((hit) => likelihoods.map((likelihood) => Math.log(FIRMNESS * hit + (1 - FIRMNESS) * likelihood)));
+  const together = (one: number, other: number) => {
+    const [first, second] = [Math.min(one, other), Math.max(one, other)];
+    // Pairs stand one row after the other, each shorter by one.
+    return shown.byPair[first * ideas.length - (first * (first + 1)) / 2 + second - first - 1] ?? 0;
+  };
+  /** Two ideas of which the first is the stronger: where both come to mind, it has its way. */
+  const pairOf = (first: number, second: number): Float64Array | null => {
+    if (first === second) return null;
+    const [hitFirst, hitSecond] = [shown.byIdea[first]!, shown.byIdea[second]!];
+    const both = FIRMNESS * FIRMNESS * (BOTH_AT_ONCE * together(first, second) + (1 - BOTH_AT_ONCE) * hitFirst);
+    const either = FIRMNESS * (1 - FIRMNESS) * (hitFirst + hitSecond);
+    return likelihoods.map(
+      (likelihood, cell) =>
+        Math.log(both + either + (1 - FIRMNESS) ** 2 * likelihood) - own[first]![cell]! - own[second]![cell]! + plain[cell]!,
+    );
+  };
+  const evidence: Evidence = {
+    plain,
+    singles: own.map((logs) => logs.map((log, cell) => log - plain[cell]!)),
+    pairs: own.map((_, first) => own.map((_other, second) => pairOf(first, second))),
+  };
+  known.set(shown, evidence);
+  return evidence;
 }
 
 function addAnswer(
@@ -110,38 +154,24 @@ function addAnswer(
   weight: number,
   { base, singles, pairs, place, count }: Sums & { readonly place: ReadonlyMap<MisconceptionId, number> },
 ): void {
-  const shown = model.shown(response);
-  const plain = baseOf(shown, model.ways);
-  const logPlain = plain.map(Math.log);
-  for (let cell = 0; cell < CELLS; cell++) base[cell]! += weight * logPlain[cell]!;
+  const evidence = evidenceOf(model.shown(response), model);
   const at = model.ideas.map((id) => place.get(id)!);
-  const own = shown.byIdea.map((hit) => plain.map((likelihood) => Math.log(FIRMNESS * hit + (1 - FIRMNESS) * likelihood)));
-  own.forEach((logs, index) => {
-    const from = at[index]! * CELLS;
-    for (let cell = 0; cell < CELLS; cell++) singles[from + cell]! += weight * (logs[cell]! - logPlain[cell]!);
+  for (let cell = 0; cell < CELLS; cell++) base[cell]! += weight * evidence.plain[cell]!;
+  at.forEach((idea, index) => {
+    const adds = evidence.singles[index]!;
+    for (let cell = 0; cell < CELLS; cell++) singles[idea * CELLS + cell]! += weight * adds[cell]!;
+    at.forEach((other, second) => {
+      const beyond = evidence.pairs[index]![second];
+      if (!beyond) return;
+      const from = (idea * count + other) * CELLS;
+      for (let cell = 0; cell < CELLS; cell++) pairs[from + cell]! += weight * beyond[cell]!;
+    });
   });
-  let pair = 0;
-  for (let one = 0; one < at.length; one++) {
-    for (let other = one + 1; other < at.length; other++) {
-      const [hitOne, hitOther] = [shown.byIdea[one]!, shown.byIdea[other]!];
-      const together = shown.byPair[pair++] ?? 0;
-      const key = Math.min(at[one]!, at[other]!) * count + Math.max(at[one]!, at[other]!);
-      let sum = pairs.get(key);
-      if (!sum) pairs.set(key, (sum = new Float64Array(CELLS)));
-      // Both come to mind: the answer shows both, or one of them; only one does; or neither.
-      const both = FIRMNESS * FIRMNESS * (BOTH_AT_ONCE * together + ((1 - BOTH_AT_ONCE) * (hitOne + hitOther)) / 2);
-      const either = FIRMNESS * (1 - FIRMNESS) * (hitOne + hitOther);
-      for (let cell = 0; cell < CELLS; cell++) {
-        const likelihood = Math.log(both + either + (1 - FIRMNESS) ** 2 * plain[cell]!);
-        sum[cell]! += weight * (likelihood - own[one]![cell]! - own[other]![cell]! + logPlain[cell]!);
-      }
-    }
-  }
 }
 
 /** Probabilities of each idea, of none, and of each mix of skill and carelessness. */
 function weigh({ base, singles, pairs, count }: Sums) {
-  const pairCount = (count * (count - 1)) / 2;
+  const pairCount = count * (count - 1);
   const logPrior = [
     Math.log(HELD_PRIOR[0]),
     Math.log(HELD_PRIOR[1] / Math.max(1, count)),
@@ -160,8 +190,9 @@ function weigh({ base, singles, pairs, count }: Sums) {
     let state = 1;
     for (let one = 0; one < count; one++) put(state++, cell, start + logPrior[1] + singles[one * CELLS + cell]!);
     for (let one = 0; one < count; one++) {
-      for (let other = one + 1; other < count; other++) {
-        const beyond = pairs.get(one * count + other)?.[cell] ?? 0;
+      for (let other = 0; other < count; other++) {
+        if (one === other) continue;
+        const beyond = pairs[(one * count + other) * CELLS + cell]!;
         put(state++, cell, start + logPrior[2] + singles[one * CELLS + cell]! + singles[other * CELLS + cell]! + beyond);
       }
     }
@@ -179,7 +210,8 @@ function weigh({ base, singles, pairs, count }: Sums) {
     none += take();
     for (let one = 0; one < count; one++) held[one]! += take();
     for (let one = 0; one < count; one++) {
-      for (let other = one + 1; other < count; other++) {
+      for (let other = 0; other < count; other++) {
+        if (one === other) continue;
         const weight = take();
         held[one]! += weight;
         held[other]! += weight;

@@ -18,6 +18,7 @@ export const numeralAsMinutes: Misconception = {
   }),
   nextMove: 'Count in fives round the dial with the minute ring on, then read with the ring hidden.',
   distorts: (acts) => ({
+    count: (minuteDeg) => acts.count(minuteDeg).map((minute) => (minute % 5 === 0 ? minute / 5 || 12 : minute)),
     read(pose) {
       const numeral = pose.minuteDeg / 30 || 12;
       if (!Number.isInteger(numeral)) return acts.read(pose);

@@ -20,8 +20,8 @@ export const quarterIs25: Misconception = {
   name: 'A quarter is 25, a half is 50',
   whatThePupilDoes: 'Takes an hour for a hundred minutes when it is cut: quarter past 4 becomes 4:25, half past 4:50.',
   sayToPupil: inTongue({
-    en: 'Cut the clock into four equal parts. How many minutes is it from the 12 to the 3?',
-    de: 'Teile die Uhr in vier gleiche Teile. Wie viele Minuten sind es von der 12 bis zur 3?',
+    en: 'A whole round is 60 minutes, not 100. Cut it in half, or into four: how many minutes is each part?',
+    de: 'Eine ganze Runde hat 60 Minuten, nicht 100. Teile sie in zwei oder in vier Teile: Wie viele Minuten hat jeder?',
   }),
   sayWhile: {
     unit: inTongue({

@@ -15,6 +15,7 @@ export const sixtyAtTheTop: Misconception = {
   }),
   nextMove: 'Count in fives round the dial and stop at the top: say the next o’clock instead of sixty.',
   distorts: (acts) => ({
+    count: (minuteDeg) => acts.count(minuteDeg).map((minute) => (minute === 0 ? 60 : minute)),
     read: (pose) =>
       acts
         .read(pose)

@@ -24,12 +24,12 @@ export const writtenAsHeard: Misconception = {
   },
   nextMove: 'Write the words “ten past seven”, ring the hour, and let it walk to the front of the display.',
   distorts: (acts, { pack }) => ({
-    mean: (words) =>
-      acts.mean(words).map((typed) => {
-        const at = timeTyped(typed);
-        const counting = at === null ? null : countingOf(words, at, WORD_PACKS[pack]);
+    digits: (typed, words) =>
+      acts.digits(typed, words).map((written) => {
+        const at = timeTyped(written);
+        const counting = at === null || words === null ? null : countingOf(words, at, WORD_PACKS[pack]);
         // Full hours have one number, and quarters and halves none that is heard before the hour.
-        if (at === null || counting === null || counting === 'named' || minuteOfHour(at) % 15 === 0) return typed;
+        if (at === null || counting === null || counting === 'named' || minuteOfHour(at) % 15 === 0) return written;
         const [first, hour] = counting === 'past' ? [minuteOfHour(at), hour12(at)] : [60 - minuteOfHour(at), nextHour12(hour12(at))];
         return { hour: String(first), minute: minuteDigits(hour) };
       }),

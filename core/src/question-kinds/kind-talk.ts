@@ -89,8 +89,12 @@ export const partRight = (part: 'hourRight' | 'minutesRight', settings: LessonSe
 
 /** The count to the minutes of a time, once more. */
 export function countOnceMore(at: SecondOfDay, settings: LessonSettings): string {
-  const counted = talkOf(settings).shortMinutes(at);
-  return minuteOfHour(at) < 6 ? counted : `${sharedOf(settings).count} ${counted}`;
+  const talk = talkOf(settings);
+  return minuteOfHour(at) === 0
+    ? talk.minuteReason(at)
+    : minuteOfHour(at) < 6
+      ? talk.shortMinutes(at)
+      : `${sharedOf(settings).count} ${talk.shortMinutes(at)}`;
 }
 
 /** Where to begin, by the order in which the lesson reads the hands; the question about the short hand fits where it stands. */

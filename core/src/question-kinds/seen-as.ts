@@ -34,6 +34,10 @@ export function seenAs(choice: Choice, acts: Acts): readonly TypedTime[] {
   return digits ? [{ hour: digits[1]!, minute: digits[2]! }] : acts.mean(choice.text);
 }
 
+/** What was found as it is written on a display, by somebody who does the acts so. */
+export const written = (found: readonly TypedTime[], acts: Acts, words: string | null = null): readonly TypedTime[] =>
+  found.flatMap((typed) => acts.digits(typed, words));
+
 /** The same as a time on the dial, between midnight and noon; digits that are no time are left out. */
 export function timesSeen(choice: Choice, acts: Acts): SecondOfDay[] {
   return seenAs(choice, acts)

@@ -1,34 +1,14 @@
-import { inject } from '@angular/core';
-import { type CanActivateFn, Router, type Routes } from '@angular/router';
+import type { Routes } from '@angular/router';
 import { provideEffects } from '@ngrx/effects';
-import { provideState, Store } from '@ngrx/store';
-import { filter, map, take } from 'rxjs';
-import { authActions, authFeature } from './state/auth';
+import { provideState } from '@ngrx/store';
+import { signedIn } from './signed-in';
+import { authFeature } from './state/auth';
 import * as authEffects from './state/auth-effects';
-import { liveFeature } from './state/live';
-import * as liveEffects from './state/live-effects';
-
-/** Lets signed-in teachers through and sends others to sign in, or to set up the first teacher. */
-const signedIn: CanActivateFn = (_route, target) => {
-  const store = inject(Store);
-  const router = inject(Router);
-  store.dispatch(authActions.asked());
-  return store.select(authFeature.selectAuthState).pipe(
-    filter((auth) => auth.known),
-    take(1),
-    map((auth) => {
-      if (auth.teacher) return true;
-      return router.createUrlTree([auth.setUpNeeded ? '/set-up' : '/sign-in'], {
-        queryParams: target.url === '/' ? {} : { then: target.url },
-      });
-    }),
-  );
-};
 
 export const teacherRoutes: Routes = [
   {
     path: '',
-    providers: [provideState(authFeature), provideState(liveFeature), provideEffects(authEffects, liveEffects)],
+    providers: [provideState(authFeature), provideEffects(authEffects)],
     children: [
       { path: '', pathMatch: 'full', redirectTo: 'ladder' },
       { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./features/sign-in/sign-in').then((file) => file.SignIn) },
@@ -45,12 +25,6 @@ export const teacherRoutes: Routes = [
         title: 'Script',
         canActivate: [signedIn],
         loadComponent: () => import('./features/script/script-place').then((file) => file.ScriptPlace),
-      },
-      {
-        path: 'lessons/:id/rehearse',
-        title: 'Rehearse',
-        canActivate: [signedIn],
-        loadComponent: () => import('./features/rehearse/rehearse').then((file) => file.Rehearse),
       },
       {
         path: 'lessons/:id/print',
@@ -78,23 +52,12 @@ export const teacherRoutes: Routes = [
       },
       { path: 'show', title: 'Stage', loadComponent: () => import('./features/show/show').then((file) => file.Show) },
       {
-        path: 'console/:id',
-        title: 'Console',
-        canActivate: [signedIn],
-        loadComponent: () => import('./features/console/console').then((file) => file.Console),
-      },
-      {
-        path: 'audience/:id',
-        title: 'Stage',
-        canActivate: [signedIn],
-        loadComponent: () => import('./features/audience/audience').then((file) => file.Audience),
-      },
-      {
         path: 'review/:id',
         title: 'Review',
         canActivate: [signedIn],
         loadComponent: () => import('./features/review/review').then((file) => file.Review),
       },
+      { path: '', loadChildren: () => import('./live.routes').then((file) => file.liveRoutes) },
       { path: '**', title: 'Nothing here', loadComponent: () => import('./features/frame/nothing-here').then((file) => file.NothingHere) },
     ],
   },

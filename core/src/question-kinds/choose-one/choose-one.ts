@@ -34,7 +34,7 @@ export const chooseOne = choiceKind<'choose-one', ChooseOneItem>({
   picture: (item, settings) => asPicture(atOf(item), item.from, settings),
   choices: (item) => item.choices,
   taken: (item, acts, settings) => taken(item, acts, settings).map((place) => [place]),
-  doing: (item) => (item.from === 'words' ? ['mean', 'read', 'set'] : ['read', 'set', 'mean']),
+  doing: (item) => (item.from === 'words' ? ['mean', 'read', 'set', 'digits'] : ['read', 'set', 'mean', 'digits']),
   lookAt: (item, settings) => whereToBegin(atOf(item), settings),
   reason: (item, settings, [key = 0]) => [
     TEXTS[tongueOf(settings)].is(dialLetter(key), displayText(atOf(item), settings.separator)),

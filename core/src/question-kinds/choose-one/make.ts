@@ -8,7 +8,7 @@ import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { reportPose } from '../../dial/possible.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
-import { asChoice, seenAs, targetsOf, type Given } from '../seen-as.js';
+import { asChoice, seenAs, targetsOf, written, type Given } from '../seen-as.js';
 import type { Choice } from '../shapes/choices.js';
 import { shuffled } from '../slips.js';
 import type { ChooseOneItem } from './choose-one.js';
@@ -71,7 +71,7 @@ function mistakenFor(
   }
   const typed =
     from === 'display' ? [] : seenAs(from === 'dial' ? { ...gearedPose(at), numerals: 'all' } : asChoice(at, from, settings), acts);
-  const wrong = typed.filter((one) => !sameTyped(one, right));
+  const wrong = (to === 'display' ? written(typed, acts) : typed).filter((one) => !sameTyped(one, right));
   if (to === 'display') return wrong.slice(0, 1).map(({ hour, minute }) => ({ text: `${hour}${settings.separator}${minute}` }));
   // In words only what is a time can be said; from digits they say it with the words that they have for it.
   const said = from === 'display' ? acts.word(at).slice(0, 1) : wrong.flatMap((one) => wordsOfTyped(timeTyped(one), settings)).slice(0, 1);

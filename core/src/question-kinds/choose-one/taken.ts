@@ -2,7 +2,7 @@ import type { Acts } from '../../acts/acts.js';
 import { sameTyped, typedTime } from '../../acts/typed-time.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { toSecondOfDay } from '../../time/second-of-day.js';
-import { asChoice, isTakenFor, seenAs, targetsOf } from '../seen-as.js';
+import { asChoice, isTakenFor, seenAs, targetsOf, written } from '../seen-as.js';
 import type { ChooseOneItem } from './choose-one.js';
 
 /**
@@ -20,7 +20,7 @@ export function taken(
   return choices.flatMap((choice, place) => {
     const isDigits = 'text' in choice && /^\d/.test(choice.text);
     const isTaken = isDigits
-      ? seenAs(choice, acts).some((typed) => shown.some((one) => sameTyped(one, typed)))
+      ? seenAs(choice, acts).some((typed) => written(shown, acts).some((one) => sameTyped(one, typed)))
       : targets.some((target) => isTakenFor(choice, target, acts));
     return isTaken ? [place] : [];
   });

@@ -6,6 +6,7 @@ import { displayText24, minuteDigits } from '../../time/display.js';
 import { hour12, hour24, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';
 import { withDayPart } from '../kind-talk.js';
 import type { ItemBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { judgeTime } from '../shapes/time.js';
 import { oneOf } from '../slips.js';
 import { timeKind } from '../time-kind.js';
@@ -34,7 +35,7 @@ export const convert24 = timeKind<'convert-24', Convert24Item>({
     const text = TEXTS[tongueOf(settings)];
     return item.to === '24' ? text.to24(withDayPart(atOf(item), settings)) : text.to12(displayText24(atOf(item), settings.separator));
   },
-  typed: (item, acts) => (item.to === '24' ? acts.to24(atOf(item)) : acts.to12(atOf(item))),
+  typed: (item, acts) => written(item.to === '24' ? acts.to24(atOf(item)) : acts.to12(atOf(item)), acts),
   judge(item, given) {
     if (item.to === '24') return judgeTime(atOf(item), given, 'of-24');
     // What was given is no answer yet: an hour above 12 is not written as a display of 12 hours has it.
@@ -42,7 +43,7 @@ export const convert24 = timeKind<'convert-24', Convert24Item>({
       ? judgeTime(atOf(item), { ...given, hour: '99' }, 'of-24')
       : judgeTime(atOf(item), given, 'dial');
   },
-  doing: (item) => [item.to === '24' ? 'to24' : 'to12'],
+  doing: (item) => [item.to === '24' ? 'to24' : 'to12', 'digits'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason: (item, settings) => [reasonOf(item, settings)],
   make: (id, rng, rung) => ({ id, kind: 'convert-24', timeSec: timeOnRung(rung, rng), to: oneOf(['12', '24'], rng) }),

@@ -13,6 +13,7 @@ import { toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
 import { choiceKind } from '../choice-kind.js';
 import { dialPicture } from '../picture.js';
 import type { ItemBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { shuffled } from '../slips.js';
 import { TEXTS } from './texts.js';
 
@@ -35,7 +36,8 @@ const MOST_OTHERS = 2;
 
 /** The wrong reading that an idea leads to at a time; null where it makes no difference. */
 function wrongReading(at: SecondOfDay, idea: MisconceptionId, settings: LessonSettings): TypedTime | null {
-  const typed = actsOf([idea], settings).read(gearedPose(at));
+  const acts = actsOf([idea], settings);
+  const typed = written(acts.read(gearedPose(at)), acts);
   return typed.find((one) => !sameTyped(one, typedTime(at))) ?? null;
 }
 
@@ -52,10 +54,10 @@ export const explainMistake = choiceKind<'explain-mistake', ExplainMistakeItem>(
   ],
   taken(item, acts, settings) {
     const wrong = wrongReading(atOf(item), item.misconception, settings);
-    const isTheirs = wrong !== null && acts.read(gearedPose(atOf(item))).some((typed) => sameTyped(typed, wrong));
+    const isTheirs = wrong !== null && written(acts.read(gearedPose(atOf(item))), acts).some((typed) => sameTyped(typed, wrong));
     return [[isTheirs ? item.choices.length : item.choices.indexOf(item.misconception)]];
   },
-  doing: () => ['read'],
+  doing: () => ['read', 'digits'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason(item, settings) {
     const text = TEXTS[tongueOf(settings)];
@@ -106,7 +108,7 @@ function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): Exp
   throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');
 }
 
-const leadsTo = (at: SecondOfDay, idea: MisconceptionId, reading: string, settings: LessonSettings): boolean =>
-  actsOf([idea], settings)
-    .read(gearedPose(at))
-    .some(({ hour, minute }) => `${hour}:${minute}` === reading);
+function leadsTo(at: SecondOfDay, idea: MisconceptionId, reading: string, settings: LessonSettings): boolean {
+  const acts = actsOf([idea], settings);
+  return written(acts.read(gearedPose(at)), acts).some(({ hour, minute }) => `${hour}:${minute}` === reading);
+}

@@ -5,6 +5,7 @@ import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
 import { whereToBegin } from '../kind-talk.js';
 import type { ItemBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { timeKind } from '../time-kind.js';
 import { TEXTS } from './texts.js';
 
@@ -30,8 +31,8 @@ export const handsInWords = timeKind<'hands-in-words', HandsInWordsItem>({
     const { hourDeg, minuteDeg } = gearedPose(atOf(item));
     return TEXTS[tongueOf(settings)].stem(where(hourDeg), where(minuteDeg));
   },
-  typed: (item, acts) => acts.read(gearedPose(atOf(item))),
-  doing: () => ['read'],
+  typed: (item, acts) => written(acts.read(gearedPose(atOf(item))), acts),
+  doing: () => ['read', 'digits'],
   lookAt: (item, settings) => whereToBegin(atOf(item), settings),
   reason: (item, settings) => reasonFor(atOf(item), settings),
   make: (id, rng, rung) => ({

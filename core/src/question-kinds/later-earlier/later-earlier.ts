@@ -12,6 +12,7 @@ import { hour12, minuteOfHour, toSecondOfDay, type SecondOfDay } from '../../tim
 import { aboutForm, haveAGo, opener, partRight } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { isRightPart, judgeTime, timeShape, type TimeAnswer, type TimeShapeView } from '../shapes/time.js';
 import { oneOf, slipOfTime } from '../slips.js';
 import { TEXTS } from './texts.js';
@@ -64,7 +65,7 @@ export const laterEarlier: QuestionKind<LaterEarlierItem, LaterEarlierResponse, 
     return given.hour !== '' && Number(predicted.hour) === Number(given.hour) && predicted.minute === given.minute;
   },
   responseText: (item, response) => (item.asks === 'length' ? lengthText(response) : timeShape.responseText(item, response)),
-  doing: (item) => [item.asks === 'length' ? 'between' : 'later'],
+  doing: (item) => (item.asks === 'length' ? ['between'] : ['later', 'digits']),
   hint,
   lookAt: (item, settings) => textsOf(settings).lookAt[item.asks],
   reason: (item, settings) => [...viaFullHour(item, settings), laterEarlier.keySentence(item, settings)],
@@ -110,8 +111,8 @@ const lengthOf = ({ hour, minute }: TypedTime) => Number(hour || 0) * 60 + Numbe
 const lengthText = (given: TimeAnswer): string => (isLength(given) ? `${given.hour || '0'} h ${given.minute || '0'} min` : 'blank');
 
 function typed(item: LaterEarlierItem, acts: Acts): readonly TypedTime[] {
-  if (item.asks === 'end') return acts.later(startOf(item), item.minutes);
-  if (item.asks === 'start') return acts.later(endOf(item), -item.minutes);
+  if (item.asks === 'end') return written(acts.later(startOf(item), item.minutes), acts);
+  if (item.asks === 'start') return written(acts.later(endOf(item), -item.minutes), acts);
   // Sixty stays sixty minutes to whoever takes them for a part of a hundred.
   return acts.between(startOf(item), endOf(item)).map((minutes) => typedLength(minutes));
 }

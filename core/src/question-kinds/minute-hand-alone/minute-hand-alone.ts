@@ -40,7 +40,7 @@ export const minuteHandAlone = choiceKind<'minute-hand-alone', MinuteHandAloneIt
     minutesRead(item.minute, acts).map((minute) =>
       item.times.flatMap((sec, place) => (minuteOfHour(toSecondOfDay(sec)) === minute ? [place] : [])),
     ),
-  doing: () => ['read'],
+  doing: () => ['count'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason(item, settings, key) {
     const and = tongueOf(settings) === 'de' ? 'und' : 'and';
@@ -55,12 +55,7 @@ export const minuteHandAlone = choiceKind<'minute-hand-alone', MinuteHandAloneIt
   ],
 });
 
-/** The minutes that somebody reads from the long hand alone: those they read beside an hour hand that plays no part. */
-function minutesRead(minute: number, acts: Acts): number[] {
-  const at = secondOfDay(3, minute);
-  const typed = acts.read(gearedPose(at)).filter(({ hour }) => hour === '3');
-  return [...new Set(typed.map((one) => Number(one.minute)))];
-}
+const minutesRead = (minute: number, acts: Acts): readonly number[] => [...new Set(acts.count(minute * 6))];
 
 /** Times with these minutes, and with those that ideas read from the long hand; all hours different. */
 function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): MinuteHandAloneItem {

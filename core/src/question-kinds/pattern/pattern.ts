@@ -67,7 +67,7 @@ export const pattern: QuestionKind<PatternItem, PatternResponse, PatternView> = 
   predict,
   isSame: (_item, predicted, given) => sameTimes(predicted, given),
   isPossible: (item, { times }) => times.length === item.gaps.length,
-  doing: () => ['later'],
+  doing: () => ['later', 'digits'],
   hint(item, judgement, settings) {
     if (judgement.verdict === 'blank') return haveAGo(settings);
     return judgement.verdict === 'right' ? opener(judgement, settings) : `${opener(judgement, settings)} ${pattern.lookAt(item, settings)}`;
@@ -135,7 +135,7 @@ function predict(item: PatternItem, acts: Acts): PatternResponse[] {
         written.set(gap, own && Number(own.hour) > 12 ? goneOn(own, item.stepMin) : next);
       }
     }
-    return give(item.gaps.map((gap) => written.get(gap)!));
+    return give(item.gaps.map((gap) => acts.digits(written.get(gap)!, null)[0]!));
   });
 }
 

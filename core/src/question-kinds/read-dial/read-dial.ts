@@ -10,6 +10,7 @@ import { toSecondOfDay } from '../../time/second-of-day.js';
 import { aboutForm, countOnceMore, haveAGo, opener, partRight, whereToBegin } from '../kind-talk.js';
 import { dialPicture } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { isRightPart, judgeTime, timeShape, type TimeAnswer, type TimeShapeView } from '../shapes/time.js';
 import { slipOfTime } from '../slips.js';
 import { timeStages } from '../time-stages.js';
@@ -48,8 +49,8 @@ export const readDial: QuestionKind<ReadDialItem, ReadDialResponse, ReadDialView
     asks: 'time',
   }),
   judge: (item, response) => judgeTime(atOf(item), response, 'dial'),
-  predict: (item, acts) => acts.read(gearedPose(atOf(item))).map((typed) => ({ kind: 'read-dial', ...typed })),
-  doing: () => ['read'],
+  predict: (item, acts) => written(acts.read(gearedPose(atOf(item))), acts).map((typed) => ({ kind: 'read-dial', ...typed })),
+  doing: () => ['read', 'digits'],
   hint,
   lookAt: (item, settings) => whereToBegin(atOf(item), settings),
   reason: (item, settings) => reasonFor(atOf(item), settings),

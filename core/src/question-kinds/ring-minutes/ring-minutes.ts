@@ -1,4 +1,3 @@
-import type { Acts } from '../../acts/acts.js';
 import { gearedPose } from '../../dial/pose.js';
 import type { Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
@@ -34,8 +33,8 @@ export const ringMinutes = numberKind<'ring-minutes', RingMinutesItem>({
   labels: ({ numerals }) => numerals.map(String),
   unit: (_item, settings) => TEXTS[tongueOf(settings)].unit,
   key: ({ numerals }) => numerals.map(minutesAt),
-  values: ({ numerals }, acts) => numerals.map((numeral) => counted(numeral, acts)),
-  doing: () => ['read'],
+  values: ({ numerals }, acts) => numerals.map((numeral) => [...new Set(acts.count((numeral % 12) * 30))]),
+  doing: () => ['count'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason({ numerals }, settings) {
     const [first, ...others] = numerals.map((numeral) => sentenceOf(numeral, settings));
@@ -59,14 +58,6 @@ function pictureOf(numerals: readonly number[]): Picture {
   return numerals.length === 1
     ? dialPicture(gearedPose(secondOfDay(0, minutesAt(only!))), { ...PLAIN_LAYERS, hourHand: false })
     : dialPicture(gearedPose(secondOfDay(0, 0)), EMPTY_LAYERS);
-}
-
-/** The minutes that somebody reads where the long hand is at a numeral; the hour hand stands clear of all it does. */
-function counted(numeral: number, acts: Acts): number[] {
-  const read = acts.read(gearedPose(secondOfDay(3, minutesAt(numeral))));
-  // Whoever takes the other hand for the minutes has no other hand here.
-  const minutes = read.flatMap(({ hour, minute }) => (Number(hour) === 3 || minute === '60' ? [Number(minute)] : []));
-  return minutes.length > 0 ? [...new Set(minutes)] : [minutesAt(numeral)];
 }
 
 function sentenceOf(numeral: number, settings: LessonSettings): string {

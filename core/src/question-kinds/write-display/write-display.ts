@@ -7,6 +7,7 @@ import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import { NO_PICTURE } from '../picture.js';
 import type { ItemBase } from '../question-kind.js';
+import { written } from '../seen-as.js';
 import { timeKind } from '../time-kind.js';
 import { TEXTS } from './texts.js';
 
@@ -29,8 +30,8 @@ export const writeDisplay = timeKind<'write-display', WriteDisplayItem>({
   timesOf: (item) => [atOf(item)],
   stem: (_item, settings) => TEXTS[tongueOf(settings)].stem,
   picture: (item, settings) => ({ ...NO_PICTURE, lines: [wordsOf(item, settings)] }),
-  typed: (item, acts, settings) => acts.mean(wordsOf(item, settings)),
-  doing: () => ['mean'],
+  typed: (item, acts, settings) => written(acts.mean(wordsOf(item, settings)), acts, wordsOf(item, settings)),
+  doing: () => ['mean', 'digits'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason: (item, settings) => [TEXTS[tongueOf(settings)].means(wordsOf(item, settings), displayText(atOf(item), settings.separator))],
   make: (id, rng, rung) => ({ id, kind: 'write-display', timeSec: timeOnRung(rung, rng) }),
