@@ -44,7 +44,7 @@ export const MOST_IDEAS = 10;
 /** Pupils that are imagined to find out what a set tells: their answers so far say how much a further question adds. */
 const IMAGINED = 40;
 /** A question that repeats a kind, an hour or a direction is worth less than it tells. */
-const WORTH = { kindAgain: 0.82, hourAgain: 0.92, sameHalf: 0.96, tricky: 1.06 } as const;
+const WORTH = { kindAgain: 0.77, hourAgain: 0.92, sameHalf: 0.96, tricky: 1.06 } as const;
 
 interface Candidate {
   readonly model: ItemOutcomes;

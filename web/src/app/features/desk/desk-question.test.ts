@@ -1,4 +1,5 @@
 import { signal } from '@angular/core';
+import { TestBed } from '@angular/core/testing';
 import type { DeskView } from '@zeitpunkt/contract';
 import { DEFAULT_SETTINGS, NEW_BUILD, QUESTION_KINDS, stageOfBuild, type Response } from '@zeitpunkt/core';
 import { deskView, questionView } from '../../testing/desk';
@@ -23,6 +24,8 @@ async function open(question = questionView(), safety: 'none' | 'waiting' | 'kep
   const screen = await render(DeskQuestion, { question }, [{ provide: DeskStore, useValue: store }]);
   return { ...screen, store, status: () => screen.find.getByRole('status').textContent?.replace(/\s+/g, ' ').trim() };
 }
+
+beforeEach(() => localStorage.clear());
 
 test('an answer goes out with the time it took, and what follows says how safe it is', async () => {
   const now = jest.spyOn(performance, 'now').mockReturnValue(1000);
@@ -99,6 +102,24 @@ test('the same question asked again starts with nothing given, also where it was
   await setInputs({ question: questionView({ askingId: 'q1.2' }) });
   expect(find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('');
   expect(store.answer).not.toHaveBeenCalled();
+});
+
+test('whoever is not sure says so; it goes out like an answer', async () => {
+  const { press, store } = await open();
+  await press('I am not sure');
+  expect(store.answer).toHaveBeenCalledWith({ kind: 'not-sure' }, expect.any(Number));
+});
+
+test('what is put together is kept on the device until it is given away', async () => {
+  const { press } = await open();
+  await press('8');
+  expect(Object.values(localStorage)).toContain(JSON.stringify({ kind: 'read-dial', hour: '8', minute: '' }));
+  TestBed.resetTestingModule();
+  document.body.replaceChildren();
+  const again = await open();
+  expect(again.find.getByRole<HTMLInputElement>('textbox', { name: 'Hour' }).value).toBe('8');
+  await again.press('This is my answer');
+  expect(Object.values(localStorage)).toEqual([]);
 });
 
 test('an answer with several dials shows them all and says which are right', async () => {

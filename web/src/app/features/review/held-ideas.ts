@@ -118,7 +118,10 @@ export class HeldIdeas {
     this.stop();
     this.problem.set(null);
     this.progress.set(0);
-    const diagnosing = this.diagnoser.diagnose({ pupils: answersIn([detail]), nowMs: Date.now() }, (part) => this.progress.set(part));
+    const pupils = answersIn([detail]);
+    // What was held at the end of the lesson, however long ago that is.
+    const nowMs = Math.max(0, ...pupils.flatMap(({ answered }) => answered.map(({ atMs }) => atMs)));
+    const diagnosing = this.diagnoser.diagnose({ pupils, nowMs }, (part) => this.progress.set(part));
     this.stop = () => diagnosing.stop();
     try {
       this.found.set(await diagnosing.done);

@@ -1,10 +1,22 @@
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
+import { diagnose } from '@zeitpunkt/core';
+import { Diagnoser, type DiagnosisWish } from '../../shared/diagnosis/diagnoser';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { askingOf, responseOf, withRun } from '../../testing/session';
 import { Review } from './review';
+
+/** Looks through the answers in the page: there are no workers here. */
+class DirectDiagnoser {
+  diagnose({ pupils, nowMs }: DiagnosisWish) {
+    return {
+      done: Promise.resolve(new Map(pupils.map(({ pupilId, answered }) => [pupilId, diagnose(answered, nowMs)]))),
+      stop: () => undefined,
+    };
+  }
+}
 
 const taught = () => {
   const responses = [responseOf('Anouk', 'q1'), responseOf('Bashir', 'q1'), responseOf('Bashir', 'q1', ['numeral-as-minutes'], 2)];
@@ -13,7 +25,8 @@ const taught = () => {
 };
 async function open(answer: unknown) {
   new FakeServer({ 'GET /api/sessions/session': answer });
-  const screen = await render(Review, { id: 'session' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  const diagnoser = { provide: Diagnoser, useClass: DirectDiagnoser };
+  const screen = await render(Review, { id: 'session' }, [provideRouter([]), provideStore(), provideState(authFeature), diagnoser]);
   await new Promise((resolve) => setTimeout(resolve));
   await screen.settled();
   return screen;
@@ -39,4 +52,12 @@ test('a review that is not one’s own says so and can be tried again', async ()
   expect(find.getByRole('alert').textContent).toContain('There is no such lesson run among yours.');
   expect(find.getByRole('button', { name: 'Try again' })).toBeTruthy();
   expect(find.queryByRole('table')).toBeNull();
+});
+
+test('what pupils hold is said with how sure it is, and every answer that shows it can be opened', async () => {
+  const { find, page, press } = await open(taught());
+  await until(() => page.querySelector('zp-held-ideas ul') !== null);
+  expect(textOf(page.querySelector('zp-held-ideas')!)).toContain('Bashir Numeral as minutes: too few answers to say, 1 of 1 chance');
+  await press('question 1');
+  expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
 });

@@ -13,21 +13,25 @@ const DEGREES_A_NUMERAL = 30;
 
 /**
  * Choices as lines that a teacher types: a text as it stands, a dial as "dial 7:45", with "few numerals" where it has only
- * four, and with "short hand at 7" where the hour hand is not where gears have it.
+ * four, and with "short hand at 7" where the hour hand is not where gears have it, and as "hands" with two angles in degrees where the long
+ * hand is on no minute.
  */
 export function choiceLines(choices: readonly Choice[], { separator }: LessonSettings): string {
   return choices
     .map((choice) => {
       if ('text' in choice) return choice.text;
       const { nearest } = reportPose(choice);
+      const few = choice.numerals === 'all' ? '' : ' few numerals';
+      if (gearedPose(nearest).minuteDeg !== choice.minuteDeg) return `hands ${choice.hourDeg} ${choice.minuteDeg}${few}`;
       const off = Math.abs(gearedPose(nearest).hourDeg - choice.hourDeg) > 0.5;
       const at = Math.round((choice.hourDeg / DEGREES_A_NUMERAL) * 10) / 10 || 12;
-      return `dial ${displayText(nearest, separator)}${off ? ` short hand at ${at}` : ''}${choice.numerals === 'all' ? '' : ' few numerals'}`;
+      return `dial ${displayText(nearest, separator)}${off ? ` short hand at ${at}` : ''}${few}`;
     })
     .join('\n');
 }
 
 const DIAL = /^dial\s+(.+?)(?:\s+short hand at\s+(\d{1,2}(?:[.,]\d)?))?(\s+few numerals)?$/i;
+const HANDS = /^hands\s+(\d{1,3}(?:\.\d+)?)\s+(\d{1,3}(?:\.\d+)?)(\s+few numerals)?$/i;
 const LONGEST = 200;
 
 /** Choices that were typed, one a line; a sentence where a line cannot be read. */
@@ -44,6 +48,11 @@ export function choicesTyped(
   if (lines.length > most) return { problem: `At most ${most} choices; ${lines.length} came.` };
   const choices: Choice[] = [];
   for (const [index, line] of lines.entries()) {
+    const hands = HANDS.exec(line);
+    if (hands && Number(hands[1]) < 360 && Number(hands[2]) < 360) {
+      choices.push({ hourDeg: Number(hands[1]), minuteDeg: Number(hands[2]), numerals: hands[3] ? 'quarters' : 'all' });
+      continue;
+    }
     const dial = DIAL.exec(line);
     if (!dial) {
       if (line.length > LONGEST) return { problem: `Line ${index + 1}: at most ${LONGEST} letters.` };
