@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** In fives, and tick by tick. */
 export const anyMinute: Rung = {
@@ -18,22 +19,7 @@ export const anyMinute: Rung = {
   words: { en: ['minute', 'tick'], de: ['Minute', 'Strich'] },
   materials: ['paper-dial', 'sheet'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'minute-hand-alone',
-    'place-on-line',
-    'order-times',
-  ],
+  kinds: [...READING_KINDS, 'minute-hand-alone', 'place-on-line', 'order-times'],
   byMinutes: true,
   tricky: [
     { hour: 5, minute: 27, why: 'the hands nearly coincide' },

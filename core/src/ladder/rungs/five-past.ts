@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** Counting in fives from the 12, up to the half. */
 export const fivePast: Rung = {
@@ -15,24 +16,7 @@ export const fivePast: Rung = {
   words: { en: ['past', 'in fives'], de: ['nach', 'in Fünfern'] },
   materials: ['paper-dial', 'sheet'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'ring-minutes',
-    'minute-hand-alone',
-    'place-on-line',
-    'pattern',
-    'order-times',
-  ],
+  kinds: [...READING_KINDS, 'ring-minutes', 'minute-hand-alone', 'place-on-line', 'pattern', 'order-times'],
   byMinutes: true,
   tricky: [
     { hour: 12, minute: 5, why: 'one digit of minutes, between 12 and 1' },

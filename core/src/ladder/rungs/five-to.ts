@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** Counting in fives past the half, and how many minutes are left. */
 export const fiveTo: Rung = {
@@ -15,24 +16,7 @@ export const fiveTo: Rung = {
   words: { en: ['to', 'left'], de: ['vor', 'es fehlen'] },
   materials: ['paper-dial', 'sheet'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'ring-minutes',
-    'minute-hand-alone',
-    'place-on-line',
-    'pattern',
-    'order-times',
-  ],
+  kinds: [...READING_KINDS, 'ring-minutes', 'minute-hand-alone', 'place-on-line', 'pattern', 'order-times'],
   byMinutes: true,
   tricky: [
     { hour: 10, minute: 50, why: 'the short hand seems to be at the next numeral' },

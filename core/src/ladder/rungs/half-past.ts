@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** The long hand half way round, the short hand half way to the next numeral. */
 export const halfPast: Rung = {
@@ -15,24 +16,7 @@ export const halfPast: Rung = {
   words: { en: ['half past'], de: ['halb'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'hour-hand-alone',
-    'place-on-line',
-    'pattern',
-    'units',
-    'fill-face',
-  ],
+  kinds: [...READING_KINDS, 'hour-hand-alone', 'place-on-line', 'pattern', 'units', 'fill-face'],
   byMinutes: true,
   tricky: [
     { hour: 12, minute: 30, why: 'between 12 and 1' },

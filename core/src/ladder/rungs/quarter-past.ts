@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** The long hand on 3: a quarter of the way round. */
 export const quarterPast: Rung = {
@@ -15,25 +16,7 @@ export const quarterPast: Rung = {
   words: { en: ['quarter past'], de: ['Viertel nach'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'hour-hand-alone',
-    'minute-hand-alone',
-    'ring-minutes',
-    'place-on-line',
-    'pattern',
-    'units',
-  ],
+  kinds: [...READING_KINDS, 'hour-hand-alone', 'minute-hand-alone', 'ring-minutes', 'place-on-line', 'pattern', 'units'],
   byMinutes: true,
   tricky: [
     { hour: 3, minute: 15, why: 'the hands nearly coincide' },

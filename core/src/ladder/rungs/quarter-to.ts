@@ -1,4 +1,5 @@
 import type { Rung } from '../rung.js';
+import { READING_KINDS } from './reading-kinds.js';
 
 /** The long hand on 9: a quarter of an hour is left. */
 export const quarterTo: Rung = {
@@ -18,25 +19,7 @@ export const quarterTo: Rung = {
   words: { en: ['quarter to', 'the coming hour'], de: ['Viertel vor', 'die nächste Stunde'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],
   demonstration: 'sweep',
-  kinds: [
-    'read-dial',
-    'set-dial',
-    'choose-one',
-    'choose-all',
-    'odd-one-out',
-    'match',
-    'write-display',
-    'write-words',
-    'explain-mistake',
-    'hands-in-words',
-    'possible-dial',
-    'hour-hand-alone',
-    'minute-hand-alone',
-    'ring-minutes',
-    'place-on-line',
-    'pattern',
-    'units',
-  ],
+  kinds: [...READING_KINDS, 'hour-hand-alone', 'minute-hand-alone', 'ring-minutes', 'place-on-line', 'pattern', 'units'],
   byMinutes: true,
   tricky: [
     { hour: 8, minute: 45, why: 'the hands nearly coincide' },

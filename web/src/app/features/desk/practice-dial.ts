@@ -22,46 +22,7 @@ import { TurningDial } from '../../ui/turning-dial';
       <button type="button" class="button quiet" [attr.aria-pressed]="ring()" (click)="ring.set(!ring())">Minute numbers</button>
     </div>
   `,
-  styles: `
-    :host {
-      display: grid;
-      grid-template-columns: minmax(0, 1fr) minmax(0, 18rem);
-      gap: 1.5rem;
-      align-items: center;
-      justify-items: center;
-    }
-    .dial {
-      width: min(100%, calc(100vh - 12rem));
-      width: min(100%, calc(100dvh - 12rem));
-      max-width: 34rem;
-    }
-    .beside {
-      display: grid;
-      gap: 0.9rem;
-      width: 100%;
-    }
-    .reading {
-      margin: 0;
-      text-align: center;
-      font-weight: 700;
-      font-size: 3rem;
-      font-variant-numeric: tabular-nums;
-    }
-    @media (max-width: 720px) {
-      :host {
-        grid-template-columns: minmax(0, 1fr);
-        gap: 0.75rem;
-      }
-      .dial {
-        width: min(92vw, calc(100vh - 27rem));
-        width: min(92vw, calc(100dvh - 27rem));
-        min-width: min(13rem, 86vw);
-      }
-      .reading {
-        font-size: 2.2rem;
-      }
-    }
-  `,
+  styleUrl: './practice-dial.scss',
 })
 export class PracticeDial {
   protected readonly turning = signal<Turning>({ hands: 'geared', at: toSecondOfDay(36_600) });
