@@ -9,7 +9,7 @@ import { rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
 import { isOnRung, type Rung } from '../../ladder/rung.js';
 import type { MisconceptionId } from '../../misconceptions/registry.js';
 import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
-import type { Item } from '../../question-kinds/registry.js';
+import { kindOf, QUESTION_KINDS, type Item, type ItemOf, type QuestionKindId } from '../../question-kinds/registry.js';
 import { oneOf } from '../../question-kinds/slips.js';
 import { seededRng, type Rng } from '../../rehearsal/rng.js';
 import { hour24, minuteOfHour, SECONDS_PER_HALF_DAY, secondOfDay, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
@@ -116,6 +116,9 @@ function fitted(lesson: Lesson, totalMs: number, targetMs: number) {
 
 const thinkMsOf = ({ beats }: Lesson) => beats.reduce((sum, beat) => sum + (beat.kind === 'think' ? beat.seconds * 1000 : 0), 0);
 
+/** A question without its id. */
+type NewItem = { [Id in QuestionKindId]: Omit<ItemOf<Id>, 'id'> }[QuestionKindId];
+
 /** A lesson in the making. */
 class Drafting {
   private readonly rng: Rng;
@@ -149,20 +152,20 @@ class Drafting {
     // The one example of a short lesson is the one between 12 and 1.
     if (part.examples > 0) this.example(this.times.next({ isNew: true }));
     else this.trickyExample(0);
-    this.turn('read-dial', this.nextAsked({ isNew: true }));
+    this.newTurn();
     // I do, you do: nobody only watches for long.
     const rounds = Math.max(part.examples, part.turns);
     for (let index = 0; index < rounds; index++) {
       if (extras >= FADES_FROM && index === Math.floor(part.examples / 2)) this.fade();
       if (index < part.examples) this.trickyExample(index);
-      if (index < part.turns) this.turn(index % 2 === 0 ? 'set-dial' : 'read-dial');
+      if (index < part.turns) this.turnOf(index);
     }
     for (let index = 0; index < part.mistakes; index++) this.mistake(index);
     for (let index = 0; index < part.uses; index++) this.use(index);
     if (extras >= PAPER_FROM) this.paper();
     this.say(texts.exit);
     this.turn('set-dial', this.nextAsked({ isNew: true }));
-    if (extras > 2) this.turn('read-dial', this.nextAsked({ isNew: true }));
+    if (extras > 2) this.newTurn();
     this.say(texts.end(this.nextTopic()));
     return {
       format: 'zeitpunkt-lesson',
@@ -235,6 +238,35 @@ class Drafting {
     if (!tricky) return this.example(this.times.next(), index % 2 === 0 ? 'words' : 'display');
     this.say(this.texts.tricky);
     this.example(this.times.use(secondOfDay(tricky.hour % 12, tricky.minute)));
+  }
+
+  /** What is new on the rung, asked: a dial to read, or where the rung is about something else, its own kinds of questions. */
+  private newTurn(): void {
+    if (this.rung.byMinutes) this.turn('read-dial', this.nextAsked({ isNew: true }));
+    else this.turnOf(1);
+  }
+
+  /** Questions of the rung in turn: hands are set, then one of its other kinds, each before any comes again. */
+  private turnOf(index: number): void {
+    if (index % 2 === 0 && this.rung.byMinutes) return this.turn('set-dial');
+    const others = this.rung.kinds.filter((kind) => kind !== 'set-dial' && kind !== 'choose-all');
+    const asked = (kind: QuestionKindId) => this.items.filter((item) => item.kind === kind).length;
+    const least = Math.min(...others.map(asked));
+    const kind = others.find((one) => asked(one) === least) ?? 'read-dial';
+    if (kind === 'read-dial' || !this.otherTurn(kind)) this.turn('read-dial');
+  }
+
+  /** A question of any kind that is about another hour than the one before; none may come. */
+  private otherTurn(kind: QuestionKindId): boolean {
+    for (let draw = 0; draw < MOST_DRAWS; draw++) {
+      const { id: _id, ...item } = QUESTION_KINDS[kind].make('', this.rng, this.rung, this.wish.settings) as Item;
+      const times = kindOf(item).timesOf({ ...item, id: '' } as Item);
+      if (times.some((at) => hourOnDial(at) === this.lastHour) || !isOnRung(this.rung, times)) continue;
+      if (times[0] !== undefined) this.times.use(times[0]);
+      this.ask(item, this.texts.yourTurn);
+      return true;
+    }
+    return false;
   }
 
   private turn(kind: 'read-dial' | 'set-dial', at = this.nextAsked(), text?: string): void {
@@ -323,16 +355,11 @@ class Drafting {
     return own ?? null;
   }
 
-  private ask(
-    item:
-      | Omit<Extract<Item, { kind: 'read-dial' }>, 'id'>
-      | Omit<Extract<Item, { kind: 'set-dial' }>, 'id'>
-      | Omit<Extract<Item, { kind: 'choose-all' }>, 'id'>,
-    text: string,
-  ): void {
+  private ask(item: NewItem, text: string): void {
     const itemId = `q${this.items.length + 1}`;
-    this.lastHour = hourOnDial(item.timeSec);
-    const asked: Item = { ...item, id: itemId };
+    const asked = { ...item, id: itemId } as Item;
+    // A question about no time of day leaves the hour to the one before it.
+    this.lastHour = kindOf(asked).timesOf(asked).map(hourOnDial)[0] ?? this.lastHour;
     this.items.push(asked);
     const seconds = thinkSecondsFor(item.kind, this.wish.rung);
     const isRecorded = this.wish.delivery === 'recorded';

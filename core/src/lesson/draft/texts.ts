@@ -16,6 +16,8 @@ export interface DraftTexts {
   readonly examples: string;
   readonly tricky: string;
   readonly turns: readonly [string, ...string[]];
+  /** Before a question of any other kind. */
+  readonly yourTurn: string;
   readonly setTurns: readonly [string, ...string[]];
   readonly thinks: readonly [string, ...string[]];
   readonly stops: string;
@@ -41,6 +43,7 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     task: { sheet: 'Practice sheet', text: 'Draw the hands for three of the times.' },
     examples: 'I read some clocks for you. Think along with me.',
     tricky: 'This one is tricky. Look closely.',
+    yourTurn: 'Your turn.',
     turns: ['Your turn. What does this clock say?', 'And this one? Write it on your desk.', 'Read this clock.'],
     setTurns: ['The other way round now. Turn the hands of your clock.', 'Set your clock to this time.', 'Now you set the hands.'],
     thinks: ['Think first, then answer.', 'Take your time.', 'Look at both hands.'],
@@ -63,6 +66,7 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     task: { sheet: 'Übungsblatt', text: 'Zeichne die Zeiger für drei der Zeiten.' },
     examples: 'Ich lese euch ein paar Uhren vor. Denkt mit.',
     tricky: 'Diese ist knifflig. Schaut genau hin.',
+    yourTurn: 'Jetzt du.',
     turns: ['Jetzt du. Was zeigt diese Uhr?', 'Und diese? Schreib es auf deinen Tisch.', 'Lies diese Uhr.'],
     setTurns: ['Jetzt andersherum. Dreh die Zeiger deiner Uhr.', 'Stell deine Uhr auf diese Zeit.', 'Jetzt stellst du die Zeiger.'],
     thinks: ['Erst denken, dann antworten.', 'Lass dir Zeit.', 'Schau auf beide Zeiger.'],
