@@ -135,7 +135,7 @@ export { makeItem } from './question-kinds/make-item.js';
 export { makeAbout } from './question-kinds/make-about.js';
 export { predictionsOf } from './question-kinds/predictions.js';
 export type { Choice } from './question-kinds/shapes/choices.js';
-export { UNIT_QUESTIONS } from './acts/acts.js';
+export { UNIT_QUESTIONS, type ClockPart } from './acts/acts.js';
 export { isTimeOfWording } from './words/is-time-of-wording.js';
 export { designSet, MOST_IDEAS, type DesignedSet, type SetWish } from './diagnosis/design-set.js';
 export { poolOf } from './diagnosis/pool.js';

@@ -87,10 +87,11 @@ export class TestRoom {
     readonly detail: SessionDetail,
   ) {}
 
-  static async open(school: School, teacher: Browser): Promise<TestRoom> {
+  /** @param lessonId the first of the school’s lessons when absent */
+  static async open(school: School, teacher: Browser, lessonId?: string): Promise<TestRoom> {
     const lessons = (await teacher.send('GET', '/api/lessons')).json();
     const classes = (await teacher.send('GET', '/api/classes')).json();
-    const start = { id: randomUUID(), lessonId: lessons[0].id, classId: classes[0].id };
+    const start = { id: randomUUID(), lessonId: lessonId ?? lessons[0].id, classId: classes[0].id };
     return new TestRoom(school, teacher, (await teacher.send('POST', '/api/sessions', start)).json());
   }
 

@@ -1,14 +1,22 @@
 import {
   hear,
+  displayText24,
   isTimeOfWording,
+  MISCONCEPTION_IDS,
+  misconceptionOf,
+  mistakenReading,
+  SECONDS_PER_DAY,
+  SECONDS_PER_HALF_DAY,
   readTimeEntry,
   secondOfDay,
   toSecondOfDay,
   UNIT_QUESTIONS,
   WORD_PACKS,
   type Choice,
+  type ClockPart,
   type ItemOf,
   type LessonSettings,
+  type MisconceptionId,
   type QuestionKindId,
 } from '@zeitpunkt/core';
 import { choice, lineOf, number, timeField, timeText, type BeatField } from './beat-field';
@@ -28,7 +36,7 @@ const oneOfNumbers = (key: string, label: string, options: readonly { readonly v
 });
 
 /** Times one after the other, each read near the one before. */
-function timesField(key: string, label: string, least: number, most: number): BeatField {
+function timesField(key: string, label: string, least: number, most: number, roundSec = SECONDS_PER_HALF_DAY): BeatField {
   return {
     key,
     label,
@@ -46,7 +54,7 @@ function timesField(key: string, label: string, least: number, most: number): Be
         if ('problem' in typed) return typed;
         times.push(typed.at);
       }
-      if (new Set(times.map((sec) => sec % 43_200)).size < times.length) return { problem: 'Two of the times are the same.' };
+      if (new Set(times.map((sec) => sec % roundSec)).size < times.length) return { problem: 'Two of the times are the same.' };
       return { change: { [key]: times } };
     },
   };
@@ -133,6 +141,49 @@ const UNIT_NAMES: Record<(typeof UNIT_QUESTIONS)[number], string> = {
 
 const time = timeField('timeSec', 'Time');
 
+/** Ideas that can explain a wrong reading. */
+const READING_IDEAS = MISCONCEPTION_IDS.filter((id) => misconceptionOf(id).howItCame !== undefined).map((value) => ({
+  value,
+  text: misconceptionOf(value).name,
+}));
+
+const PARTS = {
+  dial: ['short-hand', 'tick', 'long-hand', 'numeral'],
+  hands: ['short-hand', 'long-hand'],
+  display: ['hours', 'colon', 'minutes'],
+} as const satisfies Record<string, readonly ClockPart[]>;
+
+const partsOf = (parts: readonly ClockPart[]): keyof typeof PARTS => {
+  if (parts.includes('hours')) return 'display';
+  return parts.includes('tick') || parts.includes('numeral') ? 'dial' : 'hands';
+};
+
+/** Places of a row that are gaps, counted from 1; the first two show the step. */
+const gapsField: BeatField = {
+  key: 'gaps',
+  label: 'Gaps',
+  type: 'line',
+  hint: 'places in the row, from the third on: 3, 5',
+  read: (item) => (item as ItemOf<'pattern'>).gaps.map((gap) => gap + 1).join(', '),
+  write(text, item) {
+    const { count } = item as ItemOf<'pattern'>;
+    const places = split(text).map(Number);
+    const isPlace = (one: number) => Number.isInteger(one) && one >= 3 && one <= count;
+    if (places.length < 1 || !places.every(isPlace) || new Set(places).size < places.length)
+      return { problem: `Places from 3 to ${count}, each once.` };
+    return { change: { gaps: places.map((one) => one - 1).sort((one, other) => one - other) } };
+  },
+};
+
+/** A time of the whole day as it is typed. */
+const text24 = (sec: number) => displayText24(toSecondOfDay(sec));
+
+/** Times of the whole day, one after the other. */
+function dayTimesField(key: string, label: string, least: number, most: number): BeatField {
+  const read = (item: never) => (item as Record<string, readonly number[]>)[key]!.map(text24).join(', ');
+  return { ...timesField(key, label, least, most, SECONDS_PER_DAY), hint: '19:30, 07:30', read };
+}
+
 /** What of a question of each kind a teacher edits. A missing kind does not compile. */
 export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>> = {
   'read-dial': [time],
@@ -153,10 +204,51 @@ export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>>
     timesField('times', 'Times of the cards', 2, 4),
     timesField('others', 'Times of the partners', 2, 5),
   ],
-  'possible-dial': [],
+  'possible-dial': [
+    {
+      key: 'poses',
+      label: 'Dials',
+      type: 'lines',
+      hint: 'One a line: dial 9:30, or dial 9:30 short hand at 9',
+      read: (item, settings) =>
+        choiceLines(
+          (item as ItemOf<'possible-dial'>).poses.map((pose) => ({ ...pose, numerals: 'all' })),
+          settings,
+        ),
+      write(text, _item, settings) {
+        const typed = choicesTyped(text, 4, settings, 1);
+        if ('problem' in typed) return typed;
+        const poses = typed.choices.flatMap((choice) =>
+          'text' in choice ? [] : [{ hourDeg: choice.hourDeg, minuteDeg: choice.minuteDeg }],
+        );
+        return poses.length < typed.choices.length ? { problem: 'Each line begins with dial and a time.' } : { change: { poses } };
+      },
+    },
+  ],
   'hour-hand-alone': [time],
   'minute-hand-alone': [number('minute', 'Minutes of the long hand', 0, 59), timesField('times', 'Choices', 3, 6)],
-  'explain-mistake': [time],
+  'explain-mistake': [
+    time,
+    {
+      key: 'misconception',
+      label: 'The mistake comes from',
+      type: 'choice',
+      options: READING_IDEAS,
+      read: (item) => (item as ItemOf<'explain-mistake'>).misconception,
+      write(text, item, settings) {
+        const { choices, misconception: before, timeSec } = item as ItemOf<'explain-mistake'>;
+        const misconception = text as MisconceptionId;
+        if (!mistakenReading({ timeSec, misconception }, settings)) return { problem: 'At this time this idea makes no difference.' };
+        // It stands in the place of the one before, unless it is a choice already.
+        return {
+          change: {
+            misconception,
+            choices: choices.includes(misconception) ? choices : choices.map((one) => (one === before ? misconception : one)),
+          },
+        };
+      },
+    },
+  ],
   'write-display': [time],
   'write-words': [
     time,
@@ -170,7 +262,23 @@ export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>>
   'hands-in-words': [time],
   'fill-face': [numeralsField('gaps', 'Missing numerals', 6)],
   'ring-minutes': [numeralsField('numerals', 'Numerals', 4)],
-  'label-parts': [],
+  'label-parts': [
+    {
+      key: 'of',
+      label: 'Parts of',
+      type: 'choice',
+      options: [
+        { value: 'dial', text: 'a dial' },
+        { value: 'hands', text: 'a dial, its hands only' },
+        { value: 'display', text: 'a display' },
+      ],
+      read: (item) => partsOf((item as ItemOf<'label-parts'>).parts),
+      write: (text, item) =>
+        partsOf((item as ItemOf<'label-parts'>).parts) === text
+          ? { change: { parts: (item as ItemOf<'label-parts'>).parts } }
+          : { change: { parts: PARTS[text as keyof typeof PARTS], names: [...PARTS[text as keyof typeof PARTS]].reverse() } },
+    },
+  ],
   units: [
     choice(
       'asks',
@@ -198,6 +306,7 @@ export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>>
     lineOf('event', 'What happens'),
     number('fromHour', 'Makes sense from hour', 0, 23),
     number('toHour', 'to hour', 0, 23),
+    dayTimesField('times', 'Choices', 2, 4),
   ],
   'early-late': [lineOf('event', 'What is to happen'), dayTime('plannedSec', 'At'), dayTime('thereSec', 'The clock shows')],
   'later-earlier': [
@@ -214,6 +323,7 @@ export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>>
     timeField('startSec', 'First time'),
     number('stepMin', 'Minutes from one to the next', -180, 180),
     number('count', 'How many times', 3, 6),
+    gapsField,
   ],
   'order-times': [timesField('times', 'Times', 3, 5), choice('as', 'Shown as', GIVEN)],
 };
@@ -223,9 +333,6 @@ function dayTime(key: string, label: string): BeatField {
   return {
     ...timeField(key, label),
     hint: '19:30, or 7:30 in the evening',
-    read: (item) => {
-      const sec = (item as Record<string, number>)[key]!;
-      return `${String(Math.floor(sec / 3600)).padStart(2, '0')}:${String(Math.floor(sec / 60) % 60).padStart(2, '0')}`;
-    },
+    read: (item) => text24((item as Record<string, number>)[key]!),
   };
 }

@@ -39,12 +39,13 @@ export function choicesTyped(
   text: string,
   most: number,
   { pack }: LessonSettings,
+  least = 2,
 ): { readonly choices: readonly Choice[] } | { readonly problem: string } {
   const lines = text
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean);
-  if (lines.length < 2) return { problem: 'At least two choices, one a line.' };
+  if (lines.length < least) return { problem: least === 1 ? 'At least one, one a line.' : 'At least two choices, one a line.' };
   if (lines.length > most) return { problem: `At most ${most} choices; ${lines.length} came.` };
   const choices: Choice[] = [];
   for (const [index, line] of lines.entries()) {
