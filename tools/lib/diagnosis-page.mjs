@@ -1,15 +1,18 @@
 const PUPILS = 2000;
 const QUESTIONS = 12;
+const OFTEN = 10;
 
 /** How well the diagnosis does on simulated pupils, its weak spots among it. */
 export function diagnosisPage({ measureDiagnosis, MODEL, RUNGS, misconceptionOf }) {
   const { all, byRung, byIdea, bySkill, byCount, mistaken, bins } = measureDiagnosis({ pupils: PUPILS, questions: QUESTIONS, seed: 2024 });
   const percent = (part) => (100 * part).toFixed(1);
-  const row = (name, { recall, precision, calibrationError, held }) =>
-    `| ${name} | ${percent(recall)} | ${percent(precision)} | ${calibrationError.toFixed(3)} | ${held} |`;
+  // A share of nothing is no share.
+  const row = (name, { recall, precision, calibrationError, held, said }) =>
+    `| ${name} | ${held ? percent(recall) : '–'} | ${said ? percent(precision) : '–'} | ${calibrationError.toFixed(3)} | ${held} | ${said} |`;
+  const taken = mistaken.filter(({ count }) => count >= OFTEN);
   const table = (title, rows) => [
-    `| ${title} | recall % | precision % | calibration error | held |`,
-    '| --- | --- | --- | --- | --- |',
+    `| ${title} | recall % | precision % | calibration error | held | said |`,
+    '| --- | --- | --- | --- | --- | --- |',
     ...rows,
   ];
   const sorted = (groups, nameOf) =>
@@ -19,7 +22,7 @@ export function diagnosisPage({ measureDiagnosis, MODEL, RUNGS, misconceptionOf 
     '',
     `Written by \`npm run docs\`: ${PUPILS.toLocaleString('en')} simulated pupils, each asked ${QUESTIONS} questions that were designed for the usual ideas of a rung. They answer the real kinds of questions by rules of their own (\`core/src/rehearsal/\`): none, one or two ideas, followed at 75 to 95 of a hundred chances, four skills, 0 to 15 of a hundred careless slips. What the model takes for granted stands in \`core/src/diagnosis/model.ts\` and has other numbers.`,
     '',
-    `An idea counts as said to be held from a probability of ${MODEL.THRESHOLDS.likely.probability} on; only ideas with at least ${MODEL.LEAST_CHANCES} chances are counted. *Recall*: of the ideas that are held, how many are said to be. *Precision*: of those said to be held, how many are. *Calibration error*: how far probabilities are off the share that is held, in ten bins, weighted by how many fall in each.`,
+    `An idea counts as said to be held from a probability of ${MODEL.THRESHOLDS.likely.probability} on; only ideas with at least ${MODEL.LEAST_CHANCES} chances are counted. *Recall*: of the ideas that are held, how many are said to be. *Precision*: of those said to be held, how many are. *Calibration error*: how far probabilities are off the share that is held, in ten bins, weighted by how many fall in each. *Held* and *said* are how many ideas were held, and said to be.`,
     '',
     ...table('', [row('all', all)]),
     '',
@@ -50,13 +53,15 @@ export function diagnosisPage({ measureDiagnosis, MODEL, RUNGS, misconceptionOf 
       [...byCount].sort(([one], [other]) => one - other).map(([key, measured]) => row(String(key), measured)),
     ),
     '',
-    'Ideas that were missed while another one was said to be held, ten times or more:',
-    '',
-    '| held | said | times |',
-    '| --- | --- | --- |',
-    ...mistaken
-      .filter(({ count }) => count >= 10)
-      .map(({ held, said, count }) => `| ${misconceptionOf(held).name} | ${misconceptionOf(said).name} | ${count} |`),
+    ...(taken.length === 0
+      ? [`No idea was missed ${OFTEN} times or more while one and the same other idea was said to be held.`]
+      : [
+          `Ideas that were missed while another one was said to be held, ${OFTEN} times or more:`,
+          '',
+          '| held | said | times |',
+          '| --- | --- | --- |',
+          ...taken.map(({ held, said, count }) => `| ${misconceptionOf(held).name} | ${misconceptionOf(said).name} | ${count} |`),
+        ]),
     '',
     '## Whether probabilities can be believed',
     '',

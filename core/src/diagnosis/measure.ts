@@ -14,12 +14,14 @@ import { poolOf } from './pool.js';
 export interface Measured {
   /** Of the ideas that are held, the share that is said to be; 1 where none is held. */
   readonly recall: number;
-  /** Of the ideas that are said to be held, the share that is. */
+  /** Of the ideas that are said to be held, the share that is; 1 where none is said to be. */
   readonly precision: number;
   /** How far probabilities are off the share that is held, in ten bins, weighted by how many fall in each. */
   readonly calibrationError: number;
   /** Ideas that are held and had enough chances. */
   readonly held: number;
+  /** Ideas that are said to be held, with or without reason, and had enough chances. */
+  readonly said: number;
 }
 
 export interface MeasuredDiagnosis {
@@ -131,6 +133,7 @@ function measured(cases: readonly Case[]): Measured {
     precision: said.length === 0 ? 1 : said.filter(({ isHeld }) => isHeld).length / said.length,
     calibrationError: cases.length === 0 ? 0 : off / cases.length,
     held: held.length,
+    said: said.length,
   };
 }
 
