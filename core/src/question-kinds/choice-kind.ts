@@ -5,7 +5,7 @@ import { actsOf } from '../misconceptions/distorted-acts.js';
 import type { Rng } from '../rehearsal/rng.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { haveAGo, opener } from './kind-talk.js';
+import { plainHint } from './kind-talk.js';
 import { NO_PICTURE, type Picture } from './picture.js';
 import type { ItemBase, Kinded, QuestionKind, ViewBase } from './question-kind.js';
 import {
@@ -75,11 +75,7 @@ export function choiceKind<Kind extends string, Item extends ItemBase & Kinded<K
       (several || chosen.length <= 1) &&
       chosen.every((place) => place < parts.choices(item, settings).length),
     doing: parts.doing,
-    hint(item, judgement, settings) {
-      if (judgement.verdict === 'blank') return haveAGo(settings);
-      if (judgement.verdict === 'right') return opener(judgement, settings);
-      return `${opener(judgement, settings)} ${parts.lookAt(item, settings)}`;
-    },
+    hint: (item, judgement, settings) => plainHint(judgement, parts.lookAt(item, settings), settings),
     lookAt: parts.lookAt,
     reason: (item, settings) => parts.reason(item, settings, keyPlaces(item, settings)),
     keySentence: (item, settings) => parts.reason(item, settings, keyPlaces(item, settings))[0],

@@ -78,6 +78,12 @@ export const opener = ({ verdict }: Judgement, settings: LessonSettings): string
   return verdict === 'right' ? right : verdict === 'partly' ? someRight : notYet;
 };
 
+/** The hint of a kind whose answer has no parts to praise by themselves: the opener, and what to look at unless all is right. */
+export function plainHint(judgement: Judgement, lookAt: string, settings: LessonSettings): string {
+  if (judgement.verdict === 'blank') return haveAGo(settings);
+  return judgement.verdict === 'right' ? opener(judgement, settings) : `${opener(judgement, settings)} ${lookAt}`;
+}
+
 export const haveAGo = (settings: LessonSettings): string => sharedOf(settings).haveAGo;
 export const saidSo = (settings: LessonSettings): string => sharedOf(settings).saidSo;
 

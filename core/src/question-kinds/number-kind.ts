@@ -2,7 +2,7 @@ import type { ActId, Acts } from '../acts/acts.js';
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { Rng } from '../rehearsal/rng.js';
-import { haveAGo, opener } from './kind-talk.js';
+import { plainHint } from './kind-talk.js';
 import { NO_PICTURE, pictureOnStage, type Picture } from './picture.js';
 import type { ItemBase, Kinded, QuestionKind, ViewBase } from './question-kind.js';
 import { judgeNumbers, numbersText, sameNumbers, slipOfNumbers, type NumbersAnswer, type NumbersShapeView } from './shapes/numbers.js';
@@ -61,11 +61,7 @@ export function numberKind<Kind extends string, Item extends ItemBase & Kinded<K
     isSame: (_item, predicted, given) => sameNumbers(predicted, given),
     isPossible: (item, { values }) => values.length === parts.labels(item).length,
     doing: parts.doing,
-    hint(item, judgement, settings) {
-      if (judgement.verdict === 'blank') return haveAGo(settings);
-      if (judgement.verdict === 'right') return opener(judgement, settings);
-      return `${opener(judgement, settings)} ${parts.lookAt(item, settings)}`;
-    },
+    hint: (item, judgement, settings) => plainHint(judgement, parts.lookAt(item, settings), settings),
     lookAt: parts.lookAt,
     reason: parts.reason,
     keySentence: (item, settings) => parts.reason(item, settings)[0],

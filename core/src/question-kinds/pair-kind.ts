@@ -7,7 +7,7 @@ import { dialLetter } from '../scene/describe-stage.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import { sideBySide, type StageState } from '../scene/stage-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { haveAGo, opener } from './kind-talk.js';
+import { plainHint } from './kind-talk.js';
 import { NO_PICTURE, pictureOnStage, type Picture } from './picture.js';
 import type { ItemBase, Kinded, QuestionKind, ViewBase } from './question-kind.js';
 import { dialOfChoice, type Choice } from './shapes/choices.js';
@@ -68,11 +68,7 @@ export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     isSame: (_item, predicted, given) => samePairs(predicted, given),
     isPossible: (item, response, settings) => arePairs(response, parts.cards(item, settings).length, parts.partners(item, settings).length),
     doing: parts.doing,
-    hint(item, judgement, settings) {
-      if (judgement.verdict === 'blank') return haveAGo(settings);
-      if (judgement.verdict === 'right') return opener(judgement, settings);
-      return `${opener(judgement, settings)} ${parts.lookAt(item, settings)}`;
-    },
+    hint: (item, judgement, settings) => plainHint(judgement, parts.lookAt(item, settings), settings),
     lookAt: parts.lookAt,
     reason: (item, settings) => [parts.keySentence(item, settings, keyPairs(item, settings))],
     keySentence: (item, settings) => parts.keySentence(item, settings, keyPairs(item, settings)),

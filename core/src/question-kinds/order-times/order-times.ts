@@ -10,7 +10,7 @@ import { PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { sideBySide } from '../../scene/stage-state.js';
 import { halfOfDay } from '../../time/occurrence.js';
 import { minuteOfHour, secondOfDay, toSecondOfDay } from '../../time/second-of-day.js';
-import { haveAGo, opener } from '../kind-talk.js';
+import { plainHint } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
 import { asChoice, inHalfOf, seenAs, type Given } from '../seen-as.js';
@@ -67,12 +67,7 @@ export const orderTimes: QuestionKind<OrderTimesItem, OrderTimesResponse, OrderT
   isSame: (_item, predicted, given) => sameOrder(predicted, given),
   isPossible: (item, response) => isOrder(response, item.times.length),
   doing: (item) => ['rank', item.as === 'words' ? 'mean' : 'read'],
-  hint(item, judgement, settings) {
-    if (judgement.verdict === 'blank') return haveAGo(settings);
-    return judgement.verdict === 'right'
-      ? opener(judgement, settings)
-      : `${opener(judgement, settings)} ${orderTimes.lookAt(item, settings)}`;
-  },
+  hint: (item, judgement, settings) => plainHint(judgement, orderTimes.lookAt(item, settings), settings),
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason: (item, settings) => [orderTimes.keySentence(item, settings)],
   keySentence(item, settings) {

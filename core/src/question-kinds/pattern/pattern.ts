@@ -8,7 +8,7 @@ import type { Rng } from '../../rehearsal/rng.js';
 import { displayText } from '../../time/display.js';
 import { later } from '../../time/duration.js';
 import { minuteOfHour, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
-import { haveAGo, opener } from '../kind-talk.js';
+import { plainHint } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
 import { judgeTime } from '../shapes/time.js';
@@ -68,10 +68,7 @@ export const pattern: QuestionKind<PatternItem, PatternResponse, PatternView> = 
   isSame: (_item, predicted, given) => sameTimes(predicted, given),
   isPossible: (item, { times }) => times.length === item.gaps.length,
   doing: () => ['later', 'digits'],
-  hint(item, judgement, settings) {
-    if (judgement.verdict === 'blank') return haveAGo(settings);
-    return judgement.verdict === 'right' ? opener(judgement, settings) : `${opener(judgement, settings)} ${pattern.lookAt(item, settings)}`;
-  },
+  hint: (item, judgement, settings) => plainHint(judgement, pattern.lookAt(item, settings), settings),
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason(item, settings) {
     const { step, back, minutes } = TEXTS[tongueOf(settings)];

@@ -8,7 +8,7 @@ import type { Band } from '../../scene/bands/band.js';
 import { displayText } from '../../time/display.js';
 import { inHalf } from '../../time/occurrence.js';
 import { hour12, minuteOfHour, SECONDS_PER_DAY, toSecondOfDay, wrapSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
-import { haveAGo, opener, withDayPart } from '../kind-talk.js';
+import { plainHint, withDayPart } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage, type Picture } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
 import { asChoice, asPicture, seenAs, type Given } from '../seen-as.js';
@@ -72,12 +72,7 @@ export const placeOnLine: QuestionKind<PlaceOnLineItem, PlaceOnLineResponse, Pla
     return atSec >= start && atSec <= start + (item.line === 'hour' ? HOUR_SEC : SECONDS_PER_DAY);
   },
   doing: (item) => (item.line === 'day' ? ['half'] : item.from === 'words' ? ['mean'] : ['read']),
-  hint(item, judgement, settings) {
-    if (judgement.verdict === 'blank') return haveAGo(settings);
-    return judgement.verdict === 'right'
-      ? opener(judgement, settings)
-      : `${opener(judgement, settings)} ${placeOnLine.lookAt(item, settings)}`;
-  },
+  hint: (item, judgement, settings) => plainHint(judgement, placeOnLine.lookAt(item, settings), settings),
   lookAt: (item, settings) => TEXTS[tongueOf(settings)].lookAt[item.line],
   reason: (item, settings) =>
     item.line === 'hour'

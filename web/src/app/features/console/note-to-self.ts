@@ -1,4 +1,15 @@
-import { ChangeDetectionStrategy, Component, effect, type ElementRef, input, signal, untracked, viewChild } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  ChangeDetectorRef,
+  Component,
+  effect,
+  type ElementRef,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import type { LessonDetail, LessonSaved, NoteKeep } from '@zeitpunkt/contract';
@@ -69,6 +80,7 @@ export class NoteToSelf {
   /** The notes of the lesson by beat, as it is edited. */
   protected readonly notes = signal<ReadonlyMap<string, string>>(new Map());
   private readonly field = viewChild<ElementRef<HTMLInputElement>>('field');
+  private readonly changes = inject(ChangeDetectorRef);
 
   constructor() {
     effect(() => {
@@ -79,11 +91,13 @@ export class NoteToSelf {
       this.beatId();
       untracked(() => this.isWriting.set(false));
     });
-    effect(() => this.field()?.nativeElement.focus());
   }
 
+  /** The field is there and has the focus at once: on a slow machine the first letter would be lost otherwise. */
   write(): void {
     this.isWriting.set(true);
+    this.changes.detectChanges();
+    this.field()?.nativeElement.focus();
   }
 
   protected keep(event: Event, text: string): void {

@@ -1,7 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
-
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import type { ViewOfShape } from '../answer-view';
+import { BoxesAnswer } from '../parts/boxes-answer';
 import { DigitBoxes, type DigitBox } from '../parts/digit-boxes';
 import { SendAnswer } from '../parts/send';
 
@@ -10,22 +9,10 @@ import { SendAnswer } from '../parts/send';
   selector: 'zp-time-answer',
   imports: [DigitBoxes, SendAnswer],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <zp-digit-boxes [boxes]="boxes()" [values]="values()" (valuesChange)="change($event)" (entered)="send()" />
-    <zp-send-answer [ready]="values().some(isFilled)" (sent)="send()" />
-  `,
+  templateUrl: '../parts/boxes-answer.html',
   styleUrl: '../column.scss',
 })
-export class TimeAnswerView implements AnswerView<ViewOfShape<'time'>> {
-  readonly view = input.required<ViewOfShape<'time'>>();
-  readonly given = input.required<Response | null>();
-  readonly drafted = output<Response>();
-  readonly answered = output<Response>();
-  private readonly itemId = computed(() => this.view().itemId);
-  protected readonly values = startingFrom<readonly string[]>(this.itemId, () => {
-    const given = givenTo<{ hour: string; minute: string }>(this.view(), this.given());
-    return given ? [given.hour, given.minute] : ['', ''];
-  });
+export class TimeAnswerView extends BoxesAnswer<ViewOfShape<'time'>, { hour: string; minute: string }> {
   protected readonly boxes = computed((): readonly DigitBox[] => {
     const { asks, separator } = this.view();
     const box = { most: 2, before: [] } as const;
@@ -39,19 +26,12 @@ export class TimeAnswerView implements AnswerView<ViewOfShape<'time'>> {
           { ...box, label: 'Minutes', after: '', isHour: false },
         ];
   });
-  protected readonly isFilled = (value: string): boolean => value !== '';
 
-  protected response(): Response {
-    const [hour = '', minute = ''] = this.values();
-    return responseTo(this.view(), { hour, minute });
+  protected written({ hour, minute }: { hour: string; minute: string }): readonly string[] {
+    return [hour, minute];
   }
 
-  protected send(): void {
-    if (this.values().some(this.isFilled)) this.answered.emit(this.response());
-  }
-
-  protected change(values: readonly string[]): void {
-    this.values.set(values);
-    this.drafted.emit(this.response());
+  protected answerOf([hour = '', minute = '']: readonly string[]): { hour: string; minute: string } {
+    return { hour, minute };
   }
 }
