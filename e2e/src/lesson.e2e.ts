@@ -190,6 +190,7 @@ test('in class: an extra example, the chart, a note to self, a skip and a leap, 
   await page.keyboard.press('f');
   await page.getByRole('dialog').getByRole('button', { name: '2 Set' }).click();
   await expect(teacher.place).toContainText('Step 2 of');
+  await expect(seen).toHaveAccessibleName(/4 : 00/);
   await page.reload();
   await expect(page.getByText('✎ Hold the lamp up')).toBeVisible();
   await page.getByRole('link', { name: 'Back to the ladder' }).click();
