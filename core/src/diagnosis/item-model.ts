@@ -54,19 +54,22 @@ function makeModel(item: Item, settings: LessonSettings): ItemModel {
         .map((other) => kind.predict(item, actsOf([one, other], settings), settings).filter((given) => !isRight(given))),
     ));
   const shown = new Map<string, Shown>();
+  // One object for all answers that show no idea, so that what they add is looked at once.
   const none = { byIdea: ideas.map(() => 0), byPair: [] };
+  const right: Shown = { is: 'right', ...none };
+  const notSure: Shown = { is: 'not-sure', ...none };
 
   return {
     ideas,
     ways: waysToBeWrong(item, settings),
     shown(response) {
-      if (isNotSure(response)) return { is: 'not-sure', ...none };
+      if (isNotSure(response)) return notSure;
       const key = JSON.stringify(response);
       let one = shown.get(key);
       if (!one) {
         const verdict = kind.judge(item, response, settings).verdict;
-        if (verdict === 'blank') one = { is: 'not-sure', ...none };
-        else if (isRightVerdict(verdict)) one = { is: 'right', ...none };
+        if (verdict === 'blank') one = notSure;
+        else if (isRightVerdict(verdict)) one = right;
         else
           one = {
             is: 'wrong',

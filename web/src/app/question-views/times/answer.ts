@@ -1,9 +1,13 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
-
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
+import type { ViewOfShape } from '../answer-view';
+import { BoxesAnswer } from '../parts/boxes-answer';
 import { DigitBoxes, type DigitBox } from '../parts/digit-boxes';
 import { SendAnswer } from '../parts/send';
+
+interface TypedTime {
+  readonly hour: string;
+  readonly minute: string;
+}
 
 /** A row of times whose gaps are filled: two boxes for each. */
 @Component({
@@ -23,16 +27,7 @@ import { SendAnswer } from '../parts/send';
   `,
   styleUrl: './answer.scss',
 })
-export class TimesAnswerView implements AnswerView<ViewOfShape<'times'>> {
-  readonly view = input.required<ViewOfShape<'times'>>();
-  readonly given = input.required<Response | null>();
-  readonly drafted = output<Response>();
-  readonly answered = output<Response>();
-  private readonly itemId = computed(() => this.view().itemId);
-  protected readonly values = startingFrom<readonly string[]>(this.itemId, () => {
-    const given = givenTo<{ times: readonly { hour: string; minute: string }[] }>(this.view(), this.given());
-    return given ? given.times.flatMap(({ hour, minute }) => [hour, minute]) : this.boxes().map(() => '');
-  });
+export class TimesAnswerView extends BoxesAnswer<ViewOfShape<'times'>, { times: readonly TypedTime[] }> {
   /** Two boxes for each gap, the times that are shown before it on plates. */
   protected readonly boxes = computed((): readonly DigitBox[] => {
     const { row, separator } = this.view();
@@ -52,20 +47,12 @@ export class TimesAnswerView implements AnswerView<ViewOfShape<'times'>> {
   });
   /** What is shown behind the last gap. */
   protected readonly rest = computed(() => this.view().row.slice(this.view().row.lastIndexOf(null) + 1));
-  protected readonly isFilled = (value: string): boolean => value !== '';
 
-  protected response(): Response {
-    const values = this.values();
-    const times = Array.from({ length: values.length / 2 }, (_, gap) => ({ hour: values[2 * gap]!, minute: values[2 * gap + 1]! }));
-    return responseTo(this.view(), { times });
+  protected written({ times }: { times: readonly TypedTime[] }): readonly string[] {
+    return times.flatMap(({ hour, minute }) => [hour, minute]);
   }
 
-  protected send(): void {
-    if (this.values().some(this.isFilled)) this.answered.emit(this.response());
-  }
-
-  protected change(values: readonly string[]): void {
-    this.values.set(values);
-    this.drafted.emit(this.response());
+  protected answerOf(values: readonly string[]): { times: readonly TypedTime[] } {
+    return { times: Array.from({ length: values.length / 2 }, (_, gap) => ({ hour: values[2 * gap]!, minute: values[2 * gap + 1]! })) };
   }
 }
