@@ -2,7 +2,9 @@ import {
   ChangeDetectionStrategy,
   Component,
   computed,
+  DestroyRef,
   type ElementRef,
+  inject,
   input,
   linkedSignal,
   output,
@@ -13,13 +15,11 @@ import { MatButton } from '@angular/material/button';
 import {
   canBeGiven,
   changeItem,
-  designSet,
   isRightVerdict,
   kindOf,
   makeAbout,
   makeItem,
   misconceptionOf,
-  poolOf,
   QUESTION_KIND_IDS,
   QUESTION_KINDS,
   replaceItem,
@@ -44,6 +44,7 @@ import { ITEM_FIELDS } from '../item-fields';
 import { isAboutOneTime, rungOfLesson } from '../new-beats';
 import { SettingFields } from '../setting-fields';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import { designInWorker, type Designing } from '../set/designing';
 import { QuestionPreview } from './question-preview';
 import { keyOf, tellsOf, triedOut } from './what-it-tells';
 
@@ -104,6 +105,13 @@ export class QuestionComposer {
   protected readonly suggestions = signal<
     readonly { readonly item: Item; readonly name: string; readonly text: string; readonly tells: string }[] | null
   >(null);
+  /** Suggestions are being looked for. */
+  protected readonly looking = signal(false);
+  private designing: Designing | null = null;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.designing?.stop());
+  }
 
   open(): void {
     this.dialog().nativeElement.showModal();
@@ -157,31 +165,38 @@ export class QuestionComposer {
   }
 
   /** A handful of questions of the rung that tell most of the chosen ideas, each for itself. */
-  protected suggest(): void {
-    const rung = this.rung();
+  protected async suggest(): Promise<void> {
+    this.designing?.stop();
     const settings = this.settings();
-    const pool = [...poolOf(LOOKED_THROUGH, rung, settings, this.draws() + this.lesson().items.length)];
-    const ideas = this.wanted().map((id) => ({ id, weight: 1 }));
-    const set = designSet(
-      pool,
-      { count: SUGGESTED, ideas },
-      rung,
+    const wanted = this.wanted();
+    this.designing = designInWorker({
+      wish: { count: SUGGESTED, ideas: wanted.map((id) => ({ id, weight: 1 })) },
+      rung: rungOfLesson(this.lesson()),
       settings,
-      seededRng(this.draws()),
-      ({ kind }) => QUESTION_KINDS[kind].thinkSec,
-    );
+      asked: [],
+      seed: this.draws() + this.lesson().items.length,
+      poolSize: LOOKED_THROUGH,
+    });
     this.draws.update((draws) => draws + 1);
-    this.suggestions.set(
-      (set?.items ?? []).map((item) => ({
-        item,
-        name: kindOf(item).name,
-        text: keyOf(item, settings).text,
-        tells: tellsOf(item, settings)
-          .filter(({ id }) => this.wanted().includes(id))
-          .map(({ name, text }) => `${name}: ${text}`)
-          .join('; '),
-      })),
-    );
+    this.looking.set(true);
+    this.problems.update(({ suggest: _before, ...others }) => others);
+    try {
+      const { items } = await this.designing.done;
+      this.suggestions.set(
+        items.map((item) => ({
+          item,
+          name: kindOf(item).name,
+          text: keyOf(item, settings).text,
+          tells: tellsOf(item, settings)
+            .filter(({ id }) => wanted.includes(id))
+            .map(({ name, text }) => `${name}: ${text}`)
+            .join('; '),
+        })),
+      );
+    } catch (error) {
+      this.problems.update((problems) => ({ ...problems, suggest: error instanceof Error ? error.message : String(error) }));
+    }
+    this.looking.set(false);
   }
 
   protected take(item: Item): void {

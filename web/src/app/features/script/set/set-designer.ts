@@ -29,7 +29,7 @@ import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
 import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
 import { rungOfLesson } from '../new-beats';
-import type { DesignNews, DesignWish } from './set-messages';
+import { designInWorker, type Designing } from './designing';
 import { setWords } from './set-words';
 
 const POOL = 3000;
@@ -87,7 +87,7 @@ export class SetDesigner {
     })),
   );
   private readonly diagnoser = inject(Diagnoser);
-  private worker: Worker | null = null;
+  private designing: Designing | null = null;
   private seed = 1;
 
   constructor() {
@@ -135,26 +135,28 @@ export class SetDesigner {
     this.progress.set(0);
     const ideas = this.ideas().filter(({ id }) => this.isWanted(id));
     const likely = ideas.map(({ id, weight }) => ({ id, weight }));
-    const wish: DesignWish = {
-      wish: { count: this.count(), ideas: likely, seconds: this.minutes() * 60, pins: this.pins(), bans: this.bans() },
-      rung: this.rungId(),
-      settings: this.lesson().settings,
-      asked: this.lesson().items,
-      seed: this.seed,
-      poolSize: POOL,
-    };
-    const { startDesigner } = await import('./start-designer');
-    if (this.progress() === null) return; // stopped meanwhile
-    const worker = startDesigner();
-    this.worker = worker;
-    worker.onmessage = ({ data }: MessageEvent<DesignNews>) => this.hear(data);
-    worker.onerror = () => this.hear({ type: 'failed', problem: 'The questions could not be chosen on this device.' });
-    worker.postMessage(wish);
+    this.designing = designInWorker(
+      {
+        wish: { count: this.count(), ideas: likely, seconds: this.minutes() * 60, pins: this.pins(), bans: this.bans() },
+        rung: this.rungId(),
+        settings: this.lesson().settings,
+        asked: this.lesson().items,
+        seed: this.seed,
+        poolSize: POOL,
+      },
+      (part) => this.progress.set(part),
+    );
+    try {
+      this.set.set(await this.designing.done);
+    } catch (error) {
+      this.problem.set(error instanceof Error ? error.message : String(error));
+    }
+    this.stop();
   }
 
   protected stop(): void {
-    this.worker?.terminate();
-    this.worker = null;
+    this.designing?.stop();
+    this.designing = null;
     this.progress.set(null);
   }
 
@@ -166,12 +168,5 @@ export class SetDesigner {
     const { items } = this.set() ?? { items: [] };
     this.close();
     this.add.emit(items);
-  }
-
-  private hear(news: DesignNews): void {
-    if (news.type === 'progress') return this.progress.set(news.part);
-    this.stop();
-    if (news.type === 'failed') this.problem.set(news.problem);
-    else this.set.set(news.set);
   }
 }
