@@ -128,6 +128,7 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   const preview = page.frameLocator('iframe[title="The question as a pupil sees it"]');
   await expect(preview.getByRole('heading', { level: 1 })).toBeVisible();
   await page.getByRole('dialog').getByRole('button', { name: 'Suggest', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Suggestions' }).getByRole('button').first()).toBeVisible();
   await shot(page, 'composer');
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('button', { name: 'Design a set of questions' }).click();
