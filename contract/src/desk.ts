@@ -6,13 +6,14 @@ import { AskingIdSchema, responsePost, VerdictSchema } from './responses.js';
 import { SHAPE_IDS } from './shapes/shapes.js';
 import { type Data, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 import { DialMarkSchema, StageStateSchema } from './stage.js';
-import { Pupil, QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
+import { Pupil } from './classes.js';
+import { QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
 
 export const RoomLookup = Exact({ roomKey: RoomKeySchema });
 export type RoomLookup = Data<typeof RoomLookup>;
 
-/** A room that was found: its class and the pupils who are not in it yet. */
-export const RoomFound = Exact({ className: ShortText, pupils: Type.Array(Pupil) });
+/** A room that was found: its class, the pupils who are not in it yet, and those who are in on another device. */
+export const RoomFound = Exact({ className: ShortText, pupils: Type.Array(Pupil), inAlready: Type.Array(Pupil) });
 export type RoomFound = Data<typeof RoomFound>;
 
 export const Join = Exact({
@@ -21,6 +22,8 @@ export const Join = Exact({
   pupilId: Uuid,
   /** Of a knock that was answered: the door is closed to others. */
   knockId: Type.Optional(Uuid),
+  /** The pupil is in on another device and comes with this one: the teacher says yes. */
+  again: Type.Optional(Type.Literal(true)),
 });
 export type Join = Data<typeof Join>;
 
@@ -31,6 +34,25 @@ export type Knock = Data<typeof Knock>;
 /** The room, once its teacher has opened. */
 export const KnockAnswer = Exact({ room: Nullable(RoomFound) });
 export type KnockAnswer = Data<typeof KnockAnswer>;
+
+const CardToken = Type.String({ pattern: '^[A-Za-z0-9_-]{22}$' });
+
+/** A pupil shows a join card, to see what there is to come into. */
+export const CardShown = Exact({ token: CardToken });
+export type CardShown = Data<typeof CardShown>;
+
+/** Whose card it is, and where it leads. */
+export const CardRead = Exact({
+  pupilName: ShortText,
+  className: ShortText,
+  /** Lessons that are open to this pupil now. */
+  lessons: Type.Array(Exact({ sessionId: Uuid, title: ShortText })),
+});
+export type CardRead = Data<typeof CardRead>;
+
+/** Comes into a room by card. The same join sent again is one join. */
+export const CardJoin = Exact({ token: CardToken, sessionId: Uuid, joinId: Uuid });
+export type CardJoin = Data<typeof CardJoin>;
 
 /** What the reveal tells a pupil: the stage with the key and its reason, and one kind sentence on the pupil's own response. */
 export const RevealSchema = Exact({

@@ -4,11 +4,30 @@ export { StageStateSchema } from './stage.js';
 export { SHAPE_IDS, shapeView } from './shapes/shapes.js';
 export { KIND_SCHEMAS, ItemSchema, ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
 export { LONGEST_WAIT_MS, MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
+export { Invite, Invited, Me, SetUp, SignIn, Staff, Teacher } from './staff.js';
 export {
-  Addresses,
+  CardsMade,
+  CardsWish,
+  ClassAdd,
+  ClassChange,
   ClassDetail,
   ClassList,
+  ClassPupil,
   ClassSummary,
+  DataRecord,
+  KeepDays,
+  Pupil,
+  PupilChange,
+  PupilLeave,
+  PupilMerge,
+  PupilMove,
+  PupilsIn,
+  RetentionCheck,
+  RosterFile,
+  type DataAct,
+} from './classes.js';
+export {
+  Addresses,
   CommandDone,
   CommandPost,
   CountLate,
@@ -22,12 +41,8 @@ export {
   LessonSaved,
   LessonSummary,
   LetIn,
-  Me,
   Outside,
   Participant,
-  Pupil,
-  PupilAdd,
-  PupilRename,
   RoomKeySchema,
   RoomStateSchema,
   SessionDetail,
@@ -35,11 +50,8 @@ export {
   SessionLive,
   SessionStart,
   SessionSummary,
-  SetUp,
-  SignIn,
-  Teacher,
 } from './teacher.js';
 export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
 export { ClassPlanSchema, PlanDetail, PlanSaved } from './plan.js';
-export { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
+export { CardJoin, CardRead, CardShown, DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

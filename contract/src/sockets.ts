@@ -2,7 +2,8 @@ import { Type, type TSchema } from '@sinclair/typebox';
 import { DeskView, DeskViewShell } from './desk.js';
 import { MarkedResponse } from './responses.js';
 import { AtMs, type Data, Exact, TaggedUnion, Uuid } from './shared.js';
-import { Outside, Participant, Pupil, RoomStateSchema, SessionLive } from './teacher.js';
+import { Pupil } from './classes.js';
+import { Outside, Participant, RoomStateSchema, SessionLive } from './teacher.js';
 
 const Seq = Type.Integer({ minimum: 0 });
 const ProblemMessage = Exact({ type: Type.Literal('problem'), code: Type.String(), detail: Type.String() });
@@ -38,6 +39,8 @@ const deskMessage = <View extends TSchema>(view: View) =>
     Exact({ type: Type.Literal('view'), view }),
     /** The teacher freed this pupil's name: the desk goes back to the room key. */
     Exact({ type: Type.Literal('released') }),
+    /** The pupil has come in on another device: this one stays where it is, and does not come back by itself. */
+    Exact({ type: Type.Literal('moved') }),
     ProblemMessage,
   ]);
 export const DeskMessage = deskMessage(DeskView);

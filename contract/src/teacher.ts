@@ -1,54 +1,14 @@
 import { Type } from '@sinclair/typebox';
 import { BeatIdSchema, LessonSchema, RungIdSchema } from './lesson-file.js';
+import { Pupil } from './classes.js';
 import { BetweenSchema } from './plan.js';
 import { ItemSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
 import { type Data, AtMs, Exact, Nullable, OneOf, WholeMinuteSchema, ShortText, TaggedUnion, Uuid } from './shared.js';
 import { DialMarkSchema } from './stage.js';
 
-const SignInName = Type.String({ minLength: 1, maxLength: 100 });
-const PupilName = Type.String({ minLength: 1, maxLength: 60 });
-const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
-
-export const SignIn = Exact({ signInName: SignInName, password: Type.String({ minLength: 1, maxLength: 200 }) });
-export type SignIn = Data<typeof SignIn>;
-
-export const Teacher = Exact({ id: Uuid, name: ShortText });
-export type Teacher = Data<typeof Teacher>;
-
 /** Where pupils can reach the school from their own devices, without a path; the likeliest first. */
 export const Addresses = Type.Array(Type.String());
-
-/** Who is signed in, and whether the first teacher has still to be set up. */
-export const Me = Exact({ teacher: Nullable(Teacher), setUpNeeded: Type.Boolean() });
-export type Me = Data<typeof Me>;
-
-/** First run: the one-time code from the console, the first teacher and the first class. */
-export const SetUp = Exact({
-  code: Type.String({ minLength: 1, maxLength: 40 }),
-  name: ShortText,
-  signInName: SignInName,
-  password: NewPassword,
-  className: ShortText,
-  pupilNames: Type.Array(PupilName, { minItems: 1, maxItems: 60, uniqueItems: true }),
-});
-export type SetUp = Data<typeof SetUp>;
-
-export const Pupil = Exact({ id: Uuid, name: ShortText });
-export type Pupil = Data<typeof Pupil>;
-
-export const ClassSummary = Exact({ id: Uuid, name: ShortText, pupilCount: Type.Integer({ minimum: 0 }) });
-export type ClassSummary = Data<typeof ClassSummary>;
-export const ClassList = Type.Array(ClassSummary);
-
-export const ClassDetail = Exact({ id: Uuid, name: ShortText, pupils: Type.Array(Pupil) });
-export type ClassDetail = Data<typeof ClassDetail>;
-
-/** A new pupil; the id is made by whoever adds one, so that a repeated request adds one pupil. */
-export const PupilAdd = Exact({ id: Uuid, name: PupilName });
-export type PupilAdd = Data<typeof PupilAdd>;
-export const PupilRename = Exact({ name: PupilName });
-export type PupilRename = Data<typeof PupilRename>;
 
 /** A lesson in the teacher's list. One that this version cannot read is listed with the reason instead of its facts. */
 export const LessonSummary = Exact({

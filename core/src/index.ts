@@ -214,3 +214,5 @@ export {
   type SeriesWish,
 } from './series/series.js';
 export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';
+export { guessColumns } from './roster/guess-columns.js';
+export { LONGEST_NAME, planRoster, type RosterColumns, type RosterEntry, type RosterPupil, type RosterRow } from './roster/roster.js';

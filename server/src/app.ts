@@ -7,8 +7,9 @@ import { addressesPlugin } from './features/addresses/plugin.js';
 import { teacherGuard } from './features/auth/guard.js';
 import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
+import { staffPlugin } from './features/auth/staff-plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
-import { insertClass, mustOwnClass, ownClass, pupilsOf } from './features/classes/queries.js';
+import { insertClass, mustOwnClass, ownClass, pupilOfCard, pupilsOf } from './features/classes/queries.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { plansPlugin } from './features/plans/plugin.js';
 import { planOf } from './features/plans/queries.js';
@@ -17,6 +18,7 @@ import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
 import { answerRoute } from './features/live/answer-route.js';
 import { deskFinder, type FindDesk } from './features/live/desk-places.js';
+import { cardDeskRoutes } from './features/live/card-desk-routes.js';
 import { deskRoutes } from './features/live/desk-routes.js';
 import { RoomDirectory } from './features/live/room-directory.js';
 import { sockets } from './features/live/sockets.js';
@@ -115,10 +117,12 @@ async function registerOthers(
       installStarterLessons(store.db, teacherId);
     },
   });
+  await app.register(staffPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(classesPlugin, {
     store,
     requireTeacher: guard.require,
-    onChanged: (classId) => rooms.classChanged(classId),
+    nowMs,
+    onChanged: (classId, merged) => rooms.classChanged(classId, merged),
     onDeleted: (classId) => rooms.classDeleted(classId),
   });
   await app.register(plansPlugin, { store, requireTeacher: guard.require });
@@ -137,7 +141,9 @@ async function registerOthers(
     pinForTeaching: (teacherId, lessonId, classId) =>
       ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs()),
   });
-  await app.register(deskRoutes, { rooms, findDesk, limits, cookies, keyTries });
+  const desks = { rooms, findDesk, limits, cookies, keyTries };
+  await app.register(deskRoutes, desks);
+  await app.register(cardDeskRoutes, { ...desks, pupilOfCard: (hashOfToken) => pupilOfCard(store.db, hashOfToken) });
   const pages = options.webDir === undefined ? null : readPages(options.webDir);
   await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
   if (pages) await webPages(app, pages);

@@ -19,8 +19,11 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     sql: string;
   }[];
   expect(tables.map(({ name }) => name).sort()).toEqual([
+    'card',
     'class',
     'class_plan',
+    'data_record',
+    'invitation',
     'lesson',
     'lesson_version',
     'live_session',

@@ -17,7 +17,7 @@ const open = () => openStore({ dataDir, migrationsDir: MIGRATIONS });
 /** A school with something in it, closed. */
 function school(): void {
   const { sqlite, close } = open();
-  const insert = sqlite.prepare('INSERT INTO teacher VALUES (?, ?, ?, ?, ?)');
+  const insert = sqlite.prepare('INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES (?, ?, ?, ?, ?)');
   for (let index = 0; index < 400; index++) insert.run(`id ${index}`, `name ${index}`, 'x'.repeat(200), 'hash', 0);
   close();
 }

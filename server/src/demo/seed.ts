@@ -51,6 +51,7 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
       name: 'Ms Odalys Fenn',
       passwordHash,
       createdAtMs: weekAgoMs,
+      mayInvite: true,
     });
     const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
     const starters = installStarterLessons(store.db, teacherId);
@@ -79,8 +80,7 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
   const start = { id: randomUUID(), lessonId, classId };
   rooms.open(start, teacherId, pinLesson(store.db, teacherId, lessonId, clockMs)!);
   const room = rooms.own(start.id, teacherId);
-  const inRoom = room
-    .pupilsNotIn()
+  const inRoom = room.names.pupils
     .filter((pupil) => !ABSENT.has(pupil.name))
     .map((pupil, index) => ({ pupil, participantId: randomUUID(), rng: seededRng(index + 1) }));
   for (const { pupil, participantId } of inRoom) {

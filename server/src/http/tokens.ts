@@ -5,6 +5,11 @@ export function newToken(): string {
   return randomBytes(32).toString('base64url');
 }
 
+/** A secret for a join card: 128 random bits as text, short enough for a QR code that an old camera reads. */
+export function newCardToken(): string {
+  return randomBytes(16).toString('base64url');
+}
+
 /** What the database keeps of a token, so that a copy of it opens nothing. */
 export function tokenHash(token: string): string {
   return createHash('sha256').update(token).digest('base64url');

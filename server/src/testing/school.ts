@@ -79,6 +79,15 @@ export class School {
   }
 }
 
+/** A second teacher of a school, who came by invitation, signed in. */
+export async function anotherTeacher(school: School, first: Browser): Promise<Browser> {
+  const { code } = (await first.send('POST', '/api/staff/invitations', { id: randomUUID(), forWhom: 'Mr Quay' })).json();
+  const browser = school.browser();
+  const form = { code, name: 'Mr Quay', signInName: 'quay', password: 'another-long-one', className: 'Gannets', pupilNames: ['Ivo'] };
+  await browser.send('POST', '/api/invitation', form);
+  return browser;
+}
+
 /** A room of the first starter lesson, with ways to act in it over HTTP. */
 export class TestRoom {
   private constructor(

@@ -10,6 +10,7 @@ import { FailedTries } from '../../http/failed-tries.js';
 import type { LoginLines } from './login-lines.js';
 import { type FindTeacher, TEACHER_COOKIE } from './guard.js';
 import { checkPassword, hashPassword } from './passwords.js';
+import { codeHash } from './invitation-code.js';
 import { authQueries } from './queries.js';
 
 export interface AuthOptions {
@@ -29,7 +30,7 @@ export interface AuthOptions {
 /** A sign-in lasts a school week. */
 const LOGIN_MS = 7 * 24 * 3600 * 1000;
 
-/** Sign-in, sign-out, and the set-up of the first teacher. */
+/** Sign-in, sign-out, the set-up of the first teacher, and those who come by invitation. */
 export const authPlugin: Feature<AuthOptions> = async (app, options) => {
   const { store, nowMs, cookies, loginLines } = options;
   const queries = authQueries(store.db);
@@ -74,9 +75,19 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
     return null;
   });
 
+  /** Adds a teacher with a first class and the lessons to start with. @throws CoreError SIGN_IN_NAME_TAKEN */
+  const addTeacher = ({ name, signInName, className, pupilNames }: SetUp, passwordHash: string, mayInvite: boolean): string => {
+    if (queries.teacherBySignInName(signInName)) {
+      throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`);
+    }
+    const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs(), mayInvite });
+    options.equip(id, { className, pupilNames });
+    return id;
+  };
+
   app.post('/api/set-up', { schema: { body: SetUp, response: { 200: Me } } }, async (request, reply) => {
     await tries.mayTry('set-up', request.ip);
-    const { code, name, signInName, password, className, pupilNames } = request.body;
+    const { code, name, password } = request.body;
     const passwordHash = await hashPassword(password);
     const teacherId = store.sqlite.transaction(() => {
       if (queries.anyTeacher()) throw new CoreError('SETUP_DONE', 'The first teacher is set up already; please sign in.');
@@ -84,9 +95,22 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
         tries.failed('set-up', request.ip);
         throw new CoreError('SETUP_CODE_WRONG', 'That is not the set-up code. It stands in the window where Zeitpunkt was started.');
       }
-      const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs() });
-      options.equip(id, { className, pupilNames });
-      return id;
+      return addTeacher(request.body, passwordHash, true);
+    })();
+    logIn(request, reply, teacherId);
+    return { teacher: { id: teacherId, name }, setUpNeeded: false };
+  });
+
+  app.post('/api/invitation', { schema: { body: SetUp, response: { 200: Me } } }, async (request, reply) => {
+    await tries.mayTry('invitation', request.ip);
+    const { code, name, password } = request.body;
+    const passwordHash = await hashPassword(password);
+    const teacherId = store.sqlite.transaction(() => {
+      if (!queries.useInvitation(codeHash(code), nowMs())) {
+        tries.failed('invitation', request.ip);
+        throw new CoreError('INVITATION_WRONG', 'No open invitation has this code. It can be used once, within a week; ask for a new one.');
+      }
+      return addTeacher(request.body, passwordHash, false);
     })();
     logIn(request, reply, teacherId);
     return { teacher: { id: teacherId, name }, setUpNeeded: false };

@@ -7,6 +7,17 @@ export const teacher = sqliteTable('teacher', {
   name: text().notNull(),
   passwordHash: text('password_hash').notNull(),
   createdAtMs: integer('created_at_ms').notNull(),
+  /** Whether this teacher may invite others: the first of a school may. */
+  mayInvite: integer('may_invite', { mode: 'boolean' }).notNull().default(false),
+});
+
+/** An invitation that was not used yet; of its one-time code only the SHA-256 is kept. */
+export const invitation = sqliteTable('invitation', {
+  id: text().primaryKey(),
+  codeHash: text('code_hash').notNull().unique(),
+  /** A note of whoever invited. */
+  forWhom: text('for_whom').notNull(),
+  expiresAtMs: integer('expires_at_ms').notNull(),
 });
 
 /** A signed-in browser. The cookie holds the token; the table only its SHA-256. */

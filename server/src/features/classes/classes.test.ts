@@ -15,6 +15,7 @@ beforeEach(async () => {
 });
 afterEach(() => school.remove());
 
+const added = (...all: string[]) => ({ pupils: all.map((name) => ({ id: randomUUID(), name, reference: null })) });
 const names = (reply: { json: () => { pupils: { name: string }[] } }) => reply.json().pupils.map(({ name }) => name);
 const deskOf = async (pupil: Browser) => (await pupil.send('GET', '/api/desk')).json();
 /** Whether some text stands anywhere in the files of the database. */
@@ -27,18 +28,19 @@ const onDisk = (text: string) =>
 test('the class can change while its room is open: new pupils may come in, and new names are seen everywhere', async () => {
   const anouk = await room.join('Anouk');
   const id = randomUUID();
-  await teacher.send('POST', `${url}/pupils`, { id, name: 'Marit' });
-  expect(names(await teacher.send('POST', `${url}/pupils`, { id, name: 'Marit' }))).toEqual(['Anouk', 'Bashir', 'Ceri', 'Marit']);
+  const marit = { pupils: [{ id, name: 'Marit', reference: null }] };
+  await teacher.send('POST', `${url}/pupils`, marit);
+  expect(names(await teacher.send('POST', `${url}/pupils`, marit))).toEqual(['Anouk', 'Bashir', 'Ceri', 'Marit']);
   const found = (await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).json();
   expect(found.pupils.map(({ name }: { name: string }) => name)).toEqual(['Bashir', 'Ceri', 'Marit']);
-  await teacher.send('POST', `${url}/pupils/${room.pupilId('Anouk')}/rename`, { name: 'Anouk L' });
+  await teacher.send('POST', `${url}/pupils/${room.pupilId('Anouk')}/change`, { name: 'Anouk L' });
   expect((await deskOf(anouk)).pupilName).toBe('Anouk L');
   expect((await room.live()).participants.map(({ name }) => name)).toEqual(['Anouk L']);
 });
 
 test('two pupils of one name, and pupils of other classes, are refused', async () => {
-  expect((await teacher.send('POST', `${url}/pupils`, { id: randomUUID(), name: 'Ceri' })).json()).toMatchObject({ code: 'NAME_TAKEN' });
-  const rename = `${url}/pupils/${room.pupilId('Bashir')}/rename`;
+  expect((await teacher.send('POST', `${url}/pupils`, added('Ceri'))).json()).toMatchObject({ code: 'NAME_TAKEN' });
+  const rename = `${url}/pupils/${room.pupilId('Bashir')}/change`;
   expect((await teacher.send('POST', rename, { name: 'Ceri' })).json()).toMatchObject({ code: 'NAME_TAKEN' });
   expect((await teacher.send('POST', `${url}/pupils/${randomUUID()}/delete`)).json()).toMatchObject({ code: 'PUPIL_UNKNOWN' });
   expect((await school.browser().send('POST', `${url}/delete`)).json()).toMatchObject({ code: 'SIGN_IN_NEEDED' });
@@ -47,7 +49,7 @@ test('two pupils of one name, and pupils of other classes, are refused', async (
 
 test('a deleted pupil is gone, from the room, from memory and from the files', async () => {
   const renamed = 'Quillmarsh of the outer skerry';
-  await teacher.send('POST', `${url}/pupils/${room.pupilId('Bashir')}/rename`, { name: renamed });
+  await teacher.send('POST', `${url}/pupils/${room.pupilId('Bashir')}/change`, { name: renamed });
   const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
   await room.goTo('ask', 'q1');
   const given = reading('8', '29');

@@ -1,82 +1,96 @@
 import { CoreError } from '@zeitpunkt/core';
-import { ClassDetail, ClassList, PupilAdd, PupilRename } from '@zeitpunkt/contract';
+import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { classesOf, deleteClass, deletePupil, findPupil, insertPupil, mustOwnClass, pupilsOf, renamePupil } from './queries.js';
+import { cardRoutes } from './card-routes.js';
+import { pupilRoutes } from './pupil-routes.js';
+import { changeClass, classPupils, classesOf, deleteClass, insertClass, mustOwnClass, ownerOf, recordsOf } from './queries.js';
+import { checkRetention, deleteWhatIsOld } from './retention.js';
+import { rosterRoutes } from './roster-routes.js';
 
 export interface ClassesOptions {
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
+  readonly nowMs: () => number;
   /** Open rooms follow what changes in their class. */
-  readonly onChanged: (classId: string) => void;
+  readonly onChanged: (classId: string, merged?: boolean) => void;
   readonly onDeleted: (classId: string) => void;
 }
 
 const Params = Type.Object({ id: Type.String() });
-const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });
+/** What is kept no longer is looked for so often. */
+const RETENTION_EVERY_MS = 6 * 3600_000;
 
-/** A teacher's classes and their pupils. What is deleted is gone: from the file, and from open rooms. */
-export const classesPlugin: Feature<ClassesOptions> = async (app, { store, requireTeacher, onChanged, onDeleted }) => {
+/** A teacher's classes: made, named, kept for a time, and deleted for good; their pupils, lists and cards in routes of their own. */
+export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
+  const { store, requireTeacher, nowMs, onDeleted } = options;
   const { db } = store;
-  const mustOwn = (teacherId: string, classId: string) => mustOwnClass(db, teacherId, classId);
-  const mustHold = (classId: string, pupilId: string) => {
-    if (findPupil(db, pupilId)?.classId !== classId) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
+  const detail = (teacherId: string, classId: string): ClassDetail => {
+    const { id, name, keepDays } = mustOwnClass(db, teacherId, classId);
+    return { id, name, keepDays, pupils: classPupils(db, classId) };
   };
-  const mustBeFree = (classId: string, name: string, exceptId: string) => {
-    if (pupilsOf(db, classId).some((pupil) => pupil.name === name && pupil.id !== exceptId)) {
-      throw new CoreError('NAME_TAKEN', `${name} is in this class already. Two pupils of one name could not tell their names apart.`);
+  const shared = { ...options, detail };
+  await app.register(pupilRoutes, shared);
+  await app.register(rosterRoutes, shared);
+  await app.register(cardRoutes, shared);
+
+  const tidy = () => {
+    try {
+      deleteWhatIsOld(store, nowMs());
+    } catch (error) {
+      app.log.error({ err: error }, 'what is old could not be deleted; it is tried again later');
     }
   };
-  const detail = (teacherId: string, classId: string) => ({ ...mustOwn(teacherId, classId), pupils: pupilsOf(db, classId) });
+  app.addHook('onReady', async () => tidy());
+  const timer = setInterval(tidy, RETENTION_EVERY_MS).unref();
+  app.addHook('onClose', async () => clearInterval(timer));
 
   app.get('/api/classes', { schema: { response: { 200: ClassList } } }, (request) => classesOf(db, requireTeacher(request).id));
+
+  app.post('/api/classes', { schema: { body: ClassAdd, response: { 200: ClassDetail } } }, (request) => {
+    const teacher = requireTeacher(request);
+    const { id, name } = request.body;
+    const owner = ownerOf(db, id);
+    if (owner !== undefined && owner !== teacher.id)
+      throw new CoreError('CLASS_ID_TAKEN', 'This class id is in use already; please try again.');
+    if (owner === undefined) insertClass(db, { id, teacherId: teacher.id, name, pupilNames: [], createdAtMs: nowMs() });
+    return detail(teacher.id, id);
+  });
 
   app.get('/api/classes/:id', { schema: { params: Params, response: { 200: ClassDetail } } }, (request) =>
     detail(requireTeacher(request).id, request.params.id),
   );
 
-  app.post('/api/classes/:id/pupils', { schema: { params: Params, body: PupilAdd, response: { 200: ClassDetail } } }, (request) => {
+  app.post('/api/classes/:id/change', { schema: { params: Params, body: ClassChange, response: { 200: ClassDetail } } }, (request) => {
     const teacher = requireTeacher(request);
-    const { id: classId } = mustOwn(teacher.id, request.params.id);
-    const { id, name } = request.body;
-    const known = findPupil(db, id);
-    if (known && known.classId !== classId) throw new CoreError('PUPIL_UNKNOWN', 'This pupil id is in use in another class.');
-    if (!known) {
-      mustBeFree(classId, name, id);
-      insertPupil(db, { id, classId, name });
-      onChanged(classId);
-    }
-    return detail(teacher.id, classId);
+    const { id } = mustOwnClass(db, teacher.id, request.params.id);
+    changeClass(db, id, request.body);
+    if (request.body.keepDays !== undefined) tidy();
+    return detail(teacher.id, id);
   });
 
-  app.post(
-    '/api/classes/:id/pupils/:pupilId/rename',
-    { schema: { params: PupilParams, body: PupilRename, response: { 200: ClassDetail } } },
+  app.get(
+    '/api/classes/:id/retention/:days',
+    {
+      schema: {
+        params: Type.Object({ id: Type.String(), days: Type.String({ pattern: '^[1-9][0-9]{0,3}$' }) }),
+        response: { 200: RetentionCheck },
+      },
+    },
     (request) => {
-      const teacher = requireTeacher(request);
-      const { id: classId } = mustOwn(teacher.id, request.params.id);
-      const { pupilId } = request.params;
-      mustHold(classId, pupilId);
-      mustBeFree(classId, request.body.name, pupilId);
-      renamePupil(db, pupilId, request.body.name);
-      onChanged(classId);
-      return detail(teacher.id, classId);
+      const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+      return checkRetention(db, id, Number(request.params.days), nowMs());
     },
   );
 
-  app.post('/api/classes/:id/pupils/:pupilId/delete', { schema: { params: PupilParams, response: { 200: ClassDetail } } }, (request) => {
-    const teacher = requireTeacher(request);
-    const { id: classId } = mustOwn(teacher.id, request.params.id);
-    mustHold(classId, request.params.pupilId);
-    reallyDelete(store, () => deletePupil(db, request.params.pupilId));
-    onChanged(classId);
-    return detail(teacher.id, classId);
-  });
+  app.get('/api/classes/:id/record', { schema: { params: Params, response: { 200: DataRecord } } }, (request) =>
+    recordsOf(db, mustOwnClass(db, requireTeacher(request).id, request.params.id).id),
+  );
 
   app.post('/api/classes/:id/delete', { schema: { params: Params, response: { 204: Type.Null() } } }, (request, reply) => {
-    const { id } = mustOwn(requireTeacher(request).id, request.params.id);
+    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
     reallyDelete(store, () => deleteClass(db, id));
     onDeleted(id);
     void reply.code(204);

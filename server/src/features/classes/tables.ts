@@ -1,3 +1,4 @@
+import type { DataAct } from '@zeitpunkt/contract';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { teacher } from '../auth/tables.js';
 
@@ -12,6 +13,8 @@ export const schoolClass = sqliteTable(
     createdAtMs: integer('created_at_ms').notNull(),
     /** Whether pupils wait at the door of a room until they are let in, as the teacher last had it. */
     doorAsks: integer('door_asks', { mode: 'boolean' }).notNull().default(true),
+    /** So many days after a lesson its answers are deleted; null: when the teacher deletes them. */
+    keepDays: integer('keep_days'),
   },
   (table) => [index('class_teacher').on(table.teacherId)],
 );
@@ -25,8 +28,36 @@ export const pupil = sqliteTable(
       .notNull()
       .references(() => schoolClass.id, { onDelete: 'cascade' }),
     name: text().notNull(),
+    /** The school's own number or mark for the pupil. */
+    reference: text(),
+    /** When the pupil left the class; null for one who is in it. */
+    leftAtMs: integer('left_at_ms'),
     /** Place in the class list, from 0. */
     place: integer().notNull(),
   },
   (table) => [index('pupil_class').on(table.classId, table.place)],
+);
+
+/** The join card of a pupil: one at a time, of whose token only the SHA-256 is kept. */
+export const card = sqliteTable('card', {
+  pupilId: text('pupil_id')
+    .primaryKey()
+    .references(() => pupil.id, { onDelete: 'cascade' }),
+  tokenHash: text('token_hash').notNull().unique(),
+  madeAtMs: integer('made_at_ms').notNull(),
+});
+
+/** What was done with the data of a class. It holds no names, and goes with its class. */
+export const dataRecord = sqliteTable(
+  'data_record',
+  {
+    id: integer().primaryKey(),
+    classId: text('class_id')
+      .notNull()
+      .references(() => schoolClass.id, { onDelete: 'cascade' }),
+    act: text().$type<DataAct>().notNull(),
+    count: integer().notNull(),
+    atMs: integer('at_ms').notNull(),
+  },
+  (table) => [index('data_record_class').on(table.classId, table.atMs)],
 );

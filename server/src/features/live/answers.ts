@@ -112,6 +112,12 @@ export class Answers {
     return true;
   }
 
+  /** Takes every attempt as the database has them now: two pupils became one. */
+  readAgain(responses: readonly MarkedResponse[]): void {
+    this.given.clear();
+    for (const response of responses) this.remember(response);
+  }
+
   /** Forgets what pupils have given: they were deleted. */
   forget(pupilIds: ReadonlySet<string>): void {
     for (const pupils of this.given.values()) for (const pupilId of pupilIds) pupils.delete(pupilId);

@@ -11,9 +11,9 @@ import type { LiveRoom } from './live-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
 /** A joined device stays joined for a school day. */
-const DESK_SECONDS = 12 * 3600;
+export const DESK_SECONDS = 12 * 3600;
 /** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
-const DEVICE_COOKIE = 'zp_device';
+export const DEVICE_COOKIE = 'zp_device';
 
 export interface DeskRoutesOptions {
   readonly rooms: RoomDirectory;
@@ -45,17 +45,17 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
       throw error;
     }
   };
-  const foundOf = (room: LiveRoom) => ({ className: room.className, pupils: room.pupilsNotIn() });
+  const foundOf = ({ className, names }: LiveRoom) => ({ className, ...names });
 
   app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
     foundOf(await tryKey(request, reply, request.body)),
   );
 
   app.post('/api/desk/join', { schema: { body: Join, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
-    const { joinId, pupilId } = request.body;
+    const { joinId, pupilId, again } = request.body;
     const room = await tryKey(request, reply, request.body);
     const token = newToken();
-    room.join(joinId, pupilId, tokenHash(token));
+    room.join(joinId, pupilId, tokenHash(token), again);
     rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
     reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
     return room.deskView(joinId);
@@ -83,7 +83,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
 
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
-    if (place.room) rooms.release(place.room, place.participantId);
+    if (place.room) place.room.release(place.participantId);
     void reply.clearCookie(DESK_COOKIE, cookies).code(204);
     return null;
   });

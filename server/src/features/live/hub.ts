@@ -1,4 +1,4 @@
-import type { TeacherMessage } from '@zeitpunkt/contract';
+import type { DeskMessage, TeacherMessage } from '@zeitpunkt/contract';
 import type { Line } from './line.js';
 
 export type TeacherWindow = 'console' | 'audience';
@@ -56,6 +56,11 @@ export class Hub {
     if (reach === 'audience too') for (const line of this.windows.audience) line.tell(text);
   }
 
+  /** Sends the consoles the whole state: more has changed than an event tells. */
+  showConsoles(): void {
+    for (const line of this.windows.console) line.show();
+  }
+
   /** Tells every desk its view, as JSON. */
   tellDesks(messageTo: (participantId: string) => string): void {
     for (const participantId of this.desks.keys()) this.tellDesk(participantId, messageTo);
@@ -78,14 +83,23 @@ export class Hub {
   releaseDesk(participantId: string): void {
     const lines = this.desks.get(participantId) ?? [];
     this.desks.delete(participantId);
-    for (const line of lines) {
-      line.say(JSON.stringify({ type: 'released' }));
-      line.close();
-    }
+    sayLast(lines, { type: 'released' });
+  }
+
+  /** Another device has taken a pupil's place: those that had it are told so. */
+  moveDesk(participantId: string): void {
+    sayLast(this.desks.get(participantId) ?? [], { type: 'moved' });
   }
 
   /** Closes every line, once what was sent is out: nothing more will be told. */
   closeAll(): void {
     for (const lines of [this.windows.console, this.windows.audience, ...this.desks.values()]) for (const line of [...lines]) line.close();
+  }
+}
+
+function sayLast(lines: Iterable<Line>, message: DeskMessage): void {
+  for (const line of [...lines]) {
+    line.say(JSON.stringify(message));
+    line.close();
   }
 }

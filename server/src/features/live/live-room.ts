@@ -29,6 +29,8 @@ export interface RoomNeeds {
   readonly nowMs: () => number;
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
+  /** A place was given up: its device's token opens nothing any more. */
+  readonly onReleased: (participantId: string) => void;
   /** The room has ended: it leaves memory. */
   readonly onEnded: (room: LiveRoom) => void;
 }
@@ -107,7 +109,9 @@ export class LiveRoom {
   /** Lets in who waits at the door; whoever is in already, or gone, is passed over. */
   letIn(participantIds: readonly string[]): void {
     for (const participantId of participantIds) {
-      if (!this.roster.letIn(participantId, this.needs.nowMs())) continue;
+      const before = this.roster.letIn(participantId, this.needs.nowMs());
+      if (!before) continue;
+      for (const { id } of before) this.tellReleased(id, () => this.hub.moveDesk(id));
       this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
       this.hub.tellDesk(participantId, (id) => this.deskMessage(id));
     }
@@ -127,8 +131,7 @@ export class LiveRoom {
   /** Frees a pupil's name for another device; the old device goes back to the room key. */
   release(participantId: string): void {
     this.roster.release(participantId, this.needs.nowMs());
-    this.hub.tellEvent((seq) => ({ type: 'released', seq, participantId }));
-    this.hub.releaseDesk(participantId);
+    this.tellReleased(participantId, () => this.hub.releaseDesk(participantId));
   }
 
   /** The class has changed: new names are seen everywhere, and deleted pupils leave with all they gave. */
@@ -139,6 +142,13 @@ export class LiveRoom {
     this.hub.tellEvent((seq) => ({ type: 'roster', seq, pupils, participants: this.roster.all }));
     this.tellDesks();
     return gone;
+  }
+
+  /** Two pupils of the class became one: what was answered is theirs now, and every console sees it so. */
+  readAgain(responses: readonly MarkedResponse[]): void {
+    this.answers.readAgain(responses);
+    this.hub.showConsoles();
+    this.tellDesks();
   }
 
   /** The class was deleted, and everything of this room with it. */
@@ -153,8 +163,9 @@ export class LiveRoom {
 
   // --- pupils ---
 
-  pupilsNotIn(): Pupil[] {
-    return this.roster.notIn();
+  /** The pupils of the class who are not in the room, and those who are. */
+  get names(): { readonly pupils: Pupil[]; readonly inAlready: Pupil[] } {
+    return this.roster.names;
   }
 
   /** Whether the room key opens the door now. @param knockId of one who knocked, to whom the teacher may have opened */
@@ -175,11 +186,26 @@ export class LiveRoom {
     this.hub.tell({ type: 'outside', outside: this.outside });
   }
 
-  join(participantId: string, pupilId: string, hashOfToken: string): void {
+  /** @param again the pupil may be in on another device, and waits then until the teacher says yes */
+  join(participantId: string, pupilId: string, hashOfToken: string, again = false): void {
     const { asks } = this.commands.room.door;
-    const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs(), asks);
+    const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs(), asks, again);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
     else this.hub.endDesk(participantId);
+  }
+
+  /**
+   * Lets a pupil in by join card; a device that had the pupil's place before is told that it moved.
+   * @returns the place in the room
+   */
+  joinByCard(joinId: string, pupilId: string, hashOfToken: string): string {
+    const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
+    if (!before) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant: place }));
+    else {
+      this.hub.moveDesk(place.id);
+      if (before.waits) this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId: place.id }));
+    }
+    return place.id;
   }
 
   hasParticipant(participantId: string): boolean {
@@ -224,6 +250,12 @@ export class LiveRoom {
 
   listenDesk(participantId: string, line: Line): () => void {
     return this.hub.listenDesk(participantId, line);
+  }
+
+  private tellReleased(participantId: string, tellDesk: () => void): void {
+    this.hub.tellEvent((seq) => ({ type: 'released', seq, participantId }));
+    tellDesk();
+    this.needs.onReleased(participantId);
   }
 
   private get outside(): Outside {

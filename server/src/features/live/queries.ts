@@ -62,6 +62,15 @@ export function liveQueries(db: Db) {
     sessionIdByKey: (roomKey: string) =>
       db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
 
+    /** The sessions of a class that have not ended, the newest first. */
+    openSessionsOf: (classId: string) =>
+      db
+        .select({ id: liveSession.id, title: liveSession.title })
+        .from(liveSession)
+        .where(and(eq(liveSession.classId, classId), isNull(liveSession.endedAtMs)))
+        .orderBy(desc(liveSession.createdAtMs))
+        .all(),
+
     /** A teacher's sessions, the newest first, from columns alone. */
     sessionsOf: (teacherId: string) =>
       db

@@ -31,7 +31,8 @@ export class RoomDirectory {
     const { store, nowMs, wrongKeys } = options;
     this.queries = liveQueries(store.db);
     const onEnded = (room: LiveRoom) => this.forget(room);
-    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, wrongKeys, onEnded };
+    const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
+    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, wrongKeys, onReleased, onEnded };
   }
 
   /** How many rooms are in memory. */
@@ -173,18 +174,18 @@ export class RoomDirectory {
     new Answers(sessionId, [], lesson.lesson.settings, this.needs, () => undefined).count(responseId, counted);
   }
 
-  /** Frees a pupil's name for another device. */
-  release(room: LiveRoom, participantId: string): void {
-    room.release(participantId);
-    this.tokens.forget((place) => place.participantId === participantId);
+  /** The open rooms of a class, the newest first. */
+  openRoomsOf(classId: string): { readonly id: string; readonly title: string }[] {
+    return this.queries.openSessionsOf(classId);
   }
 
-  /** A class has changed: its open rooms follow. */
-  classChanged(classId: string): void {
+  /** A class has changed: its open rooms follow. @param merged two of its pupils became one */
+  classChanged(classId: string, merged = false): void {
     for (const room of this.rooms.values()) {
       if (room.classId !== classId) continue;
       const gone = new Set(room.renewRoster(this.options.pupilsOf(classId)).map(({ id }) => id));
       this.tokens.forget(({ participantId }) => gone.has(participantId));
+      if (merged) room.readAgain(readRecord(this.queries, room.id)!.responses);
     }
   }
 

@@ -36,27 +36,32 @@ export class Roster {
     return participant;
   }
 
-  notIn(): Pupil[] {
+  /** The pupils of the class who are not in the room, and those who are. */
+  get names(): { readonly pupils: Pupil[]; readonly inAlready: Pupil[] } {
     const taken = new Set(this.all.map(({ pupilId }) => pupilId));
-    return this.pupilsOfClass.filter(({ id }) => !taken.has(id));
+    const isIn = ({ id }: Pupil) => taken.has(id);
+    return { pupils: this.pupilsOfClass.filter((pupil) => !isIn(pupil)), inAlready: this.pupilsOfClass.filter(isIn) };
   }
 
   /**
    * Lets a pupil in. The same join sent again gives the device a new token, not a second place.
-   * @param waits the pupil waits at the door until the teacher says yes
+   * @param wait the pupil waits at the door until the teacher says yes
+   * @param again the pupil may be in on another device: this one waits, and takes over once it is let in
    * @returns the new participant; null where it was in already
    * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN, JOIN_ID_TAKEN
    */
-  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number, waits: boolean): Participant | null {
+  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number, wait: boolean, again = false): Participant | null {
     if (this.participants.get(participantId)?.pupilId === pupilId) {
       this.queries.setToken(participantId, tokenHash);
       return null;
     }
     const pupil = this.pupilsOfClass.find(({ id }) => id === pupilId);
     if (!pupil) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil. Please choose a name from the list.');
-    if (!this.notIn().includes(pupil)) {
-      throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or ask your teacher to free it.`);
+    const isIn = this.all.some((one) => one.pupilId === pupilId);
+    if (isIn && !again) {
+      throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or say that it is you.`);
     }
+    const waits = wait || isIn;
     try {
       const admittedAtMs = waits ? null : joinedAtMs;
       const id = participantId;
@@ -69,13 +74,36 @@ export class Roster {
     return joined;
   }
 
-  /** Lets in who waits at the door. Returns whether that is news. */
-  letIn(participantId: string, atMs: number): boolean {
+  /**
+   * Lets a pupil in who has shown a join card: at once, and on this device, wherever the pupil was in before.
+   * @returns the place in the room, and whether another device had it
+   * @throws CoreError PUPIL_UNKNOWN, JOIN_ID_TAKEN
+   */
+  joinByCard(
+    joinId: string,
+    pupilId: string,
+    tokenHash: string,
+    atMs: number,
+  ): { readonly place: Participant; readonly before: Participant | null } {
+    const before = this.all.find((one) => one.pupilId === pupilId) ?? null;
+    if (!before) return { place: this.join(joinId, pupilId, tokenHash, atMs, false)!, before };
+    this.queries.setToken(before.id, tokenHash);
+    this.letIn(before.id, atMs);
+    return { place: this.get(before.id), before };
+  }
+
+  /**
+   * Lets in who waits at the door.
+   * @returns null where nobody waited; else the places of the same pupil on other devices, which are given up
+   */
+  letIn(participantId: string, atMs: number): readonly Participant[] | null {
     const participant = this.participants.get(participantId);
-    if (!participant?.waits) return false;
+    if (!participant?.waits) return null;
+    const before = this.all.filter(({ id, pupilId }) => pupilId === participant.pupilId && id !== participantId);
+    for (const { id } of before) this.release(id, atMs);
     this.queries.admit(participantId, atMs);
     this.participants.set(participantId, { ...participant, waits: false });
-    return true;
+    return before;
   }
 
   /** Frees a pupil's name for another device. @throws CoreError PUPIL_UNKNOWN */

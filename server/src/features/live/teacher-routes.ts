@@ -49,7 +49,7 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
     { schema: { params: Type.Object({ id: Type.String(), participantId: Type.String() }), response: { 204: Type.Null() } } },
     (request, reply) => {
       const room = rooms.own(request.params.id, requireTeacher(request).id);
-      rooms.release(room, request.params.participantId);
+      room.release(request.params.participantId);
       void reply.code(204);
       return null;
     },

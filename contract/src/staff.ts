@@ -1,0 +1,43 @@
+import { Type } from '@sinclair/typebox';
+import { PupilName } from './classes.js';
+import { type Data, AtMs, Exact, Nullable, ShortText, Uuid } from './shared.js';
+
+const SignInName = Type.String({ minLength: 1, maxLength: 100 });
+const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
+
+export const SignIn = Exact({ signInName: SignInName, password: Type.String({ minLength: 1, maxLength: 200 }) });
+export type SignIn = Data<typeof SignIn>;
+
+export const Teacher = Exact({ id: Uuid, name: ShortText });
+export type Teacher = Data<typeof Teacher>;
+
+/** Who is signed in, and whether the first teacher has still to be set up. */
+export const Me = Exact({ teacher: Nullable(Teacher), setUpNeeded: Type.Boolean() });
+export type Me = Data<typeof Me>;
+
+/** A teacher who begins here: the one-time code from the console or of an invitation, and the first class. */
+export const SetUp = Exact({
+  code: Type.String({ minLength: 1, maxLength: 40 }),
+  name: ShortText,
+  signInName: SignInName,
+  password: NewPassword,
+  className: ShortText,
+  pupilNames: Type.Array(PupilName, { maxItems: 60, uniqueItems: true }),
+});
+export type SetUp = Data<typeof SetUp>;
+
+/** Everybody who teaches at the school, and who is invited to. */
+export const Staff = Exact({
+  teachers: Type.Array(Teacher),
+  /** Codes that were given out and not used yet; the codes themselves are not kept. */
+  invitations: Type.Array(Exact({ id: Uuid, forWhom: ShortText, expiresAtMs: AtMs })),
+  /** Whether whoever asks may invite others: the first teacher may. */
+  mayInvite: Type.Boolean(),
+});
+export type Staff = Data<typeof Staff>;
+
+export const Invite = Exact({ id: Uuid, forWhom: ShortText });
+export type Invite = Data<typeof Invite>;
+/** The one-time code of an invitation, told once. */
+export const Invited = Exact({ code: Type.String(), staff: Staff });
+export type Invited = Data<typeof Invited>;

@@ -1,0 +1,56 @@
+import { asc, eq } from 'drizzle-orm';
+import { kindOf } from '@zeitpunkt/core';
+import type { Db } from '../../db/connection.js';
+import { stored } from '../../db/stored.js';
+import { liveQueries } from '../live/queries.js';
+import { readRecord } from '../live/session-record.js';
+import { response } from '../live/tables.js';
+import { findPupil } from './queries.js';
+
+/**
+ * Everything that is kept about a pupil, as a document for the family or the school: names, lessons, and every answer with
+ * the question it was given to, how it was marked and when.
+ */
+export function exportPupil(db: Db, pupilId: string, className: string, nowMs: number): object {
+  const { name, reference, leftAtMs } = findPupil(db, pupilId)!;
+  const rows = db.select().from(response).where(eq(response.pupilId, pupilId)).orderBy(asc(response.receivedAtMs)).all();
+  const queries = liveQueries(db);
+  const lessons = [...new Set(rows.map(({ sessionId }) => sessionId))].map((sessionId) => {
+    const { lesson, createdAtMs, room } = readRecord(queries, sessionId)!;
+    const { settings, title } = lesson.lesson;
+    const stemOf = (askingId: string) => {
+      const asking = room.run.askings.find(({ id }) => id === askingId);
+      return asking ? kindOf(asking.item).viewOf(asking.item, settings).stem : null;
+    };
+    const answers = rows.filter((row) => row.sessionId === sessionId).map((row) => ({ question: stemOf(row.askingId), ...answerOf(row) }));
+    return { title, taughtAt: iso(createdAtMs), answers };
+  });
+  return {
+    format: 'zeitpunkt-pupil-data',
+    formatVersion: 1,
+    exportedAt: iso(nowMs),
+    class: className,
+    name,
+    reference,
+    leftAt: leftAtMs === null ? null : iso(leftAtMs),
+    lessons,
+  };
+}
+
+const iso = (ms: number) => new Date(ms).toISOString();
+
+function answerOf({ askingId, attempt, given, mark, responseTimeMs, receivedAtMs, late, counted }: typeof response.$inferSelect): object {
+  const { verdict, misconceptions, sayToPupil } = stored.mark(mark, 'the pupil');
+  return {
+    askingId,
+    attempt,
+    given: stored.response(given, 'the pupil'),
+    verdict,
+    possibleIdeas: misconceptions,
+    saidToPupil: sayToPupil,
+    responseTimeMs,
+    receivedAt: iso(receivedAtMs),
+    late,
+    counts: counted,
+  };
+}

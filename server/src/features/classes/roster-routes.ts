@@ -1,0 +1,27 @@
+import { RosterFile } from '@zeitpunkt/contract';
+import { Type } from '@sinclair/typebox';
+import type { Feature } from '../../http/feature.js';
+import type { ClassRoutesOptions } from './pupil-routes.js';
+import { classPupils, mustOwnClass, record } from './queries.js';
+import { readRosterFile, rosterCsv } from './roster-file.js';
+
+/** A list of 2,000 pupils with many columns is about a megabyte. */
+const FILE_BYTES = 4 * 1024 * 1024;
+
+/** Class lists as files: one that comes in is read as a table, of which the teacher then says what is what; and one goes out. */
+export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, requireTeacher, nowMs }) => {
+  const { db } = store;
+  app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
+
+  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES }, (request) => {
+    requireTeacher(request);
+    return readRosterFile(request.body as Buffer);
+  });
+
+  app.get('/api/classes/:id/roster.csv', { schema: { params: Type.Object({ id: Type.String() }) } }, (request, reply) => {
+    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+    const pupils = classPupils(db, id).filter(({ leftAtMs }) => leftAtMs === null);
+    record(db, { classId: id, act: 'list-exported', count: pupils.length, atMs: nowMs() });
+    return reply.type('text/csv; charset=utf-8').send(rosterCsv(pupils));
+  });
+};

@@ -1,0 +1,54 @@
+import { CoreError } from '@zeitpunkt/core';
+import { CardJoin, CardRead, CardShown, DeskView } from '@zeitpunkt/contract';
+import type { FastifyRequest } from 'fastify';
+import type { Feature } from '../../http/feature.js';
+import { newToken, tokenHash } from '../../http/tokens.js';
+import { DESK_COOKIE } from './desk-places.js';
+import { DESK_SECONDS, DEVICE_COOKIE, type DeskRoutesOptions } from './desk-routes.js';
+
+/** The pupil whose card it is, with the class. */
+interface CardOwner {
+  readonly id: string;
+  readonly name: string;
+  readonly classId: string;
+  readonly className: string;
+}
+
+export interface CardDeskOptions extends DeskRoutesOptions {
+  readonly pupilOfCard: (hashOfToken: string) => CardOwner | undefined;
+}
+
+/** Coming in by join card: it says who comes, so that nobody waits at the door and a second device takes over from the first. */
+export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { rooms, limits, cookies, keyTries, pupilOfCard }) => {
+  const bodyLimit = limits.deskBodyBytes;
+  /** @throws CoreError REQUEST_RATE, CARD_UNKNOWN */
+  const ownerOf = async (request: FastifyRequest, token: string): Promise<CardOwner> => {
+    const device = request.cookies[DEVICE_COOKIE] ?? null;
+    await keyTries.mayTry(device, request.ip);
+    const owner = pupilOfCard(tokenHash(token));
+    if (owner) return owner;
+    keyTries.failed(device, request.ip);
+    throw new CoreError(
+      'CARD_UNKNOWN',
+      'This card does not open anything any more. Ask your teacher for a new one, or use the four pictures.',
+    );
+  };
+
+  app.post('/api/desk/card', { schema: { body: CardShown, response: { 200: CardRead } }, bodyLimit }, async (request) => {
+    const { name, className, classId } = await ownerOf(request, request.body.token);
+    const lessons = rooms.openRoomsOf(classId).map(({ id, title }) => ({ sessionId: id, title }));
+    return { pupilName: name, className, lessons };
+  });
+
+  app.post('/api/desk/card/join', { schema: { body: CardJoin, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
+    const { token: cardToken, sessionId, joinId } = request.body;
+    const owner = await ownerOf(request, cardToken);
+    const room = rooms.find(sessionId);
+    if (room?.classId !== owner.classId) throw new CoreError('NOT_FOUND', 'This lesson is not open for you any more.');
+    const token = newToken();
+    const participantId = room.joinByCard(joinId, owner.id, tokenHash(token));
+    rooms.tokens.forget((place) => place.participantId === participantId);
+    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
+    return room.deskView(participantId);
+  });
+};
