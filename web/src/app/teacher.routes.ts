@@ -39,6 +39,24 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/classes/class-list').then((file) => file.ClassListPlace),
       },
       {
+        path: 'classes/:id/cards',
+        title: 'Join cards',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/classes/join-cards').then((file) => file.JoinCards),
+      },
+      {
+        path: 'school',
+        title: 'School',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/staff/staff').then((file) => file.StaffPlace),
+      },
+      {
+        path: 'invited',
+        title: 'Welcome',
+        data: { invited: true },
+        loadComponent: () => import('./features/set-up/set-up').then((file) => file.SetUp),
+      },
+      {
         path: 'cards/:id',
         title: 'Daily card',
         canActivate: [signedIn],

@@ -40,8 +40,8 @@ export const setUp = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(authActions.setUp),
-      exhaustMap(({ form }) =>
-        from(ask<Me>('POST', '/api/set-up', form)).pipe(
+      exhaustMap(({ form, invited }) =>
+        from(ask<Me>('POST', invited ? '/api/invitation' : '/api/set-up', form)).pipe(
           map((me) => authActions.signedIn({ me, then: '/lessons' })),
           catchError(failed),
         ),

@@ -18,7 +18,7 @@ export const authActions = createActionGroup({
     Asked: emptyProps(),
     Told: props<{ me: Me }>(),
     'Sign in': props<{ form: SignIn; then: string }>(),
-    'Set up': props<{ form: SetUp }>(),
+    'Set up': props<{ form: SetUp; invited: boolean }>(),
     'Signed in': props<{ me: Me; then: string }>(),
     Failed: props<{ problem: string }>(),
     'Sign out': emptyProps(),

@@ -8,7 +8,7 @@ export class FakeServer {
 
   constructor(answers: Record<string, Answer> = {}) {
     for (const [route, answer] of Object.entries(answers)) this.on(route, answer);
-    window.fetch = (url, init) => this.reply(`${init?.method} ${String(url)}`, init?.body);
+    window.fetch = (url, init) => this.reply(`${init?.method ?? 'GET'} ${String(url)}`, init?.body);
   }
 
   /** @param route method and path, such as "GET /api/dials" */

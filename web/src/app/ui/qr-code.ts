@@ -9,7 +9,7 @@ const QUIET = 4;
   selector: 'zp-qr-code',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + side() + ' ' + side()" role="img" [attr.aria-label]="'QR code of ' + text()" shape-rendering="crispEdges">
+    <svg [attr.viewBox]="'0 0 ' + side() + ' ' + side()" role="img" [attr.aria-label]="name() ?? 'QR code of ' + text()" shape-rendering="crispEdges">
       <rect [attr.width]="side()" [attr.height]="side()" fill="#fff" />
       <path [attr.d]="path()" fill="#000" />
     </svg>
@@ -18,6 +18,8 @@ const QUIET = 4;
 })
 export class QrCode {
   readonly text = input.required<string>();
+  /** What it is called where its text is not for reading out. */
+  readonly name = input<string | null>(null);
   private readonly modules = computed(() => create(this.text(), { errorCorrectionLevel: 'M' }).modules);
   protected readonly side = computed(() => this.modules().size + 2 * QUIET);
   protected readonly path = computed(() => {

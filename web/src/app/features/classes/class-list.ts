@@ -1,15 +1,17 @@
+import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import type { Pupil } from '@zeitpunkt/contract';
-import { Confirm } from '../../ui/confirm';
 import { TeacherFrame } from '../frame/teacher-frame';
+import { ClassData } from './class-data';
 import { ClassStore } from './class-store';
+import { PupilRow } from './pupil-row';
+import { RosterImport } from './roster-import';
 
-/** The pupils of a class: names put right, newcomers added, those who left deleted with all that they gave. */
+/** A class: its pupils, lists in and out, the way to the join cards, and what is kept of it and for how long. */
 @Component({
   selector: 'zp-class-list',
-  imports: [Confirm, MatButton, RouterLink, TeacherFrame],
+  imports: [ClassData, DatePipe, MatButton, PupilRow, RosterImport, RouterLink, TeacherFrame],
   providers: [ClassStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './class-list.html',
@@ -18,9 +20,7 @@ import { ClassStore } from './class-store';
 export class ClassListPlace {
   readonly id = input.required<string>();
   protected readonly store = inject(ClassStore);
-  /** The pupil whose deletion is to be confirmed. */
-  protected readonly leaving = signal<Pupil | null>(null);
-  private readonly confirmPupil = viewChild.required<Confirm>('confirmPupil');
+  protected readonly takingIn = signal(false);
   private readonly newName = viewChild<ElementRef<HTMLInputElement>>('newName');
 
   constructor() {
@@ -38,14 +38,8 @@ export class ClassListPlace {
     field.focus();
   }
 
-  protected async rename(pupil: Pupil, field: HTMLInputElement): Promise<void> {
-    const name = field.value.trim();
-    const isNew = name !== '' && name !== pupil.name;
-    if (!isNew || !(await this.store.rename(pupil, name))) field.value = pupil.name;
-  }
-
-  protected askToRemove(pupil: Pupil): void {
-    this.leaving.set(pupil);
-    this.confirmPupil().open();
+  protected async rename(field: HTMLInputElement): Promise<void> {
+    const [name, before] = [field.value.trim(), this.store.detail()!.name];
+    if (name === '' || name === before || !(await this.store.change({ name }))) field.value = this.store.detail()!.name;
   }
 }

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { isDoorOpen, type RoomCommand } from '@zeitpunkt/core';
-import type { SessionDetail } from '@zeitpunkt/contract';
+import type { Participant, SessionDetail } from '@zeitpunkt/contract';
 import type { RoomAct } from '../../state/live';
 
 /** So many wrong keys within a minute are more than a class mistypes. */
@@ -17,7 +17,9 @@ const MANY_WRONG_KEYS = 8;
       <div class="row" role="status">
         <strong>At the door:</strong>
         @for (one of waiting(); track one.id) {
-          <button mat-stroked-button type="button" (click)="letIn([one.id])">Let {{ one.name }} in</button>
+          <button mat-stroked-button type="button" (click)="letIn([one.id])">
+            Let {{ one.name }} in{{ isElsewhere(one) ? ', who was on another device' : '' }}
+          </button>
         }
         @if (waiting().length > 1) {
           <button mat-flat-button class="next" type="button" (click)="letInAll()">Let all {{ waiting().length }} in</button>
@@ -74,6 +76,11 @@ export class DoorPanel {
   protected readonly waiting = computed(() => this.live().participants.filter(({ waits }) => waits));
   protected readonly knocks = computed(() => (this.isOpen() ? [] : this.live().outside.knocks));
   protected readonly wrongKeys = computed(() => this.live().outside.wrongKeys);
+
+  /** Whether the pupil is in already: this device would take over from the one before. */
+  protected isElsewhere({ id, pupilId }: Participant): boolean {
+    return this.live().participants.some((other) => other.pupilId === pupilId && other.id !== id);
+  }
 
   protected letIn(participantIds: readonly string[]): void {
     this.act.emit({ type: 'let-in', participantIds });

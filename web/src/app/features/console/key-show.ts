@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input } from '@an
 import type { KeyPicture as PictureName } from '@zeitpunkt/core';
 import { KeyPicture } from '../../ui/key-picture';
 import { QrCode } from '../../ui/qr-code';
-import { DeskAddress } from './desk-address';
+import { DeskAddress } from '../../shared/desk-address';
 
 /** How pupils come in: the address, as text and as a QR code, and the four pictures in order with their names. */
 @Component({

@@ -7,11 +7,14 @@ import isDeskMessage from '../../../generated/desk-message-shell';
 import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { type Line, openLine } from '../../shared/line';
+import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
 import { Outbox } from './outbox';
 
 interface DeskState {
-  /** Asking whether this device is in a room, entering one, or in it. */
-  readonly phase: 'asking' | 'joining' | 'in';
+  /** Asking whether this device is in a room, entering one by card or by key, or in it. */
+  readonly phase: 'asking' | 'card' | 'joining' | 'in';
+  /** The token of the card that is shown. */
+  readonly card: string | null;
   readonly view: DeskView | null;
   /** When the view came, on this device's clock. */
   readonly viewAtMs: number;
@@ -35,6 +38,7 @@ const LONGEST_WAIT_MS = 7 * 86_400_000;
 export const DeskStore = signalStore(
   withState<DeskState>({
     phase: 'asking',
+    card: null,
     view: null,
     viewAtMs: 0,
     lineOpen: false,
@@ -87,16 +91,18 @@ export const DeskStore = signalStore(
       if (newest === view) show(view, viewAtMs);
     };
 
-    const goOut = (problem: string | null) => {
+    const goOut = (problem: string | null, card: string | null = null) => {
       line?.close();
       line = null;
       newest = null;
-      patchState(store, { phase: 'joining', view: null, waiting: [], problem });
+      patchState(store, { phase: card ? 'card' : 'joining', card, view: null, waiting: [], problem });
     };
 
     const receive = (message: DeskMessage) => {
       if (message.type === 'view') void take(message.view);
       else if (message.type === 'released') goOut('Your teacher has freed your name. Please come in again.');
+      else if (message.type === 'moved')
+        goOut('You have come in on another device. If you are here again, come in here.', tokenInAddress());
       else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 
@@ -180,6 +186,20 @@ export const DeskStore = signalStore(
       look,
       enter,
 
+      /** Shows the card in the address, if there is one that this tab has not come in with. */
+      begin(): void {
+        const card = cardInAddress();
+        if (card) patchState(store, { phase: 'card', card });
+        else void look();
+      },
+
+      /** Goes on without the card: back to where this device stands, or to the pictures. */
+      withoutCard(): void {
+        if (store.card()) cardUsed(store.card()!);
+        patchState(store, { phase: 'asking', card: null, problem: null });
+        void look();
+      },
+
       async answer(response: Response, responseTimeMs: number): Promise<void> {
         const view = store.view();
         if (!view?.question) return;
@@ -208,7 +228,7 @@ export const DeskStore = signalStore(
   }),
   withHooks({
     onInit(store) {
-      void store.look();
+      store.begin();
       inject(DestroyRef).onDestroy(() => store.stop());
     },
   }),

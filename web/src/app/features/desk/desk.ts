@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { DeskCard } from './card';
 import { DeskRoom } from './desk-room';
 import { DeskStore } from './desk-store';
 import { Join } from './join';
 
-/** The pupil's desk: come in by room key and name, then follow the lesson. */
+/** The pupil's desk: come in by card, or by room key and name, then follow the lesson. */
 @Component({
   selector: 'zp-desk',
-  imports: [DeskRoom, Join],
+  imports: [DeskCard, DeskRoom, Join],
   providers: [DeskStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -16,6 +17,11 @@ import { Join } from './join';
       }
       @case ('joining') {
         <zp-join [word]="store.problem()" (joined)="store.enter($event)" />
+      }
+      @case ('card') {
+        @defer (on immediate) {
+          <zp-desk-card [token]="store.card()!" [word]="store.problem()" (joined)="store.enter($event)" (leave)="store.withoutCard()" />
+        }
       }
       @case ('in') {
         <zp-desk-room />

@@ -5,7 +5,7 @@ import { Join } from './join';
 
 const ROOM = 'POST /api/desk/room';
 const JOIN = 'POST /api/desk/join';
-const room = (...names: string[]) => ({ className: 'Terns', pupils: names.map((name) => ({ id: `id-${name}`, name })) });
+const room = (...names: string[]) => ({ className: 'Terns', pupils: names.map((name) => ({ id: `id-${name}`, name })), inAlready: [] });
 
 let server: FakeServer;
 async function open() {

@@ -117,9 +117,11 @@ export class Join {
     this.setKey([]);
   }
 
-  protected async join(pupilId: string): Promise<void> {
+  /** @param again the pupil is in on another device already */
+  protected async join(pupilId: string, again = false): Promise<void> {
     await this.tryTo(async () => {
-      const body = { joinId: this.joinId, roomKey: this.key(), pupilId, ...(this.knockId && { knockId: this.knockId }) };
+      const knockId = this.knockId ?? undefined;
+      const body = { joinId: this.joinId, roomKey: this.key(), pupilId, knockId, ...(again && { again }) };
       try {
         this.joined.emit(await ask<DeskView>('POST', '/api/desk/join', body));
       } catch (error) {

@@ -20,7 +20,7 @@ import { authActions, authFeature } from '../../state/auth';
         </nav>
       }
       @if (teacher(); as teacher) {
-        <span class="who">{{ teacher.name }}</span>
+        <a class="who" routerLink="/school" routerLinkActive="here" title="Who teaches here">{{ teacher.name }}</a>
         <button mat-button type="button" (click)="signOut()">Sign out</button>
       }
     </header>

@@ -68,7 +68,19 @@ export const LadderStore = signalStore(
         patchState(store, { problem: sentenceOf(error) });
       }
     };
+    /** Adds a class without pupils; returns its id, or null with the reason in `problem`. */
+    const addClass = async (): Promise<string | null> => {
+      const id = uuid();
+      try {
+        await ask('POST', '/api/classes', { id, name: `Class ${store.classes().length + 1}` });
+        return id;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      }
+    };
     return {
+      addClass,
       /** Puts a lesson away, or back among those ready to teach; what was taught of it stays. */
       async archive(lesson: LessonSummary, away: boolean): Promise<void> {
         patchState(store, { problem: null });

@@ -163,6 +163,12 @@ export class Ladder {
     if (file) await this.store.takeFile(file);
   }
 
+  /** A new class is named and filled in its own place. */
+  protected async newClass(): Promise<void> {
+    const id = await this.store.addClass();
+    if (id) await this.router.navigate(['/classes', id]);
+  }
+
   protected async start(lesson: LessonSummary): Promise<void> {
     const classId = this.classId();
     const id = classId && (await this.store.start(lesson.id, classId));

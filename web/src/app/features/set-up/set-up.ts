@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
@@ -11,7 +11,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 
 const required = Validators.required;
 
-/** First run: the first teacher with the first class. Starter lessons come with it. */
+/** A teacher begins here: the first of a server, or one by invitation; with a first class and lessons to start with. */
 @Component({
   selector: 'zp-set-up',
   imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatHint, MatLabel, MatInput, TeacherFrame],
@@ -19,21 +19,33 @@ const required = Validators.required;
   template: `
     <zp-teacher-frame>
       <form [formGroup]="form" (ngSubmit)="setUp()">
-        <h1>Set up Zeitpunkt</h1>
-        <p>
-          You are the first teacher on this machine. Everything stays on it. The rules of your school and the law where you teach decide
-          what may be kept about children: use display names only.
-        </p>
+        @if (invited()) {
+          <h1>Welcome to Zeitpunkt</h1>
+          <p>
+            You come by invitation. Your classes, lessons and answers are yours alone; other teachers do not see them. The rules of your
+            school and the law where you teach decide what may be kept about children: use display names only.
+          </p>
+        } @else {
+          <h1>Set up Zeitpunkt</h1>
+          <p>
+            You are the first teacher on this machine. Everything stays on it. The rules of your school and the law where you teach decide
+            what may be kept about children: use display names only.
+          </p>
+        }
         @if (auth().problem; as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
         <mat-form-field appearance="outline">
-          <mat-label>Set-up code</mat-label>
-          <input matInput formControlName="code" autocomplete="off" inputmode="numeric" />
+          <mat-label>{{ invited() ? 'Invitation code' : 'Set-up code' }}</mat-label>
+          <input matInput formControlName="code" autocomplete="off" autocapitalize="none" />
           @if (form.controls.code.hasError('required')) {
-            <mat-error>Please enter the set-up code.</mat-error>
+            <mat-error>Please enter the code.</mat-error>
           }
-          <mat-hint>Eight digits; they stand in the window where Zeitpunkt was started.</mat-hint>
+          <mat-hint>{{
+            invited()
+              ? 'Twelve letters and digits, from whoever invited you.'
+              : 'Eight digits; they stand in the window where Zeitpunkt was started.'
+          }}</mat-hint>
         </mat-form-field>
         <mat-form-field appearance="outline">
           <mat-label>Your name, as pupils know it</mat-label>
@@ -70,10 +82,9 @@ const required = Validators.required;
         <mat-form-field appearance="outline">
           <mat-label>Pupils, one display name on each line</mat-label>
           <textarea matInput formControlName="pupils" rows="8"></textarea>
-          <mat-hint>{{ names().length }} {{ names().length === 1 ? 'pupil' : 'pupils' }}</mat-hint>
-          @if (form.controls.pupils.hasError('required')) {
-            <mat-error>Please enter at least one pupil.</mat-error>
-          }
+          <mat-hint
+            >{{ names().length }} {{ names().length === 1 ? 'pupil' : 'pupils' }}; a list from a file can be taken in afterwards</mat-hint
+          >
           @if (twice(); as name) {
             <mat-error>{{ name }} stands there twice; pupils must be able to tell their names apart.</mat-error>
           }
@@ -85,16 +96,18 @@ const required = Validators.required;
   styles: 'form { display: grid; gap: 1rem; max-width: 32rem; margin: 1rem auto; }',
 })
 export class SetUp {
+  /** Whether the teacher comes by invitation; otherwise it is the first one of this server. */
+  readonly invited = input(false);
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
   protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
   protected readonly form = inject(NonNullableFormBuilder).group({
-    code: ['', required],
+    code: [codeInAddress(), required],
     name: ['', required],
     signInName: ['', required],
     password: ['', [required, Validators.minLength(10)]],
     className: ['', required],
-    pupils: ['', [required, (control: { value: string }) => (repeated(namesIn(control.value)) ? { twice: true } : null)]],
+    pupils: ['', (control: { value: string }) => (repeated(namesIn(control.value)) ? { twice: true } : null)],
   });
   private readonly typed = toSignal(this.form.controls.pupils.valueChanges, { initialValue: '' });
   protected readonly names = computed(() => namesIn(this.typed()));
@@ -103,8 +116,13 @@ export class SetUp {
   protected setUp(): void {
     if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const { pupils, ...form } = this.form.getRawValue();
-    this.store.dispatch(authActions.setUp({ form: { ...form, pupilNames: namesIn(pupils) } }));
+    this.store.dispatch(authActions.setUp({ form: { ...form, pupilNames: namesIn(pupils) }, invited: this.invited() }));
   }
+}
+
+/** The code that the link of an invitation carries after its #. */
+function codeInAddress(): string {
+  return new URLSearchParams(location.hash.slice(1)).get('code') ?? '';
 }
 
 function namesIn(text: string): string[] {

@@ -1,5 +1,5 @@
 import { computed, Injectable, signal } from '@angular/core';
-import { ask } from '../../shared/api';
+import { ask } from './api';
 
 const CHOSEN = 'zp-address';
 
