@@ -14,7 +14,7 @@ const pupilNames = Array.from({ length: 30 }, (_, index) => `Pupil ${index + 1}`
 for (let index = 0; index < Number(classCount); index++) {
   insertClass(store.db, { teacherId, name: `Class ${index + 1}`, pupilNames, createdAtMs: Date.now() + index });
 }
-store.sqlite.exec('UPDATE class SET door_asks = 0');
+store.sqlite.exec("UPDATE class SET door_admits = 'class-list'");
 const app = await buildApp({ store, nowMs: Date.now });
 await app.listen({ port: 0, host: '127.0.0.1' });
 const address = app.server.address();

@@ -4,16 +4,22 @@ import { LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, responsePost, VerdictSchema } from './responses.js';
 import { SHAPE_IDS } from './shapes/shapes.js';
-import { type Data, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
-import { DialMarkSchema, StageStateSchema } from './stage.js';
-import { Pupil } from './classes.js';
+import { type Data, AtMs, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
+import { DialMarkSchema, PoseSchema, StageStateSchema } from './stage.js';
+import { Pupil, PupilName } from './classes.js';
 import { QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
 
 export const RoomLookup = Exact({ roomKey: RoomKeySchema });
 export type RoomLookup = Data<typeof RoomLookup>;
 
 /** A room that was found: its class, the pupils who are not in it yet, and those who are in on another device. */
-export const RoomFound = Exact({ className: ShortText, pupils: Type.Array(Pupil), inAlready: Type.Array(Pupil) });
+export const RoomFound = Exact({
+  className: ShortText,
+  pupils: Type.Array(Pupil),
+  inAlready: Type.Array(Pupil),
+  /** Whether one who is not on the list may come in under a name of their own. */
+  newcomers: Type.Boolean(),
+});
 export type RoomFound = Data<typeof RoomFound>;
 
 export const Join = Exact({
@@ -24,6 +30,8 @@ export const Join = Exact({
   knockId: Type.Optional(Uuid),
   /** The pupil is in on another device and comes with this one: the teacher says yes. */
   again: Type.Optional(Type.Literal(true)),
+  /** The name of one who is not on the class list; the id is made by the device then. */
+  newName: Type.Optional(PupilName),
 });
 export type Join = Data<typeof Join>;
 
@@ -34,6 +42,11 @@ export type Knock = Data<typeof Knock>;
 /** The room, once its teacher has opened. */
 export const KnockAnswer = Exact({ room: Nullable(RoomFound) });
 export type KnockAnswer = Data<typeof KnockAnswer>;
+
+/** A pupil answers "Ready?". */
+export const ReadyPost = Exact({ pulse: AtMs, ready: Type.Boolean() });
+/** Where the hands of a pupil's practice dial stand, while the class shows them. */
+export const ShownPost = Exact({ pose: PoseSchema });
 
 const CardToken = Type.String({ pattern: '^[A-Za-z0-9_-]{22}$' });
 
@@ -90,11 +103,20 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
         glides: Type.Boolean(),
       }),
     ),
+    /** What the teacher asks of the class in passing. */
+    calls: Exact({
+      /** The teacher sees this pupil's practice dial. */
+      showMe: Type.Boolean(),
+      /** "Ready?", and what this pupil has said. */
+      pulse: Nullable(Exact({ id: AtMs, ready: Nullable(Type.Boolean()) })),
+    }),
     question: Nullable(
       Exact({
         askingId: AskingIdSchema,
         view,
         phase: QuestionPhaseSchema,
+        /** The teacher waits for those who have not answered yet. */
+        nudged: Type.Boolean(),
         countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
         /** The pupil's own latest response, as the server has it. */
         given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response, late: Type.Boolean() })),

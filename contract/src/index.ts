@@ -43,6 +43,7 @@ export {
   LetIn,
   Outside,
   Participant,
+  Passing,
   RoomKeySchema,
   RoomStateSchema,
   SessionDetail,
@@ -53,5 +54,18 @@ export {
 } from './teacher.js';
 export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
 export { ClassPlanSchema, PlanDetail, PlanSaved } from './plan.js';
-export { CardJoin, CardRead, CardShown, DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, Waiting } from './desk.js';
+export {
+  CardJoin,
+  CardRead,
+  CardShown,
+  DeskView,
+  Join,
+  Knock,
+  KnockAnswer,
+  ReadyPost,
+  RoomFound,
+  RoomLookup,
+  ShownPost,
+  Waiting,
+} from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';

@@ -3,6 +3,7 @@ import { DeskView, DeskViewShell } from './desk.js';
 import { MarkedResponse } from './responses.js';
 import { AtMs, type Data, Exact, TaggedUnion, Uuid } from './shared.js';
 import { Pupil } from './classes.js';
+import { PoseSchema } from './stage.js';
 import { Outside, Participant, RoomStateSchema, SessionLive } from './teacher.js';
 
 const Seq = Type.Integer({ minimum: 0 });
@@ -28,6 +29,9 @@ export const TeacherMessage = TaggedUnion('type', [
   Exact({ type: Type.Literal('roster'), seq: Seq, pupils: Type.Array(Pupil), participants: Type.Array(Participant) }),
   /** Not numbered: whether a pupil's device has its line open. */
   Exact({ type: Type.Literal('presence'), participantId: Uuid, online: Type.Boolean() }),
+  /** Not numbered: a pupil answers "Ready?", or turns the hands that the class shows. */
+  Exact({ type: Type.Literal('ready'), participantId: Uuid, ready: Type.Boolean() }),
+  Exact({ type: Type.Literal('shown'), participantId: Uuid, pose: PoseSchema }),
   ProblemMessage,
 ]);
 export type TeacherMessage = Data<typeof TeacherMessage>;

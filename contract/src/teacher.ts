@@ -2,10 +2,10 @@ import { Type } from '@sinclair/typebox';
 import { BeatIdSchema, LessonSchema, RungIdSchema } from './lesson-file.js';
 import { Pupil } from './classes.js';
 import { BetweenSchema } from './plan.js';
-import { ItemSchema } from './question-kinds/registry.js';
+import { ItemSchema, ResponseSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
 import { type Data, AtMs, Exact, Nullable, OneOf, WholeMinuteSchema, ShortText, TaggedUnion, Uuid } from './shared.js';
-import { DialMarkSchema } from './stage.js';
+import { DialMarkSchema, PoseSchema } from './stage.js';
 
 /** Where pupils can reach the school from their own devices, without a path; the likeliest first. */
 export const Addresses = Type.Array(Type.String());
@@ -86,6 +86,7 @@ const AsideSchema = Nullable(
       TaggedUnion('kind', [
         Exact({ kind: Type.Literal('example'), step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) }),
         Exact({ kind: Type.Literal('chart') }),
+        Exact({ kind: Type.Literal('answer'), item: ItemSchema, response: ResponseSchema }),
       ]),
     ),
   }),
@@ -93,6 +94,8 @@ const AsideSchema = Nullable(
 
 /** A place in a lesson, by name. */
 export const StepRefSchema = Exact({ beatId: BeatIdSchema, step: Type.String({ pattern: '^[a-z0-9-]{1,40}$' }) });
+
+const DoorModeSchema = OneOf(['one-by-one', 'class-list', 'all']);
 
 export const RunSchema = Exact({
   at: StepRefSchema,
@@ -109,7 +112,14 @@ export const RoomStateSchema = Exact({
   begunAtMs: Nullable(AtMs),
   run: RunSchema,
   aside: AsideSchema,
-  door: Exact({ open: Type.Boolean(), closesAtMs: Nullable(AtMs), asks: Type.Boolean() }),
+  door: Exact({ open: Type.Boolean(), closesAtMs: Nullable(AtMs), admits: DoorModeSchema }),
+  calls: Exact({
+    nudged: Nullable(AskingIdSchema),
+    more: Nullable(Exact({ askingId: AskingIdSchema, fromMs: AtMs, untilMs: AtMs })),
+    showMe: Type.Boolean(),
+    pulse: Nullable(AtMs),
+  }),
+  endedBy: Nullable(OneOf(['teacher', 'silence'])),
 });
 
 export const Participant = Exact({
@@ -120,6 +130,8 @@ export const Participant = Exact({
   online: Type.Boolean(),
   /** Waits at the door until the teacher lets this pupil in. */
   waits: Type.Boolean(),
+  /** Came under a name of their own that is not on the class list. */
+  newcomer: Type.Boolean(),
 });
 export type Participant = Data<typeof Participant>;
 
@@ -150,6 +162,15 @@ export const Outside = Exact({
 });
 export type Outside = Data<typeof Outside>;
 
+/** What pupils show in passing: it is told as it comes, and kept nowhere. */
+export const Passing = Exact({
+  /** Who has answered the pulse that is asked now. */
+  ready: Type.Array(Exact({ participantId: Uuid, ready: Type.Boolean() })),
+  /** Where the hands of each practice dial stand, while the class shows them. */
+  shown: Type.Array(Exact({ participantId: Uuid, pose: PoseSchema })),
+});
+export type Passing = Data<typeof Passing>;
+
 /** What changes while a session runs; the socket sends it whole whenever a window connects. */
 export const SessionLive = Exact({
   /** Number of the last event that this state includes. */
@@ -159,6 +180,7 @@ export const SessionLive = Exact({
   room: RoomStateSchema,
   participants: Type.Array(Participant),
   outside: Outside,
+  passing: Passing,
   /**
    * While the room is open each pupil's latest response to each asking, and beside it the latest that counts; afterwards
    * every attempt. Oldest first. Empty for the audience window.
@@ -171,6 +193,7 @@ export const SessionDetail = Exact({
   id: Uuid,
   /** The lesson as it goes on being edited; what is taught is `lesson`. */
   lessonId: Uuid,
+  classId: Uuid,
   className: ShortText,
   /** Null once the lesson has ended: the key is free for other rooms then. */
   roomKey: Nullable(RoomKeySchema),
@@ -195,7 +218,11 @@ export const CommandPost = Exact({
     Exact({ type: Type.Literal('ask'), item: ItemSchema }),
     Exact({ type: Type.Literal('aside'), aside: AsideSchema }),
     Exact({ type: Type.Literal('door'), open: Type.Boolean() }),
-    Exact({ type: Type.Literal('door-asks'), asks: Type.Boolean() }),
+    Exact({ type: Type.Literal('door-admits'), admits: DoorModeSchema }),
+    Exact({ type: Type.Literal('nudge'), askingId: AskingIdSchema }),
+    Exact({ type: Type.Literal('more-time'), askingId: AskingIdSchema, minutes: Type.Integer({ minimum: 1, maximum: 30 }) }),
+    Exact({ type: Type.Literal('show-me'), on: Type.Boolean() }),
+    Exact({ type: Type.Literal('pulse'), on: Type.Boolean() }),
     Exact({ type: Type.Literal('end') }),
   ]),
 });

@@ -58,7 +58,7 @@ export {
   type BandChoice,
   type DialBuild,
 } from './lesson/dial-build.js';
-export { exampleSteps, leavesScript, MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, type Aside } from './lesson/aside.js';
+export { exampleSteps, leavesScript, MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, type Aside, type GivenAnswer } from './lesson/aside.js';
 export { timeOnStage } from './scene/time-on-stage.js';
 export { beatTimes, type BeatTime } from './run/beat-times.js';
 export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
@@ -163,8 +163,18 @@ export { MATERIALS, type MaterialId } from './ladder/materials.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
 export { checkLesson, checkPrepared, type NamedFinding } from './checker-rules/check.js';
-export { DOOR_OPEN_MS, isDoorOpen, type Door } from './live/door.js';
-export { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './live/room.js';
+export { moreTimeFor, NO_CALLS, type Calls } from './live/calls.js';
+export { admitsNewcomers, DOOR_MODES, DOOR_OPEN_MS, isDoorOpen, type Door, type DoorMode } from './live/door.js';
+export {
+  applyCommand,
+  askingOfRoom,
+  MOST_MORE_MINUTES,
+  newRoom,
+  SILENCE_MS,
+  type RoomCommand,
+  type RoomHappening,
+  type RoomState,
+} from './live/room.js';
 export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';
 export { currentAsking, isRevealed, type Run } from './run/run.js';
 export { motionOfRun, stageOfRun } from './run/run-stage.js';

@@ -25,7 +25,7 @@ test('a list comes in, cards are printed, and a card leads its pupil to the less
   await phone.page.goto(`${new URL(office.url()).origin}/desk#card=${token}`);
   await expect(phone.page.getByText('No lesson is open for you just now.')).toBeVisible();
 
-  await office.goto('/ladder');
+  await office.goto(`${new URL(office.url()).origin}/ladder`);
   await office.getByRole('button', { name: /Gannets/ }).click();
   await teacher.openRoom('Half past at the harbour', 'asks');
   // It looks again by itself, and nobody who shows a card waits at the door.

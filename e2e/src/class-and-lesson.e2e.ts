@@ -22,7 +22,8 @@ test('a class changes while its room is open: names are put right everywhere, a 
   await office.getByRole('textbox', { name: 'New pupil' }).fill('Marit');
   await office.getByRole('button', { name: 'Add' }).click();
   await expect(teacher.wall).toContainText('2 of 27 are in');
-  await office.getByRole('button', { name: 'Delete Hamza' }).click();
+  await office.getByRole('button', { name: 'More about Hamza' }).click();
+  await office.getByRole('button', { name: 'Delete with all answers' }).click();
   await office.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(teacher.wall).toContainText('1 of 26 are in');
   await expect(hamza.page.getByRole('heading', { name: /Which pictures/ })).toBeVisible();

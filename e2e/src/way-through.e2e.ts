@@ -27,7 +27,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await anouk.read('7', '30');
   await anouk.expectKept();
   await bashir.read('8', '30');
-  await expect(teacher.wall.getByRole('region', { name: 'Answered' })).toContainText('7:30');
+  await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('7:30');
   await expect(teacher.wall.getByRole('region', { name: 'Still thinking' })).toContainText('Ceri');
   await expect(teacher.wall).not.toContainText(/coming hour/i);
   await ceri.read('7', '06');

@@ -2,14 +2,23 @@ import fastifyCompress from '@fastify/compress';
 import fastifyCookie from '@fastify/cookie';
 import fastifyWebsocket from '@fastify/websocket';
 import Fastify, { type FastifyInstance, type FastifyServerOptions } from 'fastify';
-import type { Store } from './db/connection.js';
+import { reallyDelete, type Store } from './db/connection.js';
 import { addressesPlugin } from './features/addresses/plugin.js';
 import { teacherGuard } from './features/auth/guard.js';
 import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { staffPlugin } from './features/auth/staff-plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
-import { insertClass, mustOwnClass, ownClass, pupilOfCard, pupilsOf } from './features/classes/queries.js';
+import {
+  deletePupil,
+  insertClass,
+  insertPupils,
+  mustBeFree,
+  mustOwnClass,
+  ownClass,
+  pupilOfCard,
+  pupilsOf,
+} from './features/classes/queries.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { plansPlugin } from './features/plans/plugin.js';
 import { planOf } from './features/plans/queries.js';
@@ -51,6 +60,9 @@ export interface AppOptions {
 
 /** A request has this long to arrive whole, in milliseconds; one that trickles in is cut off. */
 const REQUEST_MS = 20_000;
+
+/** Rooms in which nothing is heard any more are looked for so often, in milliseconds. */
+const SILENT_EVERY_MS = 5 * 60_000;
 
 /** Builds the server without listening, so that tests can inject requests. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
@@ -138,12 +150,26 @@ async function registerOthers(
   await app.register(teacherRoutes, {
     rooms,
     requireTeacher: guard.require,
+    removePupil: (classId, pupilId) => {
+      reallyDelete(store, () => deletePupil(store.db, pupilId));
+      rooms.classChanged(classId);
+    },
     pinForTeaching: (teacherId, lessonId, classId) =>
       ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs()),
   });
-  const desks = { rooms, findDesk, limits, cookies, keyTries };
+  const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
+    mustBeFree(store.db, classId, name, id);
+    insertPupils(store.db, classId, [{ id, name, reference: null }]);
+    rooms.classChanged(classId);
+  };
+  const desks = { rooms, findDesk, limits, cookies, keyTries, addPupil };
   await app.register(deskRoutes, desks);
   await app.register(cardDeskRoutes, { ...desks, pupilOfCard: (hashOfToken) => pupilOfCard(store.db, hashOfToken) });
+  const endSilent = setInterval(() => {
+    rooms.endSilent().catch((error: unknown) => app.log.error({ err: error }, 'silent rooms could not be ended; it is tried again later'));
+  }, SILENT_EVERY_MS).unref();
+  app.addHook('onReady', async () => void (await rooms.endSilent()));
+  app.addHook('onClose', async () => clearInterval(endSilent));
   const pages = options.webDir === undefined ? null : readPages(options.webDir);
   await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
   if (pages) await webPages(app, pages);

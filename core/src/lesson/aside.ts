@@ -9,9 +9,10 @@ import { WORD_PACKS } from '../words/registry.js';
 import { say } from '../words/say.js';
 import { rungIdOf } from '../ladder/registry.js';
 import { beatKindOf } from '../beats/registry.js';
-import { kindOf } from '../question-kinds/registry.js';
+import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import { explain, type ExplainStep } from './explain.js';
 import type { Lesson } from './lesson.js';
+import { stageOfGiven } from './given-stage.js';
 import { referenceChart } from './reference-chart.js';
 import type { LessonSettings } from './settings.js';
 
@@ -22,10 +23,17 @@ export interface Aside {
   /** Pointed at by hand, on top of what the script marks. */
   readonly marks: readonly DialMark[];
   /**
-   * What has the stage instead of turned hands: the explanation of `timeSec` as far as one of its steps, or the reference
-   * chart; null for the hands.
+   * What has the stage instead of turned hands: the explanation of `timeSec` as far as one of its steps, the reference
+   * chart, or an answer that somebody gave; null for the hands.
    */
-  readonly shows: { readonly kind: 'example'; readonly step: string } | { readonly kind: 'chart' } | null;
+  readonly shows: { readonly kind: 'example'; readonly step: string } | { readonly kind: 'chart' } | GivenAnswer | null;
+}
+
+/** An answer to talk about. Whose it is, is told nowhere. */
+export interface GivenAnswer {
+  readonly kind: 'answer';
+  readonly item: Item;
+  readonly response: Response;
 }
 
 export const NEW_ASIDE: Aside = { timeSec: null, marks: [], shows: null };
@@ -71,6 +79,7 @@ export function stageAside(scripted: StageState, aside: Aside, { settings, rung,
     const times = (items ?? []).flatMap((item) => kindOf(item).timesOf(item));
     return { ...CLEAR_STAGE, chart: referenceChart(rung ?? rungIdOf(times), settings) };
   }
+  if (aside.shows?.kind === 'answer') return withMarks(stageOfGiven(aside.shows.item, aside.shows.response, settings), aside.marks);
   if (aside.shows?.kind === 'example' && aside.timeSec !== null) {
     return withMarks(exampleUpTo(aside.timeSec, aside.shows.step, settings), aside.marks);
   }

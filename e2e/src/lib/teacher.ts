@@ -27,10 +27,10 @@ export class TeacherPage {
     await this.page.getByRole('button', { name: `Open the room for ${title}` }).click();
     const key = this.page.getByRole('list', { name: 'Room key' }).first();
     await expect(key).toBeVisible();
-    const asks = this.page.getByRole('checkbox', { name: 'Pupils wait until I let them in' });
-    if (door === 'open' && (await asks.isChecked())) {
+    const admits = this.page.getByRole('combobox', { name: 'Who comes in' });
+    if (door === 'open' && (await admits.inputValue()) === 'one-by-one') {
       const told = this.page.waitForResponse((reply) => reply.url().endsWith('/commands'));
-      await asks.uncheck();
+      await admits.selectOption('class-list');
       await told;
     }
     return (await key.getByRole('listitem').allInnerTexts()).map((text) => text.trim());

@@ -85,7 +85,7 @@ async function teachOnce(store: Store, taught: { teacherId: string; classId: str
     .map((pupil, index) => ({ pupil, participantId: randomUUID(), rng: seededRng(index + 1) }));
   for (const { pupil, participantId } of inRoom) {
     clockMs += randomInt(500, 4000);
-    room.join(participantId, pupil.id, tokenHash(newToken()));
+    room.join({ participantId, pupilId: pupil.id, tokenHash: tokenHash(newToken()) });
   }
   room.letIn(inRoom.map(({ participantId }) => participantId));
   await room.command(randomUUID(), { type: 'begin' });

@@ -42,10 +42,19 @@ function toVersion4(data: Stored): Stored {
   };
 }
 
+/** Version 4 knew only whether pupils wait, called nobody in passing, and was ended by the teacher alone. */
+function toVersion5(data: Stored): Stored {
+  const { door } = data;
+  const { asks = true, ...rest } = isStored(door) ? door : {};
+  const calls = { nudged: null, more: null, showMe: false, pulse: null };
+  const endedBy = data['phase'] === 'ended' ? 'teacher' : null;
+  return { ...data, door: { ...rest, admits: asks ? 'one-by-one' : 'class-list' }, calls, endedBy };
+}
+
 /** A live room as it goes on after a restart; see RoomState. It is read with the lesson it was taught from. */
 export const roomStateFormat: Format<Lesson> = {
   name: 'room of',
-  migrations: [toVersion2, toVersion3, toVersion4],
+  migrations: [toVersion2, toVersion3, toVersion4, toVersion5],
   carriesVersion: false,
   unreadable: 'ROOM_UNREADABLE',
 };

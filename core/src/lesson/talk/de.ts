@@ -93,6 +93,7 @@ export const german: Talk = {
     wrote: (reading) => `Jemand schrieb ${reading}.`,
     how: (reading) => `Jemand schrieb ${reading}. Wie kann das gekommen sein?`,
   },
+  howCouldSomebody: 'Wie könnte jemand darauf kommen?',
   cards: { number: (card) => `Karte ${card}`, guess: 'Was kommt als Nächstes? Rate, bevor sie gezeigt wird.' },
   criteria: {
     order: {

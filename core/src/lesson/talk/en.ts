@@ -80,6 +80,7 @@ export const english: Talk = {
     wrote: (reading) => `Somebody wrote ${reading}.`,
     how: (reading) => `Somebody wrote ${reading}. How could that come about?`,
   },
+  howCouldSomebody: 'How could somebody get this?',
   cards: { number: (card) => `Card ${card}`, guess: 'What comes next? Guess before it is shown.' },
   criteria: {
     order: {

@@ -42,6 +42,8 @@ export interface Talk {
   };
   /** A wrong reading to be explained. */
   readonly mistake: { readonly wrote: (reading: string) => string; readonly how: (reading: string) => string };
+  /** Opens the talk about an answer that somebody gave. */
+  readonly howCouldSomebody: string;
   readonly cards: { readonly number: (card: number) => string; readonly guess: string };
   /** How a pupil goes about it: which hand first, and how the hour is found between two numerals. */
   readonly criteria: {

@@ -6,7 +6,18 @@ import type { Feature } from '../../http/feature.js';
 import { mergePupils } from './merge-pupils.js';
 import type { ClassesOptions } from './plugin.js';
 import { exportPupil } from './pupil-export.js';
-import { changePupil, classPupils, deletePupil, findPupil, insertPupils, movePupil, mustOwnClass, record } from './queries.js';
+import {
+  changePupil,
+  classPupils,
+  deletePupil,
+  findPupil,
+  insertPupils,
+  movePupil,
+  mustBeFree,
+  mustOwnClass,
+  nameTaken,
+  record,
+} from './queries.js';
 
 /** What the routes of a class share: how its teacher sees it. */
 export interface ClassRoutesOptions extends ClassesOptions {
@@ -28,9 +39,6 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
     const pupil = findPupil(db, pupilId);
     if (pupil?.classId !== id) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
     return { pupil, schoolClass };
-  };
-  const mustBeFree = (classId: string, name: string, exceptId: string) => {
-    if (classPupils(db, classId).some((pupil) => pupil.name === name && pupil.id !== exceptId)) throw nameTaken(name);
   };
 
   app.post(
@@ -61,7 +69,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
       const teacher = requireTeacher(request);
       const { pupil } = own(teacher.id, request.params);
       const { name } = request.body;
-      if (name !== undefined) mustBeFree(pupil.classId, name, pupil.id);
+      if (name !== undefined) mustBeFree(db, pupil.classId, name, pupil.id);
       changePupil(db, pupil.id, request.body);
       onChanged(pupil.classId);
       return detail(teacher.id, pupil.classId);
@@ -88,7 +96,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
       const teacher = requireTeacher(request);
       const { pupil } = own(teacher.id, request.params);
       const to = mustOwnClass(db, teacher.id, request.body.classId);
-      mustBeFree(to.id, pupil.name, pupil.id);
+      mustBeFree(db, to.id, pupil.name, pupil.id);
       movePupil(db, pupil.id, to.id);
       onChanged(pupil.classId);
       onChanged(to.id);
@@ -132,6 +140,3 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
     return detail(teacher.id, pupil.classId);
   });
 };
-
-const nameTaken = (name: string) =>
-  new CoreError('NAME_TAKEN', `${name} is in this class already. Two pupils of one name could not tell their names apart.`);

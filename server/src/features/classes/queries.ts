@@ -1,4 +1,4 @@
-import { and, asc, count, desc, eq, inArray, isNull, max, sql } from 'drizzle-orm';
+import { and, asc, count, desc, eq, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { DataAct } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core';
@@ -102,6 +102,19 @@ export function classPupils(db: Db, classId: string) {
 export function findPupil(db: Db, id: string) {
   return db.select().from(pupil).where(eq(pupil.id, id)).get();
 }
+
+/** A name must be free in a class. @param exceptId the pupil who is to have it @throws CoreError NAME_TAKEN */
+export function mustBeFree(db: Db, classId: string, name: string, exceptId: string): void {
+  const has = db
+    .select({ id: pupil.id })
+    .from(pupil)
+    .where(and(eq(pupil.classId, classId), eq(pupil.name, name), ne(pupil.id, exceptId)))
+    .get();
+  if (has) throw nameTaken(name);
+}
+
+export const nameTaken = (name: string) =>
+  new CoreError('NAME_TAKEN', `${name} is in this class already. Two pupils of one name could not tell their names apart.`);
 
 /** Adds pupils at the end of a class. */
 export function insertPupils(

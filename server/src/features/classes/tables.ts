@@ -1,4 +1,5 @@
 import type { DataAct } from '@zeitpunkt/contract';
+import type { DoorMode } from '@zeitpunkt/core';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { teacher } from '../auth/tables.js';
 
@@ -11,8 +12,8 @@ export const schoolClass = sqliteTable(
       .references(() => teacher.id, { onDelete: 'cascade' }),
     name: text().notNull(),
     createdAtMs: integer('created_at_ms').notNull(),
-    /** Whether pupils wait at the door of a room until they are let in, as the teacher last had it. */
-    doorAsks: integer('door_asks', { mode: 'boolean' }).notNull().default(true),
+    /** Who is in a room at once, as the teacher last had it. */
+    doorAdmits: text('door_admits').$type<DoorMode>().notNull().default('one-by-one'),
     /** So many days after a lesson its answers are deleted; null: when the teacher deletes them. */
     keepDays: integer('keep_days'),
   },

@@ -16,7 +16,7 @@ const join = (device: Browser, token: string) =>
   device.send('POST', '/api/desk/card/join', { token, sessionId: room.detail.id, joinId: randomUUID() });
 
 test('a card says whose it is and where it leads, and opens without waiting, past a closed door too', async () => {
-  await room.tell({ type: 'door-asks', asks: true });
+  await room.tell({ type: 'door-admits', admits: 'one-by-one' });
   await room.tell({ type: 'door', open: false });
   const token = await makeCard('Anouk');
   expect(await show(token)).toEqual({

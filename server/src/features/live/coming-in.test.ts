@@ -23,6 +23,8 @@ test('a wrong key, a taken name and a stranger each get their sentence', async (
   expect((await school.browser().send('POST', '/api/desk/room', { roomKey: room.key })).json()).toEqual({
     className: 'Terns',
     pupils: room.detail.pupils.filter((pupil) => pupil.name !== 'Anouk'),
+    inAlready: room.detail.pupils.filter((pupil) => pupil.name === 'Anouk'),
+    newcomers: false,
   });
 });
 
@@ -41,10 +43,10 @@ test('the same join sent again is one join, and the device goes on with its new 
   expect((await room.live()).participants).toHaveLength(1);
 });
 
-test('a freed name can be chosen again, and the old device is out', async () => {
+test('the name of one who was sent out can be chosen again, and the old device is out', async () => {
   const old = await room.join('Ceri');
   const [participant] = (await room.live()).participants;
-  await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${participant!.id}/release`);
+  await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${participant!.id}/send-out`);
   expect(codeOf(await old.send('GET', '/api/desk'))).toBe('DESK_NOT_JOINED');
   expect((await (await room.join('Ceri')).send('GET', '/api/desk')).json().pupilName).toBe('Ceri');
 });

@@ -1,4 +1,4 @@
-import { applyCommand, writeRoomState, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
+import { applyCommand, writeRoomState, type PreparedLesson, type RoomCommand, type RoomHappening, type RoomState } from '@zeitpunkt/core';
 import type { GroupCommit } from '../../db/group-commit.js';
 import type { LiveQueries } from './queries.js';
 
@@ -30,13 +30,13 @@ export class Commands {
   }
 
   /** Carries out a command once, after those before it; sent again it changes nothing. */
-  carryOut(commandId: string, command: RoomCommand): Promise<void> {
+  carryOut(commandId: string, command: RoomCommand | RoomHappening): Promise<void> {
     const done = this.carriedOut.then(() => this.apply(commandId, command));
     this.carriedOut = done.catch(() => undefined); // whoever sent it is told; the next one is carried out all the same
     return done;
   }
 
-  private async apply(commandId: string, command: RoomCommand): Promise<void> {
+  private async apply(commandId: string, command: RoomCommand | RoomHappening): Promise<void> {
     const { queries, commit, nowMs } = this.needs;
     if (queries.commandKnown(this.sessionId, commandId)) return;
     const atMs = nowMs();
@@ -56,6 +56,6 @@ export class Commands {
 }
 
 /** Hands that are dragged make many commands: of the pointing beside the script only the time is recorded. */
-function forTheRecord(command: RoomCommand): unknown {
+function forTheRecord(command: RoomCommand | RoomHappening): unknown {
   return command.type === 'aside' ? { type: 'aside', timeSec: command.aside?.timeSec ?? null } : command;
 }

@@ -37,7 +37,8 @@ export function deskFinder(rooms: RoomDirectory): FindDesk {
 
 /** What a desk shows whose room has ended. */
 export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace): DeskView {
-  const nothing = { language: 'en-GB', shapes: [], stage: null, question: null };
+  const calls = { showMe: false, pulse: null };
+  const nothing = { language: 'en-GB', shapes: [], stage: null, calls, question: null };
   return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, ...nothing };
 }
 

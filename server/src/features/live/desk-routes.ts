@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
-import { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup } from '@zeitpunkt/contract';
+import { DeskView, Join, Knock, KnockAnswer, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FailedTries } from '../../http/failed-tries.js';
@@ -21,12 +21,17 @@ export interface DeskRoutesOptions {
   readonly limits: Limits;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
+  /** Adds one who came by key to the class list. @throws CoreError NAME_TAKEN */
+  readonly addPupil: (classId: string, pupil: { readonly id: string; readonly name: string }) => void;
 }
+
+/** So many who are not on its class list a room takes at most. */
+const MOST_NEWCOMERS = 20;
 
 type WhoTries = Pick<Join, 'roomKey' | 'knockId'> & Partial<Pick<Join, 'joinId'>>;
 
 /** The pupil's desk: find the room, join it, see it, leave it. */
-export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries }) => {
+export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries, addPupil }) => {
   const bodyLimit = limits.deskBodyBytes;
 
   /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
@@ -45,17 +50,33 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
       throw error;
     }
   };
-  const foundOf = ({ className, names }: LiveRoom) => ({ className, ...names });
+  const foundOf = ({ className, names, admitsNewcomers }: LiveRoom) => ({ className, ...names, newcomers: admitsNewcomers });
+
+  /** One who is not on the class list is put on it, at its end. @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN */
+  const takeNewcomer = (room: LiveRoom, pupil: { readonly id: string; readonly name: string }) => {
+    if (!room.admitsNewcomers || room.newcomers >= MOST_NEWCOMERS) {
+      throw new CoreError('PUPIL_UNKNOWN', 'Only pupils of the class list can come in here. Please ask your teacher.');
+    }
+    addPupil(room.classId, pupil);
+  };
+  /** Of a device that is in an open room. @throws CoreError DESK_NOT_JOINED, ROOM_NOT_RUNNING */
+  const inRoom = (request: FastifyRequest) => {
+    const place = findDesk(request.cookies[DESK_COOKIE]);
+    if (!place.room) throw new CoreError('ROOM_NOT_RUNNING', 'The lesson is over.');
+    return place;
+  };
 
   app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
     foundOf(await tryKey(request, reply, request.body)),
   );
 
   app.post('/api/desk/join', { schema: { body: Join, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
-    const { joinId, pupilId, again } = request.body;
+    const { joinId, pupilId, again, newName } = request.body;
     const room = await tryKey(request, reply, request.body);
     const token = newToken();
-    room.join(joinId, pupilId, tokenHash(token), again);
+    const newcomer = newName !== undefined && !room.hasParticipant(joinId);
+    if (newcomer) takeNewcomer(room, { id: pupilId, name: newName.trim() });
+    room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token), again, newcomer });
     rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
     reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
     return room.deskView(joinId);
@@ -79,6 +100,20 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
     return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
+  });
+
+  app.post('/api/desk/ready', { schema: { body: ReadyPost, response: { 204: Type.Null() } }, bodyLimit }, (request, reply) => {
+    const { room, participantId } = inRoom(request);
+    room.sayReady(participantId, request.body.pulse, request.body.ready);
+    void reply.code(204);
+    return null;
+  });
+
+  app.post('/api/desk/shown', { schema: { body: ShownPost, response: { 204: Type.Null() } }, bodyLimit }, (request, reply) => {
+    const { room, participantId } = inRoom(request);
+    room.showDial(participantId, request.body.pose);
+    void reply.code(204);
+    return null;
   });
 
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {

@@ -1,4 +1,4 @@
-import { kindOf, viewOfRun, WORD_PACKS, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { kindOf, moreTimeFor, NO_CALLS, viewOfRun, WORD_PACKS, type Calls, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
 
 /** The room as a desk needs to know it. */
@@ -14,18 +14,19 @@ type Question = NonNullable<DeskView['question']>;
 /** What all desks of a room are told alike; made once for all of them, with its JSON. */
 export interface SharedView {
   readonly view: Pick<DeskView, 'seq' | 'phase' | 'className' | 'lessonTitle' | 'language' | 'shapes' | 'stage'>;
+  readonly calls: Pick<Calls, 'showMe' | 'pulse'>;
   readonly question: SharedQuestion | null;
   readonly json: { readonly view: string; readonly question: string; readonly answer: string };
 }
 
 interface SharedQuestion {
-  readonly shared: Pick<Question, 'askingId' | 'view' | 'phase' | 'countdown'>;
+  readonly shared: Pick<Question, 'askingId' | 'view' | 'phase' | 'nudged' | 'countdown'>;
   readonly answer: NonNullable<Question['reveal']>['stage'] | null;
 }
 
-function withJson(view: SharedView['view'], question: SharedQuestion | null): SharedView {
+function withJson(view: SharedView['view'], calls: SharedView['calls'], question: SharedQuestion | null): SharedView {
   const json = { view: JSON.stringify(view), question: JSON.stringify(question?.shared), answer: JSON.stringify(question?.answer) };
-  return { view, question, json };
+  return { view, calls, question, json };
 }
 
 /** Nothing of a key is put in before the reveal: the core decides what is seen of a run. */
@@ -33,19 +34,33 @@ export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: nu
   const { items, title, settings } = lesson.lesson;
   const shapes = [...new Set(items.map((item) => kindOf(item).shape))];
   const view = { seq, phase: room.phase, className, lessonTitle: title, language: WORD_PACKS[settings.pack].language, shapes, stage: null };
-  if (room.phase !== 'running') return withJson(view, null);
+  const { calls } = room;
+  if (room.phase !== 'running') return withJson(view, calls, null);
   const { stage, question } = viewOfRun(lesson, room.run, room.aside, Math.max(0, nowMs - room.run.enteredAtMs));
-  if (!question) return withJson({ ...view, stage }, null);
-  const { answer, ...shared } = question;
-  return withJson({ ...view, stage }, { shared, answer });
+  if (!question) return withJson({ ...view, stage }, calls, null);
+  const { answer, ...asked } = question;
+  const nudged = calls.nudged === asked.askingId;
+  const countdown = moreTimeFor(calls, asked.askingId, nowMs) ?? asked.countdown;
+  return withJson({ ...view, stage }, calls, { shared: { ...asked, nudged, countdown }, answer });
 }
 
 /** What a pupil is told who waits at the door: that the door was found, and nothing of the lesson. */
 export function atTheDoor({ view }: SharedView): SharedView {
-  return withJson({ ...view, phase: 'door', shapes: [], stage: null }, null);
+  return withJson({ ...view, phase: 'door', shapes: [], stage: null }, NO_CALLS, null);
 }
 
-type Pupil = Pick<DeskView, 'participantId' | 'pupilName'>;
+/** What a pupil's desk is told of that pupil alone. */
+export interface DeskPupil {
+  readonly participantId: string;
+  readonly pupilName: string;
+  /** What the pupil has answered to "Ready?"; null while it has not. */
+  readonly ready: boolean | null;
+}
+
+function callsFor({ showMe, pulse }: SharedView['calls'], { ready }: DeskPupil): DeskView['calls'] {
+  return { showMe, pulse: pulse === null ? null : { id: pulse, ready } };
+}
+
 /** The pupil's own latest response to an asking, if there is one. */
 type LatestOf = (askingId: string) => MarkedResponse | undefined;
 
@@ -62,18 +77,22 @@ function ownPart({ shared, answer }: SharedQuestion, latest: LatestOf) {
  * All that a pupil's device is told. This and {@link sharedView} are the only places that decide it: before the reveal
  * neither key, mark, wording nor anybody else's response is put in.
  */
-export function deskView({ view, question }: SharedView, pupil: Pupil, latest: LatestOf): DeskView {
-  if (!question) return { ...view, ...pupil, question: null };
-  const { given, own } = ownPart(question, latest);
+export function deskView({ view, calls, question }: SharedView, pupil: DeskPupil, latest: LatestOf): DeskView {
+  const { participantId, pupilName } = pupil;
+  const own = { ...view, participantId, pupilName, calls: callsFor(calls, pupil) };
+  if (!question) return { ...own, question: null };
+  const { given, own: ownAnswer } = ownPart(question, latest);
   const { shared, answer } = question;
-  return { ...view, ...pupil, question: { ...shared, given, reveal: answer && { stage: answer, own } } };
+  return { ...own, question: { ...shared, given, reveal: answer && { stage: answer, own: ownAnswer } } };
 }
 
 /** The same as a message: whatever all desks are told alike is one text for all of them. */
-export function deskMessage({ question, json }: SharedView, { participantId, pupilName }: Pupil, latest: LatestOf): string {
-  const head = `{"type":"view","view":${json.view.slice(0, -1)},"participantId":"${participantId}","pupilName":${JSON.stringify(pupilName)}`;
+export function deskMessage({ calls, question, json }: SharedView, pupil: DeskPupil, latest: LatestOf): string {
+  const { participantId, pupilName } = pupil;
+  const own = `"participantId":"${participantId}","pupilName":${JSON.stringify(pupilName)},"calls":${JSON.stringify(callsFor(calls, pupil))}`;
+  const head = `{"type":"view","view":${json.view.slice(0, -1)},${own}`;
   if (!question) return `${head},"question":null}}`;
-  const { given, own } = ownPart(question, latest);
-  const reveal = question.answer ? `{"stage":${json.answer},"own":${JSON.stringify(own)}}` : 'null';
+  const { given, own: ownAnswer } = ownPart(question, latest);
+  const reveal = question.answer ? `{"stage":${json.answer},"own":${JSON.stringify(ownAnswer)}}` : 'null';
   return `${head},"question":${json.question.slice(0, -1)},"given":${JSON.stringify(given)},"reveal":${reveal}}}}`;
 }

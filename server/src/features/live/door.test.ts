@@ -7,7 +7,7 @@ let room: TestRoom;
 beforeEach(async () => {
   school = await new School().start();
   teacher = await school.teacher();
-  school.store.sqlite.exec('UPDATE class SET door_asks = 1');
+  school.store.sqlite.exec("UPDATE class SET door_admits = 'one-by-one'");
   room = await TestRoom.open(school, teacher);
 });
 afterEach(() => school.remove());
@@ -33,10 +33,10 @@ test('with the right key a pupil waits at the door, sees nothing of the lesson, 
 });
 
 test('by setting nobody waits, and the next room of the class remembers it', async () => {
-  await room.tell({ type: 'door-asks', asks: false });
+  await room.tell({ type: 'door-admits', admits: 'class-list' });
   expect((await desk(await room.join('Anouk'))).phase).toBe('lobby');
   const next = await TestRoom.open(school, teacher);
-  expect(next.detail.live.room.door).toEqual({ open: true, closesAtMs: null, asks: false });
+  expect(next.detail.live.room.door).toEqual({ open: true, closesAtMs: null, admits: 'class-list' });
 });
 
 test('a closed door says what a wrong key says; it closes by itself ten minutes after the lesson has begun', async () => {

@@ -1,4 +1,13 @@
-import { CoreError, isDoorOpen, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
+import {
+  admitsNewcomers,
+  CoreError,
+  isDoorOpen,
+  type Pose,
+  type PreparedLesson,
+  type RoomCommand,
+  type RoomHappening,
+  type RoomState,
+} from '@zeitpunkt/core';
 import type {
   CommandDone,
   DeskView,
@@ -14,12 +23,13 @@ import type {
 import type { GroupCommit } from '../../db/group-commit.js';
 import { Answers } from './answers.js';
 import { Commands } from './commands.js';
-import { atTheDoor, deskMessage, deskView, sharedView, type SharedView } from './desk-view.js';
+import { atTheDoor, deskMessage, deskView, sharedView, type DeskPupil, type SharedView } from './desk-view.js';
 import { Hub, type TeacherWindow } from './hub.js';
+import { InPassing, NOTHING_IN_PASSING } from './in-passing.js';
 import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
 import type { LiveQueries } from './queries.js';
-import { Roster } from './roster.js';
+import { Roster, type Coming } from './roster.js';
 import type { SessionRecord } from './session-record.js';
 
 /** What a room needs from outside. */
@@ -47,6 +57,7 @@ export class LiveRoom {
   private readonly commands: Commands;
   private readonly hub: Hub;
   private readonly knocks: Knocks;
+  private readonly passing = new InPassing();
 
   constructor(
     private readonly record: SessionRecord,
@@ -65,24 +76,26 @@ export class LiveRoom {
     this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (_response, json) =>
       this.hub.tellJson((seq) => `{"type":"response","seq":${seq},"response":${json}}`),
     );
+    this.passing.follow(room.calls);
     this.commands = new Commands(id, room, lesson, needs, (next, atMs) => this.tellRoom(next, atMs));
   }
 
   // --- the teacher ---
 
   /** Carries out a command once; answers with the room as it is then. */
-  async command(commandId: string, command: RoomCommand): Promise<CommandDone> {
+  async command(commandId: string, command: RoomCommand | RoomHappening): Promise<CommandDone> {
     await this.commands.carryOut(commandId, command);
     return { seq: this.hub.seq, nowMs: this.needs.nowMs(), room: this.commands.room };
   }
 
   /** @param responses every attempt, where more is wanted than the latest */
   detail(responses = this.answers.latest): SessionDetail {
-    const { id, lessonId, className, roomKey, createdAtMs, unreadable } = this.record;
+    const { id, lessonId, classId, className, roomKey, createdAtMs, unreadable } = this.record;
     const { lesson } = this.lesson;
     return {
       id,
       lessonId,
+      classId,
       className,
       roomKey,
       createdAtMs,
@@ -103,6 +116,7 @@ export class LiveRoom {
       participants: everything ? this.roster.all : [],
       responses: everything ? this.answers.latest : [],
       outside: everything ? this.outside : { knocks: [], wrongKeys: 0 },
+      passing: everything ? this.passing.all : NOTHING_IN_PASSING,
     };
   }
 
@@ -128,10 +142,15 @@ export class LiveRoom {
     if (this.answers.count(responseId, counted)) this.hub.tellEvent((seq) => ({ type: 'counted', seq, responseId, counted }));
   }
 
-  /** Frees a pupil's name for another device; the old device goes back to the room key. */
-  release(participantId: string): void {
-    this.roster.release(participantId, this.needs.nowMs());
+  /**
+   * Gives a pupil's place up: the device goes back to the room key.
+   * @param sendsOut the teacher sends the pupil out, who waits at the door when coming again
+   * @returns the place as it was
+   */
+  release(participantId: string, sendsOut = false): Participant {
+    const place = this.roster.release(participantId, this.needs.nowMs(), sendsOut);
     this.tellReleased(participantId, () => this.hub.releaseDesk(participantId));
+    return place;
   }
 
   /** The class has changed: new names are seen everywhere, and deleted pupils leave with all they gave. */
@@ -186,12 +205,35 @@ export class LiveRoom {
     this.hub.tell({ type: 'outside', outside: this.outside });
   }
 
-  /** @param again the pupil may be in on another device, and waits then until the teacher says yes */
-  join(participantId: string, pupilId: string, hashOfToken: string, again = false): void {
-    const { asks } = this.commands.room.door;
-    const participant = this.roster.join(participantId, pupilId, hashOfToken, this.needs.nowMs(), asks, again);
+  /** Whether one who is not on the class list may come in. */
+  get admitsNewcomers(): boolean {
+    return admitsNewcomers(this.commands.room.door);
+  }
+
+  /** How many are in who were not on the class list. */
+  get newcomers(): number {
+    return this.roster.all.filter(({ newcomer }) => newcomer).length;
+  }
+
+  join(coming: Coming): void {
+    const waits = this.commands.room.door.admits === 'one-by-one';
+    const participant = this.roster.join(coming, this.needs.nowMs(), waits);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
-    else this.hub.endDesk(participantId);
+    else this.hub.endDesk(coming.participantId);
+  }
+
+  /** A pupil answers "Ready?". */
+  sayReady(participantId: string, pulse: number, ready: boolean): void {
+    this.mustBeIn(participantId);
+    if (!this.passing.say(participantId, pulse, ready)) return;
+    this.hub.tell({ type: 'ready', participantId, ready });
+    this.hub.tellDesk(participantId, (id) => this.deskMessage(id));
+  }
+
+  /** A pupil turns the practice dial while the class shows theirs. */
+  showDial(participantId: string, pose: Pose): void {
+    this.mustBeIn(participantId);
+    if (this.passing.show(participantId, pose)) this.hub.tell({ type: 'shown', participantId, pose });
   }
 
   /**
@@ -214,9 +256,13 @@ export class LiveRoom {
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
     const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
-    const { pupilId, waits } = this.roster.get(participantId);
-    if (waits) throw new CoreError('QUESTION_NOT_OPEN', 'The teacher has not let this device in yet.');
-    return this.answers.keep(pupilId, post, asking);
+    return this.answers.keep(this.mustBeIn(participantId).pupilId, post, asking);
+  }
+
+  private mustBeIn(participantId: string): Participant {
+    const place = this.roster.get(participantId);
+    if (place.waits) throw new CoreError('QUESTION_NOT_OPEN', 'The teacher has not let this device in yet.');
+    return place;
   }
 
   deskView(participantId: string): DeskView {
@@ -229,16 +275,12 @@ export class LiveRoom {
   }
 
   private tellPupil<T>(
-    make: (
-      shared: SharedView,
-      pupil: Pick<DeskView, 'participantId' | 'pupilName'>,
-      latest: (askingId: string) => MarkedResponse | undefined,
-    ) => T,
+    make: (shared: SharedView, pupil: DeskPupil, latest: (askingId: string) => MarkedResponse | undefined) => T,
     participantId: string,
     shared: SharedView,
   ): T {
     const { name, pupilId, waits } = this.roster.get(participantId);
-    const pupil = { participantId, pupilName: name };
+    const pupil = { participantId, pupilName: name, ready: this.passing.saidBy(participantId) };
     return make(waits ? atTheDoor(shared) : shared, pupil, (askingId) => this.answers.latestOf(pupilId, askingId));
   }
 
@@ -255,6 +297,7 @@ export class LiveRoom {
   private tellReleased(participantId: string, tellDesk: () => void): void {
     this.hub.tellEvent((seq) => ({ type: 'released', seq, participantId }));
     tellDesk();
+    this.passing.forget(participantId);
     this.needs.onReleased(participantId);
   }
 
@@ -267,6 +310,7 @@ export class LiveRoom {
   }
 
   private tellRoom(room: RoomState, nowMs: number): void {
+    this.passing.follow(room.calls);
     this.hub.tellEvent((seq) => ({ type: 'room', seq, nowMs, room }), 'audience too');
     this.tellDesks();
     if (room.phase !== 'ended') return;

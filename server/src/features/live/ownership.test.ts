@@ -15,7 +15,7 @@ test('every teacher route is closed to strangers and to other teachers', async (
     ['GET', `/api/lessons/${lessons[0].id}`],
     ['GET', session],
     ['POST', `${session}/commands`, { id: randomUUID(), command: { type: 'begin' } }],
-    ['POST', `${session}/participants/${randomUUID()}/release`],
+    ['POST', `${session}/participants/${randomUUID()}/send-out`],
     [
       'POST',
       '/api/sessions',

@@ -1,4 +1,5 @@
-import { and, asc, count, countDistinct, desc, eq, isNull, sql } from 'drizzle-orm';
+import type { DoorMode } from '@zeitpunkt/core';
+import { and, asc, count, countDistinct, desc, eq, isNull, lt, max, sql } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from '../classes/tables.js';
 import { lessonVersion } from '../lessons/tables.js';
@@ -124,6 +125,7 @@ export function liveQueries(db: Db) {
           name: pupil.name,
           joinedAtMs: participant.joinedAtMs,
           waits: sql<boolean>`${participant.admittedAtMs} IS NULL`.mapWith(Boolean),
+          newcomer: participant.newcomer,
         })
         .from(participant)
         .innerJoin(pupil, eq(pupil.id, participant.pupilId))
@@ -156,7 +158,45 @@ export function liveQueries(db: Db) {
 
     setToken: (id: string, tokenHash: string) => db.update(participant).set({ tokenHash }).where(eq(participant.id, id)).run(),
 
-    release: (id: string, releasedAtMs: number) => db.update(participant).set({ releasedAtMs }).where(eq(participant.id, id)).run(),
+    release: (id: string, releasedAtMs: number, sentOut: boolean) =>
+      db.update(participant).set({ releasedAtMs, sentOut }).where(eq(participant.id, id)).run(),
+
+    /** Pupils who were sent out of a room. */
+    sentOut: (sessionId: string) =>
+      db
+        .selectDistinct({ pupilId: participant.pupilId })
+        .from(participant)
+        .where(and(eq(participant.sessionId, sessionId), eq(participant.sentOut, true)))
+        .all()
+        .map(({ pupilId }) => pupilId),
+
+    /** When something was last heard of a session: a command, somebody who came in, a response; 0 where nothing was. */
+    heardAtMs: (sessionId: string): number => {
+      const [event] = db
+        .select({ atMs: max(sessionEvent.atMs) })
+        .from(sessionEvent)
+        .where(eq(sessionEvent.sessionId, sessionId))
+        .all();
+      const [came] = db
+        .select({ atMs: max(participant.joinedAtMs) })
+        .from(participant)
+        .where(eq(participant.sessionId, sessionId))
+        .all();
+      const [given] = db
+        .select({ atMs: max(response.receivedAtMs) })
+        .from(response)
+        .where(eq(response.sessionId, sessionId))
+        .all();
+      return Math.max(event?.atMs ?? 0, came?.atMs ?? 0, given?.atMs ?? 0);
+    },
+
+    /** Sessions that were opened before a moment and have not ended. */
+    openSince: (beforeMs: number) =>
+      db
+        .select({ id: liveSession.id })
+        .from(liveSession)
+        .where(and(isNull(liveSession.endedAtMs), lt(liveSession.createdAtMs, beforeMs)))
+        .all(),
 
     /** Every attempt, oldest first. */
     responses: (sessionId: string) =>
@@ -172,11 +212,12 @@ export function liveQueries(db: Db) {
 
     setCounted: (id: string, counted: boolean) => db.update(response).set({ counted }).where(eq(response.id, id)).run(),
 
-    /** Whether pupils of a class wait at the door, as its teacher last had it. */
-    doorAsksOf: (classId: string) =>
-      db.select({ asks: schoolClass.doorAsks }).from(schoolClass).where(eq(schoolClass.id, classId)).get()?.asks ?? true,
+    /** Who of a class is in at once, as its teacher last had it. */
+    doorAdmitsOf: (classId: string) =>
+      db.select({ admits: schoolClass.doorAdmits }).from(schoolClass).where(eq(schoolClass.id, classId)).get()?.admits,
 
-    setDoorAsks: (classId: string, doorAsks: boolean) => db.update(schoolClass).set({ doorAsks }).where(eq(schoolClass.id, classId)).run(),
+    setDoorAdmits: (classId: string, doorAdmits: DoorMode) =>
+      db.update(schoolClass).set({ doorAdmits }).where(eq(schoolClass.id, classId)).run(),
 
     response: (id: string) => db.select().from(response).where(eq(response.id, id)).get(),
 

@@ -1,6 +1,16 @@
-import { CoreError, drawRoomKey, newRoom, prepareLesson, roomKeyText, writeRoomState, type KeyPicture, type Lesson } from '@zeitpunkt/core';
+import {
+  CoreError,
+  drawRoomKey,
+  newRoom,
+  prepareLesson,
+  roomKeyText,
+  SILENCE_MS,
+  writeRoomState,
+  type KeyPicture,
+  type Lesson,
+} from '@zeitpunkt/core';
 import type { CommandDone, CommandPost, Pupil, ResponseKept, ResponsePost, SessionDetail, SessionStart } from '@zeitpunkt/contract';
-import { randomInt } from 'node:crypto';
+import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { groupCommit } from '../../db/group-commit.js';
 import { Answers } from './answers.js';
@@ -52,7 +62,7 @@ export class RoomDirectory {
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please start again.');
     }
     if (!known) {
-      const room = newRoom(prepareLesson(lesson.file), this.queries.doorAsksOf(start.classId));
+      const room = newRoom(prepareLesson(lesson.file), this.queries.doorAdmitsOf(start.classId));
       this.queries.insertSession({
         ...start,
         teacherId,
@@ -102,7 +112,7 @@ export class RoomDirectory {
     if (!isRepeated) {
       const room = this.own(sessionId, teacherId);
       const done = await room.command(id, command);
-      if (command.type === 'door-asks') this.queries.setDoorAsks(room.classId, command.asks);
+      if (command.type === 'door-admits') this.queries.setDoorAdmits(room.classId, command.admits);
       return done;
     }
     const { seq, nowMs, room } = this.detail(sessionId, teacherId).live;
@@ -144,6 +154,14 @@ export class RoomDirectory {
   /** Whether an open room has a key, whatever its door; nobody outside is told. */
   isThere(pictures: readonly KeyPicture[]): boolean {
     return this.behindDoor(pictures) !== undefined;
+  }
+
+  /** Ends every room in which nothing was heard for three hours. Returns how many. */
+  async endSilent(): Promise<number> {
+    const beforeMs = this.options.nowMs() - SILENCE_MS;
+    const silent = this.queries.openSince(beforeMs).filter(({ id }) => this.queries.heardAtMs(id) < beforeMs);
+    for (const { id } of silent) await this.find(id)?.command(randomUUID(), { type: 'silence' });
+    return silent.length;
   }
 
   /** A wrong key was tried: the teachers of open rooms see how many. */

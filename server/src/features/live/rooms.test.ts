@@ -26,7 +26,7 @@ afterEach(() => school.remove());
 test('a room leaves memory when it has ended, with the tokens of its devices; the others stay', async () => {
   const [ending, staying] = [open(), open()];
   const room = rooms.find(ending)!;
-  room.join(randomUUID(), room.names.pupils[0]!.id, 'token-hash');
+  room.join({ participantId: randomUUID(), pupilId: room.names.pupils[0]!.id, tokenHash: 'token-hash' });
   rooms.tokens.remember('token-hash', { room, participantId: 'p' });
   expect(rooms.size).toBe(2);
   await room.command(randomUUID(), { type: 'end' });
@@ -46,7 +46,7 @@ test('a class that is deleted takes its rooms out of memory, and their windows a
   const id = open();
   const room = rooms.find(id)!;
   const [participantId] = [randomUUID()];
-  room.join(participantId, room.names.pupils[0]!.id, 'token-hash');
+  room.join({ participantId, pupilId: room.names.pupils[0]!.id, tokenHash: 'token-hash' });
   const said: string[] = [];
   const lineOf = (name: string) => {
     const say = (text: string) => void said.push(`${name} ${text}`);

@@ -3,9 +3,23 @@ import type { Participant, Pupil } from '@zeitpunkt/contract';
 import { isKeyTaken } from '../../db/key-taken.js';
 import type { LiveQueries } from './queries.js';
 
+/** A device that wants to come in for a pupil. */
+export interface Coming {
+  /** Its place in the room, made by the device: sent again it is the same place. */
+  readonly participantId: string;
+  readonly pupilId: string;
+  readonly tokenHash: string;
+  /** The pupil may be in on another device: this one waits, and takes over once it is let in. */
+  readonly again?: boolean | undefined;
+  /** The pupil was not on the class list. */
+  readonly newcomer?: boolean;
+}
+
 /** Who is in a room: the pupils of its class, and those who have come in. The class may change while the room is open. */
 export class Roster {
   private readonly participants: Map<string, Participant>;
+  /** Pupils who were sent out: they wait at the door when they come again. */
+  private readonly sentOut: Set<string>;
 
   constructor(
     private readonly sessionId: string,
@@ -13,6 +27,7 @@ export class Roster {
     participants: readonly Participant[],
     private readonly queries: LiveQueries,
   ) {
+    this.sentOut = new Set(queries.sentOut(sessionId));
     this.participants = new Map(participants.map((one) => [one.id, one]));
   }
 
@@ -46,11 +61,14 @@ export class Roster {
   /**
    * Lets a pupil in. The same join sent again gives the device a new token, not a second place.
    * @param wait the pupil waits at the door until the teacher says yes
-   * @param again the pupil may be in on another device: this one waits, and takes over once it is let in
    * @returns the new participant; null where it was in already
    * @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN, JOIN_ID_TAKEN
    */
-  join(participantId: string, pupilId: string, tokenHash: string, joinedAtMs: number, wait: boolean, again = false): Participant | null {
+  join(
+    { participantId, pupilId, tokenHash, again = false, newcomer = false }: Coming,
+    joinedAtMs: number,
+    wait: boolean,
+  ): Participant | null {
     if (this.participants.get(participantId)?.pupilId === pupilId) {
       this.queries.setToken(participantId, tokenHash);
       return null;
@@ -61,15 +79,15 @@ export class Roster {
     if (isIn && !again) {
       throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or say that it is you.`);
     }
-    const waits = wait || isIn;
+    const waits = wait || isIn || this.sentOut.has(pupilId);
     try {
       const admittedAtMs = waits ? null : joinedAtMs;
       const id = participantId;
-      this.queries.insertParticipant({ id, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, admittedAtMs, releasedAtMs: null });
+      this.queries.insertParticipant({ id, sessionId: this.sessionId, pupilId, tokenHash, joinedAtMs, admittedAtMs, newcomer });
     } catch (error) {
       throw isKeyTaken(error) ? new CoreError('JOIN_ID_TAKEN', 'This join carries an id that another join has already.') : error;
     }
-    const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false, waits };
+    const joined = { id: participantId, pupilId, name: pupil.name, joinedAtMs, online: false, waits, newcomer };
     this.participants.set(participantId, joined);
     return joined;
   }
@@ -86,7 +104,7 @@ export class Roster {
     atMs: number,
   ): { readonly place: Participant; readonly before: Participant | null } {
     const before = this.all.find((one) => one.pupilId === pupilId) ?? null;
-    if (!before) return { place: this.join(joinId, pupilId, tokenHash, atMs, false)!, before };
+    if (!before) return { place: this.join({ participantId: joinId, pupilId, tokenHash }, atMs, false)!, before };
     this.queries.setToken(before.id, tokenHash);
     this.letIn(before.id, atMs);
     return { place: this.get(before.id), before };
@@ -101,16 +119,24 @@ export class Roster {
     if (!participant?.waits) return null;
     const before = this.all.filter(({ id, pupilId }) => pupilId === participant.pupilId && id !== participantId);
     for (const { id } of before) this.release(id, atMs);
+    this.sentOut.delete(participant.pupilId);
     this.queries.admit(participantId, atMs);
     this.participants.set(participantId, { ...participant, waits: false });
     return before;
   }
 
-  /** Frees a pupil's name for another device. @throws CoreError PUPIL_UNKNOWN */
-  release(participantId: string, atMs: number): void {
-    if (!this.participants.has(participantId)) throw new CoreError('PUPIL_UNKNOWN', 'This pupil is not in the room any more.');
-    this.queries.release(participantId, atMs);
+  /**
+   * Gives a pupil's place up. @param sendsOut the teacher sends the pupil out, who waits at the door when coming again
+   * @returns the place as it was
+   * @throws CoreError PUPIL_UNKNOWN
+   */
+  release(participantId: string, atMs: number, sendsOut = false): Participant {
+    const place = this.participants.get(participantId);
+    if (!place) throw new CoreError('PUPIL_UNKNOWN', 'This pupil is not in the room any more.');
+    this.queries.release(participantId, atMs, sendsOut);
     this.participants.delete(participantId);
+    if (sendsOut) this.sentOut.add(place.pupilId);
+    return place;
   }
 
   /** Whether a pupil's device has its line open. Returns whether that is news. */

@@ -2,6 +2,7 @@ import { CoreError, prepareLesson, readPictures, type PreparedLesson, type RoomS
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from './answers.js';
+import { NOTHING_IN_PASSING } from './in-passing.js';
 import type { LiveQueries } from './queries.js';
 
 /** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
@@ -64,17 +65,18 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
 
 /** A session as its teacher sees it, from the database alone. */
 export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
-  const { id, lessonId, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
+  const { id, lessonId, classId, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
   return {
     id,
     lessonId,
+    classId,
     className,
     roomKey: endedAtMs === null ? roomKey : null,
     createdAtMs,
     endedAtMs,
     lesson: lesson.lesson,
     pupils,
-    live: { seq: 0, nowMs, room, participants, responses, outside: { knocks: [], wrongKeys: 0 } },
+    live: { seq: 0, nowMs, room, participants, responses, outside: { knocks: [], wrongKeys: 0 }, passing: NOTHING_IN_PASSING },
     unreadable,
   };
 }

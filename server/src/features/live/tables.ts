@@ -70,8 +70,12 @@ export const participant = sqliteTable(
     joinedAtMs: integer('joined_at_ms').notNull(),
     /** When the teacher let the pupil in; null while the pupil waits at the door. */
     admittedAtMs: integer('admitted_at_ms'),
-    /** When the teacher freed the name for another device; null while it is taken. */
+    /** When this place was given up: left, moved to another device, or taken away; null while it is taken. */
     releasedAtMs: integer('released_at_ms'),
+    /** The teacher sent this pupil out: whoever comes under the name again waits at the door. */
+    sentOut: integer('sent_out', { mode: 'boolean' }).notNull().default(false),
+    /** Came under a name of their own that was not on the class list. */
+    newcomer: integer({ mode: 'boolean' }).notNull().default(false),
   },
   (table) => [index('participant_session').on(table.sessionId), index('participant_pupil').on(table.pupilId)],
 );

@@ -8,6 +8,8 @@ import type { RoomDirectory } from './room-directory.js';
 export interface TeacherRoutesOptions {
   readonly rooms: RoomDirectory;
   readonly requireTeacher: RequireTeacher;
+  /** Takes a pupil off the class list again, who never was let in. */
+  readonly removePupil: (classId: string, pupilId: string) => void;
   /** Pins the lesson as it is now, if the teacher owns both lesson and class. */
   readonly pinForTeaching: (
     teacherId: string,
@@ -45,11 +47,13 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
   );
 
   app.post(
-    '/api/sessions/:id/participants/:participantId/release',
+    '/api/sessions/:id/participants/:participantId/send-out',
     { schema: { params: Type.Object({ id: Type.String(), participantId: Type.String() }), response: { 204: Type.Null() } } },
     (request, reply) => {
       const room = rooms.own(request.params.id, requireTeacher(request).id);
-      room.release(request.params.participantId);
+      const { pupilId, newcomer, waits } = room.release(request.params.participantId, true);
+      // One who is not on the list and was never let in leaves nothing behind.
+      if (newcomer && waits) options.removePupil(room.classId, pupilId);
       void reply.code(204);
       return null;
     },

@@ -21,6 +21,7 @@ const view = {
   language: 'en-GB',
   shapes: [],
   stage: null,
+  calls: { showMe: false, pulse: null },
   question: null,
 };
 

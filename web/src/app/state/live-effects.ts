@@ -92,16 +92,19 @@ export const command = createEffect(
 );
 
 /** Where an act is posted to, and with what. */
-function requestOf(act: RoomAct): readonly [path: string, body?: unknown] {
+function requestOf(sessionId: string, act: RoomAct): readonly [url: string, body?: unknown] {
+  const session = `/api/sessions/${sessionId}`;
   switch (act.type) {
-    case 'release':
-      return [`participants/${act.participantId}/release`];
+    case 'send-out':
+      return [`${session}/participants/${act.participantId}/send-out`];
+    case 'rename':
+      return [`/api/classes/${act.classId}/pupils/${act.pupilId}/change`, { name: act.name }];
     case 'let-in':
-      return ['let-in', { participantIds: act.participantIds }];
+      return [`${session}/let-in`, { participantIds: act.participantIds }];
     case 'open-to':
-      return [`knocks/${act.knockId}/open`];
+      return [`${session}/knocks/${act.knockId}/open`];
     case 'count':
-      return [`responses/${act.responseId}/count`, { counted: act.counted }];
+      return [`${session}/responses/${act.responseId}/count`, { counted: act.counted }];
   }
 }
 
@@ -109,9 +112,9 @@ export const act = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(liveActions.act),
-      map(({ sessionId, act: told }) => [sessionId, ...requestOf(told)] as const),
-      mergeMap(([sessionId, path, body]) =>
-        from(ask('POST', `/api/sessions/${sessionId}/${path}`, body)).pipe(
+      map(({ sessionId, act: told }) => requestOf(sessionId, told)),
+      mergeMap(([url, body]) =>
+        from(ask('POST', url, body)).pipe(
           switchMap(() => EMPTY),
           catchError(failed),
         ),

@@ -30,7 +30,7 @@ test('a gap is noticed, nothing is guessed, and the whole state mends it', () =>
 });
 
 test('presence, joining and leaving show at once', () => {
-  const participant = { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true };
+  const participant = { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true, newcomer: false };
   const state = hear(
     loaded,
     { type: 'joined', seq: 1, participant },
@@ -49,14 +49,18 @@ test('who was let in, what counts, and what goes on outside the door show at onc
   const outside = { knocks: [{ id: 'knock', atMs: 3 }], wrongKeys: 4 };
   const { live } = hear(
     loaded,
-    { type: 'joined', seq: 1, participant: { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true } },
+    {
+      type: 'joined',
+      seq: 1,
+      participant: { id: 'in-Dov', pupilId: 'pupil-Dov', name: 'Dov', joinedAtMs: 0, online: true, waits: true, newcomer: false },
+    },
     { type: 'let-in', seq: 2, participantId: 'in-Dov' },
     { type: 'response', seq: 3, response: late },
     { type: 'outside', outside },
     { type: 'counted', seq: 4, responseId: late.id, counted: true },
   ).detail!;
   expect(live).toMatchObject({ seq: 4, outside, responses: [{ late: { counted: true } }] });
-  expect(live.participants.at(-1)).toMatchObject({ name: 'Dov', waits: false });
+  expect(live.participants.at(-1)).toMatchObject({ name: 'Dov', waits: false, newcomer: false });
 });
 
 test('the audience window hears of rooms only, and misses nothing between them', () => {

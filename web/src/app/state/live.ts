@@ -8,7 +8,7 @@ import {
   type RoomCommand,
   type RoomState,
 } from '@zeitpunkt/core';
-import type { CommandDone, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
+import type { CommandDone, Passing, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import { withCounted } from '../shared/late';
 
 export type TeacherWindow = 'console' | 'audience';
@@ -33,7 +33,8 @@ export interface LiveState {
 
 /** What a teacher does in a room beside steering the lesson. */
 export type RoomAct =
-  | { readonly type: 'release'; readonly participantId: string }
+  | { readonly type: 'send-out'; readonly participantId: string }
+  | { readonly type: 'rename'; readonly classId: string; readonly pupilId: string; readonly name: string }
   | { readonly type: 'let-in'; readonly participantIds: readonly string[] }
   | { readonly type: 'open-to'; readonly knockId: string }
   | { readonly type: 'count'; readonly responseId: string; readonly counted: boolean };
@@ -69,7 +70,17 @@ const start: LiveState = {
 };
 
 function withLive(state: LiveState, change: Partial<SessionDetail['live']>): LiveState {
-  return state.detail ? { ...state, detail: { ...state.detail, live: { ...state.detail.live, ...change } } } : state;
+  if (!state.detail) return state;
+  const { live } = state.detail;
+  const passing = change.passing ?? (change.room ? passingAfter(live, change.room) : live.passing);
+  return { ...state, detail: { ...state.detail, live: { ...live, ...change, passing } } };
+}
+
+/** What was shown in passing belongs to what was called for: another pulse, or dials no longer shown, forget it. */
+function passingAfter({ room, passing }: SessionDetail['live'], { calls }: RoomState): Passing {
+  const [samePulse, stillShown] = [calls.pulse === room.calls.pulse, calls.showMe];
+  if (samePulse && stillShown === room.calls.showMe) return passing;
+  return { ready: samePulse ? passing.ready : [], shown: stillShown ? passing.shown : [] };
 }
 
 /**
@@ -98,6 +109,7 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
     return withLive(state, { participants });
   }
   if (message.type === 'outside') return withLive(state, { outside: message.outside });
+  if (message.type === 'ready' || message.type === 'shown') return withLive(state, { passing: withPassing(live.passing, message) });
   if (message.seq <= live.seq) return state;
   // The audience window is told rooms only, and a room is whole: between two of them it misses nothing.
   if (message.seq > live.seq + 1 && state.window === 'console') {
@@ -130,6 +142,16 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
     case 'response':
       return withLive(state, { seq: message.seq, responses: [...live.responses, message.response] });
   }
+}
+
+/** What pupils show in passing, after one more has: each pupil's latest. */
+function withPassing(passing: Passing, message: Extract<TeacherMessage, { readonly type: 'ready' | 'shown' }>): Passing {
+  const others = <T extends { readonly participantId: string }>(all: readonly T[]) =>
+    all.filter(({ participantId }) => participantId !== message.participantId);
+  const { participantId } = message;
+  return message.type === 'ready'
+    ? { ...passing, ready: [...others(passing.ready), { participantId, ready: message.ready }] }
+    : { ...passing, shown: [...others(passing.shown), { participantId, pose: message.pose }] };
 }
 
 const prepared = new WeakMap<Lesson, PreparedLesson>();

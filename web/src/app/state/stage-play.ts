@@ -1,6 +1,6 @@
 import { computed, type Signal } from '@angular/core';
 import type { Store } from '@ngrx/store';
-import { leavesScript, motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
+import { leavesScript, moreTimeFor, motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
 import type { StagePlay } from '../ui/stage-view';
 import { liveFeature } from './live';
 
@@ -18,13 +18,19 @@ export function playOf(store: Store, ahead: Signal<Aside | null | undefined>): S
     if (!lesson || !now || now.phase === 'lobby') return null;
     const own = ahead();
     const aside = own === undefined ? now.aside : own;
-    const { run } = now;
+    const { run, calls } = now;
     const beganAtMs = run.enteredAtMs + skewMs();
-    const motionMs = motionOfRun(lesson, run);
-    if (!aside) return { stateAt: (elapsedMs) => stageOfRun(lesson, run, elapsedMs), motionMs, beganAtMs };
+    // More time that was promised is counted down in place of the think time; it moves the stage as long as it lasts.
+    const askingId = calls.more?.askingId ?? '';
+    const motionMs = Math.max(motionOfRun(lesson, run), calls.more ? calls.more.untilMs - run.enteredAtMs : 0);
+    const scripted = (elapsedMs: number) => {
+      const stage = stageOfRun(lesson, run, elapsedMs);
+      const countdown = moreTimeFor(calls, askingId, run.enteredAtMs + elapsedMs);
+      return countdown ? { ...stage, countdown } : stage;
+    };
+    if (!aside) return { stateAt: scripted, motionMs, beganAtMs };
     // Hands that are turned by hand stand still for the script; marks alone go on top of what it plays.
-    if (!leavesScript(aside))
-      return { stateAt: (elapsedMs) => stageAside(stageOfRun(lesson, run, elapsedMs), aside, lesson.lesson), motionMs, beganAtMs };
+    if (!leavesScript(aside)) return { stateAt: (elapsedMs) => stageAside(scripted(elapsedMs), aside, lesson.lesson), motionMs, beganAtMs };
     const stage = stageAside(stageOfRun(lesson, run, Infinity), aside, lesson.lesson);
     return { stateAt: () => stage, motionMs: 0, beganAtMs, glides: own === undefined && aside.shows === null };
   });

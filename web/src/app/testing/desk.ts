@@ -13,6 +13,7 @@ export function deskView(change: Partial<DeskView> = {}): DeskView {
     language: 'en-GB',
     shapes: ['time'],
     stage: null,
+    calls: { showMe: false, pulse: null },
     question: questionView(),
     ...change,
   };
@@ -33,6 +34,7 @@ export function questionView(change: Partial<Question> = {}): Question {
       asks: 'time',
     },
     phase: 'open',
+    nudged: false,
     countdown: null,
     given: null,
     reveal: null,

@@ -1,5 +1,6 @@
 import {
   markOf,
+  NO_CALLS,
   ONLY_STEP,
   prepareLesson,
   seededRng,
@@ -57,6 +58,7 @@ export function sessionDetail(): SessionDetail {
   return {
     id: 'session',
     lessonId: 'lesson',
+    classId: 'class',
     className: 'Terns',
     roomKey: ['boat', 'lamp', 'shell', 'fish'],
     createdAtMs: 0,
@@ -71,12 +73,15 @@ export function sessionDetail(): SessionDetail {
         begunAtMs: 0,
         run: { at: stepOf(2), enteredAtMs: 0, askings: [askingOf('q1', 'open')], besideId: null, trail: [] },
         aside: null,
-        door: { open: true, closesAtMs: null, asks: false },
+        door: { open: true, closesAtMs: null, admits: 'class-list' },
+        calls: NO_CALLS,
+        endedBy: null,
       },
       participants: pupils
         .slice(0, 3)
-        .map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true, waits: false })),
+        .map(({ id, name }) => ({ id: `in-${name}`, pupilId: id, name, joinedAtMs: 0, online: true, waits: false, newcomer: false })),
       outside: { knocks: [], wrongKeys: 0 },
+      passing: { ready: [], shown: [] },
       responses: [],
     },
     unreadable: [],

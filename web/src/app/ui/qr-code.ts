@@ -9,7 +9,12 @@ const QUIET = 4;
   selector: 'zp-qr-code',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <svg [attr.viewBox]="'0 0 ' + side() + ' ' + side()" role="img" [attr.aria-label]="name() ?? 'QR code of ' + text()" shape-rendering="crispEdges">
+    <svg
+      [attr.viewBox]="'0 0 ' + side() + ' ' + side()"
+      role="img"
+      [attr.aria-label]="name() ?? 'QR code of ' + text()"
+      shape-rendering="crispEdges"
+    >
       <rect [attr.width]="side()" [attr.height]="side()" fill="#fff" />
       <path [attr.d]="path()" fill="#000" />
     </svg>

@@ -103,7 +103,9 @@ test('keeping answers for less time says first what it deletes, and changes noth
   await pick('Answers are deleted', '200');
   expect(server.sent('POST /api/classes/c1/change')).toEqual([{ keepDays: 200 }]);
   await pick('Answers are deleted', '30');
-  expect(textOf(find.getByRole('dialog', { name: 'Delete old answers now?' }))).toContain('3 lessons are older than 30 days: with 71 answers');
+  expect(textOf(find.getByRole('dialog', { name: 'Delete old answers now?' }))).toContain(
+    '3 lessons are older than 30 days: with 71 answers',
+  );
   expect(server.sent('POST /api/classes/c1/change')).toHaveLength(1);
   await press('Delete them');
   await turn();
@@ -112,14 +114,22 @@ test('keeping answers for less time says first what it deletes, and changes noth
 
 test('a list is looked at before it is taken in: which column is what, who is new, and why a row is not taken', async () => {
   const { find, press, turn, pick, page } = await open();
-  const rows = [['Vorname', 'Gruppe'], ['Marit', 'A'], ['Bo', 'A'], ['', 'A'], ['Ivo', 'B']].map((cells, index) => ({ line: index + 1, cells }));
+  const rows = [
+    ['Vorname', 'Gruppe'],
+    ['Marit', 'A'],
+    ['Bo', 'A'],
+    ['', 'A'],
+    ['Ivo', 'B'],
+  ].map((cells, index) => ({ line: index + 1, cells }));
   server.on('POST /api/roster-files', { encoding: 'Windows-1252', rows });
   await press('Take in a list');
   const field = find.getByLabelText<HTMLInputElement>('List of pupils');
   fireEvent.change(field, { target: { files: [new File(['x'], 'list.csv')] } });
   await turn();
   const read = () => textOf(page.querySelector('zp-roster-import')!);
-  expect(read()).toContain('2 new Marit Ivo 1 in the class already; they stay as they are. 1 not taken Line 4: There is no name in this row.');
+  expect(read()).toContain(
+    '2 new Marit Ivo 1 in the class already; they stay as they are. 1 not taken Line 4: There is no name in this row.',
+  );
   expect(read()).toContain('read as Western European');
   await pick('Only rows where', '1');
   expect(read()).toContain('1 new Marit 1 in the class');

@@ -22,7 +22,7 @@ test('who waits is let in one by one or all at once', async () => {
 
 test('who knocks at the closed door is opened to, and guessing is told', async () => {
   const { room } = sessionDetail().live;
-  const door = { open: true, closesAtMs: 600_000, asks: true };
+  const door = { open: true, closesAtMs: 600_000, admits: 'one-by-one' as const };
   const closing = live({ room: { ...room, door }, outside: { knocks: [{ id: 'k1', atMs: 0 }], wrongKeys: 9 } });
   const { page, press, setInputs, component } = await render(DoorPanel, { live: closing, nowMs: 300_000 });
   const [acts, commands] = [heard((component as DoorPanel).act), heard((component as DoorPanel).tell)];
@@ -39,22 +39,22 @@ test('who knocks at the closed door is opened to, and guessing is told', async (
   ]);
 });
 
-test('the door says how long it is open and that it has closed by itself; it is turned, and pupils wait or do not', async () => {
-  const door = { open: true, closesAtMs: 600_000, asks: true };
+test('the door says how long it is open and that it has closed by itself; it is turned, and says who is in at once', async () => {
+  const door = { open: true, closesAtMs: 600_000, admits: 'one-by-one' as const };
   expect(doorWords(door, 300_000)).toBe('the door is open for 5 more minutes');
   expect(doorWords({ ...door, closesAtMs: null }, 300_000)).toBe('the door is open');
   expect(doorWords(door, 600_000)).toBe('the door is closed, they knock');
   const { press, component, find } = await render(DoorTurn, { door, nowMs: 600_000 });
   const commands = heard((component as DoorTurn).tell);
   await press('Open the door');
-  fireEvent.click(find.getByRole('checkbox', { name: 'Pupils wait until I let them in' }));
+  fireEvent.change(find.getByRole('combobox', { name: 'Who comes in' }), { target: { value: 'class-list' } });
   expect(commands).toEqual([
     { type: 'door', open: true },
-    { type: 'door-asks', asks: false },
+    { type: 'door-admits', admits: 'class-list' },
   ]);
 });
 
-test('one line tells who is in, who is missing, whose line is lost; a name is freed for another device', async () => {
+test('one line tells who is in, who is missing, whose line is lost; a name is put right, and somebody is sent out', async () => {
   const [anouk, bashir, ceri] = sessionDetail().live.participants;
   const detail = { ...sessionDetail(), live: live({ participants: [anouk!, { ...bashir!, online: false }, ceri!] }) };
   const { page, press, component, find } = await render(WhoIsHere, { detail });
@@ -62,6 +62,21 @@ test('one line tells who is in, who is missing, whose line is lost; a name is fr
   expect(textOf(page.querySelector('p')!)).toBe('3 of 4 are in · line lost 1: Bashir · Not in yet: Dov');
   expect(find.queryByRole('list', { name: 'In the room' })).toBeNull();
   page.querySelector('details')!.open = true;
-  await press('Free Ceri');
-  expect(acts).toEqual([{ type: 'release', participantId: 'in-Ceri' }]);
+  fireEvent.change(find.getByRole('textbox', { name: 'Name of Anouk' }), { target: { value: ' Anouk L ' } });
+  await press('Send out Ceri');
+  expect(acts).toEqual([
+    { type: 'rename', classId: 'class', pupilId: 'pupil-Anouk', name: 'Anouk L' },
+    { type: 'send-out', participantId: 'in-Ceri' },
+  ]);
+});
+
+test('who is not on the list, or was on another device, is told apart at the door, and may be sent away', async () => {
+  const [anouk, bashir] = sessionDetail().live.participants;
+  const participants = [anouk!, { ...anouk!, id: 'again', waits: true }, { ...bashir!, waits: true, newcomer: true }];
+  const { find, press, component } = await render(DoorPanel, { live: live({ participants }), nowMs: 0 });
+  const acts = heard((component as DoorPanel).act);
+  expect(find.getByRole('button', { name: 'Let Anouk in, who was on another device' })).toBeTruthy();
+  expect(find.getByRole('button', { name: 'Let Bashir in, who is not on the list' })).toBeTruthy();
+  await press(/not Bashir/);
+  expect(acts).toEqual([{ type: 'send-out', participantId: 'in-Bashir' }]);
 });

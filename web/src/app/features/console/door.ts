@@ -17,8 +17,9 @@ const MANY_WRONG_KEYS = 8;
       <div class="row" role="status">
         <strong>At the door:</strong>
         @for (one of waiting(); track one.id) {
-          <button mat-stroked-button type="button" (click)="letIn([one.id])">
-            Let {{ one.name }} in{{ isElsewhere(one) ? ', who was on another device' : '' }}
+          <button mat-stroked-button type="button" (click)="letIn([one.id])">Let {{ one.name }} in{{ aboutOne(one) }}</button>
+          <button mat-button type="button" (click)="act.emit({ type: 'send-out', participantId: one.id })">
+            No<span class="heard-only">, not {{ one.name }}</span>
           </button>
         }
         @if (waiting().length > 1) {
@@ -77,9 +78,11 @@ export class DoorPanel {
   protected readonly knocks = computed(() => (this.isOpen() ? [] : this.live().outside.knocks));
   protected readonly wrongKeys = computed(() => this.live().outside.wrongKeys);
 
-  /** Whether the pupil is in already: this device would take over from the one before. */
-  protected isElsewhere({ id, pupilId }: Participant): boolean {
-    return this.live().participants.some((other) => other.pupilId === pupilId && other.id !== id);
+  /** What a teacher should know first: the pupil is not on the list, or is in already and this device would take over. */
+  protected aboutOne({ id, pupilId, newcomer }: Participant): string {
+    if (newcomer) return ', who is not on the list';
+    const isElsewhere = this.live().participants.some((other) => other.pupilId === pupilId && other.id !== id);
+    return isElsewhere ? ', who was on another device' : '';
   }
 
   protected letIn(participantIds: readonly string[]): void {

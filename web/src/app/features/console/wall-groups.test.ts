@@ -10,10 +10,28 @@ const groups = (phase: 'open' | 'revealed', ...responses: MarkedResponse[]) => {
   ]);
 };
 
-test('while a question is open the wall tells who thinks and who has answered, and nothing of right or wrong', () => {
-  expect(groups('open', responseOf('Bashir', 'q1', ['coming-hour']), responseOf('Anouk', 'q1'))).toEqual([
+test('answers stand by their idea as they come, or for sharing in the order in which they came', () => {
+  const first = { ...responseOf('Bashir', 'q1', ['coming-hour']), receivedAtMs: 1000 };
+  const responses = [{ ...responseOf('Anouk', 'q1'), receivedAtMs: 2000 }, first];
+  expect(groups('open', ...responses)).toEqual([
     ['Still thinking', 'Ceri'],
-    ['Answered', 'Anouk', 'Bashir'],
+    ['Nearest hour or coming hour or half of the coming hour', 'Bashir'],
+    ['Right', 'Anouk'],
+  ]);
+  const detail = sessionDetail();
+  const came = wallGroups({ ...detail, live: { ...detail.live, responses } }, askingOf('q1', 'open'), 'arrival');
+  expect(came.map(({ title, pupils }) => [title, ...pupils.map(({ participant }) => participant.name)])).toEqual([
+    ['Still thinking', 'Ceri'],
+    ['Answered', 'Bashir', 'Anouk'],
+  ]);
+});
+
+test('who is not sure stands apart from those who answered', () => {
+  const unsure = { ...responseOf('Ceri', 'q1'), response: { kind: 'not-sure' as const } };
+  expect(groups('open', unsure, responseOf('Anouk', 'q1'))).toEqual([
+    ['Still thinking', 'Bashir'],
+    ['Not sure', 'Ceri'],
+    ['Right', 'Anouk'],
   ]);
 });
 

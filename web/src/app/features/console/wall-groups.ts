@@ -1,4 +1,4 @@
-import { isRightVerdict, LatestAttempts, misconceptionOf, type Asking } from '@zeitpunkt/core';
+import { isNotSure, isRightVerdict, LatestAttempts, misconceptionOf, type Asking } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
 import { namesOfIdeas } from '../../shared/verdict-words';
@@ -9,9 +9,9 @@ export interface WallPupil {
   readonly response: MarkedResponse | null;
 }
 
-export type WallTone = 'silent' | 'answered' | 'idea' | 'other' | 'right' | 'late';
+export type WallTone = 'silent' | 'unsure' | 'answered' | 'idea' | 'other' | 'right' | 'late';
 
-const SIGNS: Record<Exclude<WallTone, 'idea'>, string> = { silent: '…', answered: '•', other: '?', right: '✓', late: '!' };
+const SIGNS: Record<Exclude<WallTone, 'idea'>, string> = { silent: '…', unsure: '~', answered: '•', other: '?', right: '✓', late: '!' };
 
 export interface WallGroup {
   readonly id: string;
@@ -24,17 +24,19 @@ export interface WallGroup {
   readonly pupils: readonly WallPupil[];
 }
 
+/** How the wall is grouped: by what explains the answers, or only by who has answered, in the order in which they came. */
+export type WallOrder = 'idea' | 'arrival';
+
 /** A group that stands for no idea; none where nobody is in it. */
 function group(tone: Exclude<WallTone, 'idea'>, title: string, pupils: readonly WallPupil[]): WallGroup[] {
   return pupils.length ? [{ id: tone, tone, sign: SIGNS[tone], title, hint: null, pupils }] : [];
 }
 
 /**
- * The wall in groups, most urgent first: who is still thinking; before the reveal simply who has answered; after it the
- * right ones last, the others by the misconceptions that explain them, the most frequent first. What came late and does not
- * count stands by itself.
+ * The wall in groups, most urgent first: who is still thinking, who is not sure, then by the ideas that explain the answers,
+ * the most frequent first, and the right ones last. What came late and does not count stands by itself.
  */
-export function wallGroups(detail: SessionDetail, { id, phase }: Asking): WallGroup[] {
+export function wallGroups(detail: SessionDetail, { id, phase }: Asking, order: WallOrder = 'idea'): WallGroup[] {
   const counting = new LatestAttempts(detail.live.responses.filter(counts)).at(id);
   const late = new LatestAttempts(detail.live.responses.filter((one) => !counts(one))).at(id);
   const inRoom = detail.live.participants.filter(({ waits }) => !waits);
@@ -48,16 +50,19 @@ export function wallGroups(detail: SessionDetail, { id, phase }: Asking): WallGr
   return [
     ...group('silent', phase === 'open' ? 'Still thinking' : 'No answer', silent),
     ...group('late', 'Came late', came),
-    ...(phase === 'revealed' ? byIdea(answered) : group('answered', 'Answered', answered)),
+    ...(order === 'idea' ? byIdea(answered) : group('answered', 'Answered', [...answered].sort(byArrival))),
   ];
 }
 
+const byArrival = (one: WallPupil, other: WallPupil) => one.response!.receivedAtMs - other.response!.receivedAtMs;
+
 function byIdea(answered: readonly WallPupil[]): WallGroup[] {
-  const right: WallPupil[] = [];
+  const [unsure, right]: [WallPupil[], WallPupil[]] = [[], []];
   const wrong = new Map<string, WallPupil[]>();
   for (const pupil of answered) {
-    const { mark } = pupil.response!;
-    if (isRightVerdict(mark.verdict)) right.push(pupil);
+    const { mark, response } = pupil.response!;
+    if (isNotSure(response)) unsure.push(pupil);
+    else if (isRightVerdict(mark.verdict)) right.push(pupil);
     else {
       const key = mark.misconceptions.join(' ');
       wrong.set(key, [...(wrong.get(key) ?? []), pupil]);
@@ -69,5 +74,18 @@ function byIdea(answered: readonly WallPupil[]): WallGroup[] {
     const sign = String.fromCharCode(65 + (index % 26));
     return { id: key, tone: 'idea', sign, title: namesOfIdeas(ideas.map((idea) => idea.name)), hint: ideas[0]!.nextMove, pupils };
   });
-  return [...groups, ...group('other', 'Another answer', wrong.get('') ?? []), ...group('right', 'Right', right)];
+  const others = group('other', 'Another answer', wrong.get('') ?? []);
+  return [...group('unsure', 'Not sure', unsure), ...groups, ...others, ...group('right', 'Right', right)];
+}
+
+/** The answer that most of a group gave: what the class talks about when it talks about the group. Null where there is none. */
+export function typicalResponse({ pupils }: Pick<WallGroup, 'pupils'>): MarkedResponse | null {
+  const byText = new Map<string, MarkedResponse[]>();
+  for (const { response } of pupils) {
+    if (!response || isNotSure(response.response)) continue;
+    const text = JSON.stringify(response.response);
+    byText.set(text, [...(byText.get(text) ?? []), response]);
+  }
+  const [most] = [...byText.values()].sort((one, other) => other.length - one.length);
+  return most?.[0] ?? null;
 }

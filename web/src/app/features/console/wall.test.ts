@@ -41,5 +41,48 @@ test('the whole class is one bar, in the order and with the signs of the groups'
   const responses = [responseOf('Anouk', 'q1'), responseOf('Bashir', 'q1', ['coming-hour'])];
   const { find } = await render(Wall, { detail: withLive({ responses }), asking: askingOf('q1', 'revealed') });
   const bar = find.getByRole('list', { name: 'The whole class' });
-  expect([...bar.querySelectorAll('[aria-hidden]')].map((one) => one.textContent)).toEqual(['… 1', 'A 1', '✓ 1']);
+  expect([...bar.querySelectorAll('button')].map((one) => one.textContent.trim())).toEqual(['… 1', 'A 1', '✓ 1']);
+});
+
+test('for sharing one press hides every name and every mark, and nobody’s answers can be opened', async () => {
+  const responses = [responseOf('Bashir', 'q1', ['coming-hour']), responseOf('Anouk', 'q1')];
+  const { find, page, press } = await render(Wall, { detail: withLive({ responses }), asking: askingOf('q1', 'revealed') });
+  await press('Hide names and marks');
+  expect(textOf(find.getByRole('region', { name: 'Answered' }))).not.toMatch(/Anouk|Bashir/);
+  expect(find.queryByRole('region', { name: /^Right|oming hour/ })).toBeNull();
+  for (const name of ['Anouk', 'Bashir', 'Ceri']) expect(page.innerHTML).not.toContain(name);
+  expect(find.getAllByRole<HTMLButtonElement>('button', { name: 'Answers of a pupil' }).every(({ disabled }) => disabled)).toBe(true);
+});
+
+test('a part of the bar shows its group alone; a card opens what the pupil answered; arrow keys go from card to card', async () => {
+  const earlier = responseOf('Bashir', 'q1', ['coming-hour']);
+  const detail = withLive({ responses: [earlier, responseOf('Anouk', 'q1')] });
+  const asked = {
+    ...detail,
+    live: { ...detail.live, room: { ...detail.live.room, run: { ...detail.live.room.run, askings: [askingOf('q1', 'revealed')] } } },
+  };
+  const { find, press, key } = await render(Wall, { detail: asked, asking: askingOf('q1', 'revealed') });
+  const card = (name: string) => find.getByRole('button', { name: `Answers of ${name}` });
+  card('Ceri').focus();
+  await key(card('Ceri'), 'ArrowRight');
+  expect(document.activeElement).toBe(card('Bashir'));
+  await key(card('Bashir'), 'End');
+  expect(document.activeElement).toBe(card('Anouk'));
+  await press('Answers of Bashir');
+  const answers = find.getByRole('region', { name: 'Bashir so far' });
+  expect(textOf(answers)).toMatch(/1\. What time is it\?.*partly: Nearest hour or coming hour/);
+  await press(/^1 Right/);
+  expect(find.queryByRole('button', { name: 'Answers of Bashir' })).toBeNull();
+  await press(/^1 Right/);
+  expect(card('Bashir')).toBeTruthy();
+});
+
+test('a group is talked about by the answer that most of it gave, and without a name', async () => {
+  const detail = withLive({ responses: [responseOf('Bashir', 'q1', ['coming-hour']), responseOf('Anouk', 'q1')] });
+  const { find, setInputs, press, component } = await render(Wall, { detail, asking: askingOf('q1', 'open') });
+  const talked = heard((component as Wall).discuss);
+  expect(find.queryByRole('button', { name: /^Talk about it/ })).toBeNull(); // not while others still think
+  await setInputs({ asking: askingOf('q1', 'closed') });
+  await press(/^Talk about it/);
+  expect(talked).toEqual([detail.live.responses[0]!.response]);
 });

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { SessionDetail } from '@zeitpunkt/contract';
+import type { Participant, SessionDetail } from '@zeitpunkt/contract';
 import type { RoomAct } from '../../state/live';
 import { LineLost } from '../../ui/line-lost';
 
@@ -21,13 +21,22 @@ import { LineLost } from '../../ui/line-lost';
     </p>
     @if (inRoom().length) {
       <details>
-        <summary>A pupil comes back on another device</summary>
-        <p class="facts">Free the name, and it can be chosen again. The old device leaves the room; its answers stay.</p>
+        <summary>Names, and sending somebody out</summary>
+        <p class="facts">A name that is put right here is right in the class, too. Who is sent out waits at the door when coming again.</p>
         <ul>
           @for (one of inRoom(); track one.id) {
-            <li>
-              <button mat-stroked-button type="button" (click)="act.emit({ type: 'release', participantId: one.id })">
-                Free {{ one.name }}
+            <li class="row">
+              <input
+                #name
+                class="field"
+                maxlength="60"
+                autocomplete="off"
+                [attr.aria-label]="'Name of ' + one.name"
+                [value]="one.name"
+                (change)="rename(one, name)"
+              />
+              <button mat-button type="button" (click)="act.emit({ type: 'send-out', participantId: one.id })">
+                Send out<span class="heard-only"> {{ one.name }}</span>
               </button>
             </li>
           }
@@ -69,6 +78,14 @@ import { LineLost } from '../../ui/line-lost';
       border-radius: 4px;
       background: var(--sheet);
     }
+    .row {
+      display: flex;
+      gap: 0.25rem;
+      align-items: center;
+    }
+    .row .field {
+      width: 9rem;
+    }
     summary {
       cursor: pointer;
       color: var(--soft);
@@ -80,6 +97,12 @@ export class WhoIsHere {
   /** Whether each name is shown: in the lobby they are what one looks at. */
   readonly names = input(false);
   readonly act = output<RoomAct>();
+
+  protected rename({ pupilId, name }: Participant, field: HTMLInputElement): void {
+    const now = field.value.trim();
+    field.value = name; // until the server has said that it may
+    if (now !== '' && now !== name) this.act.emit({ type: 'rename', classId: this.detail().classId, pupilId, name: now });
+  }
 
   protected readonly inRoom = computed(() => this.detail().live.participants.filter(({ waits }) => !waits));
   protected readonly lost = computed(() =>

@@ -5,6 +5,7 @@ import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { Confirm } from '../../ui/confirm';
 import { heldUpright } from '../../ui/held-upright';
 import { StageView, type StagePlay } from '../../ui/stage-view';
+import { DeskCalls } from './desk-calls';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { PracticeDial } from './practice-dial';
@@ -12,7 +13,7 @@ import { PracticeDial } from './practice-dial';
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [Confirm, DeskQuestion, PracticeDial, StageView],
+  imports: [Confirm, DeskCalls, DeskQuestion, PracticeDial, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -39,7 +40,14 @@ import { PracticeDial } from './practice-dial';
         @if (store.problem(); as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
-        @if (practising()) {
+        @if (calls()) {
+          @defer (on immediate) {
+            <zp-desk-calls />
+          }
+        }
+        @if (showsClock()) {
+          <!-- The clock of the class has the desk to itself. -->
+        } @else if (practising()) {
           <h1 class="heard-only">A clock to practise with</h1>
           <zp-practice-dial />
         } @else if (view.question; as question) {
@@ -124,6 +132,13 @@ import { PracticeDial } from './practice-dial';
 export class DeskRoom {
   protected readonly store = inject(DeskStore);
   protected readonly tall = heldUpright();
+
+  /** Whether the teacher asks something of the class in passing. */
+  protected readonly calls = computed(() => {
+    const calls = this.store.view()?.calls;
+    return calls !== undefined && (calls.showMe || calls.pulse !== null);
+  });
+  protected readonly showsClock = computed(() => this.store.view()?.calls.showMe ?? false);
 
   /** In every pause: while the lesson has not begun, while the teacher talks, and once an answer is given. */
   protected readonly mayPractise = computed(() => {

@@ -182,6 +182,15 @@ export const DeskStore = signalStore(
       }
     };
 
+    /** Does something that is not kept for later: where it fails, that is said. */
+    const tryTo = async (work: () => Promise<unknown>): Promise<void> => {
+      try {
+        await work();
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
+    };
+
     return {
       look,
       enter,
@@ -211,14 +220,13 @@ export const DeskStore = signalStore(
         await send();
       },
 
-      async leave(): Promise<void> {
-        try {
+      tryTo,
+
+      leave: () =>
+        tryTo(async () => {
           await ask('POST', '/api/desk/leave');
           goOut(null);
-        } catch (error) {
-          patchState(store, { problem: sentenceOf(error) });
-        }
-      },
+        }),
 
       stop(): void {
         clearTimeout(timer);

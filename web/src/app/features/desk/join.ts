@@ -49,6 +49,7 @@ export class Join {
   private readonly typedBox = viewChild<ElementRef<HTMLInputElement>>('typed');
   /** The same for every try of this page, so that a repeated join is one join. */
   private joinId = uuid();
+  private readonly newPupilId = uuid();
 
   constructor() {
     inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
@@ -117,11 +118,18 @@ export class Join {
     this.setKey([]);
   }
 
-  /** @param again the pupil is in on another device already */
-  protected async join(pupilId: string, again = false): Promise<void> {
+  /** Comes in under a name that is not on the list. */
+  protected joinAs(event: Event, name: string): Promise<void> {
+    event.preventDefault();
+    const newName = name.trim();
+    return newName === '' ? Promise.resolve() : this.join(this.newPupilId, false, newName);
+  }
+
+  /** @param again the pupil is in on another device already @param newName of one who is not on the class list */
+  protected async join(pupilId: string, again = false, newName?: string): Promise<void> {
     await this.tryTo(async () => {
       const knockId = this.knockId ?? undefined;
-      const body = { joinId: this.joinId, roomKey: this.key(), pupilId, knockId, ...(again && { again }) };
+      const body = { joinId: this.joinId, roomKey: this.key(), pupilId, knockId, newName, ...(again && { again }) };
       try {
         this.joined.emit(await ask<DeskView>('POST', '/api/desk/join', body));
       } catch (error) {

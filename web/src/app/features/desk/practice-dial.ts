@@ -1,4 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
+import type { Pose } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { PLAIN_LAYERS, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { displayText } from '@zeitpunkt/core/time/display';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
@@ -25,6 +27,8 @@ import { TurningDial } from '../../ui/turning-dial';
   styleUrl: './practice-dial.scss',
 })
 export class PracticeDial {
+  /** Where the hands stand, each time they are turned. */
+  readonly turned = output<Pose>();
   protected readonly turning = signal<Turning>({ hands: 'geared', at: toSecondOfDay(36_600) });
   protected readonly told = signal(false);
   protected readonly ring = signal(false);
@@ -37,5 +41,6 @@ export class PracticeDial {
   protected turn(turning: Turning): void {
     this.turning.set(turning);
     this.told.set(false);
+    if (turning.hands === 'geared') this.turned.emit(gearedPose(turning.at));
   }
 }

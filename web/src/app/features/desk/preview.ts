@@ -73,8 +73,9 @@ export class DeskPreview {
       language,
       shapes: [],
       stage: null,
+      calls: { showMe: false, pulse: null },
       // A number of its own each time, so that a question that was changed starts anew.
-      question: { askingId: `preview-${number}`, view, phase: 'open', countdown: null, given: null, reveal: null },
+      question: { askingId: `preview-${number}`, view, phase: 'open', nudged: false, countdown: null, given: null, reveal: null },
     });
   }
 }

@@ -45,7 +45,7 @@ export class RehearsalRoom {
     private readonly answered: (seq: number, response: MarkedResponse) => void,
   ) {
     this.prepared = prepareLesson(of.lesson);
-    this.room = newRoom(this.prepared, false);
+    this.room = newRoom(this.prepared, 'all');
     const times = of.lesson.items.flatMap((item) => kindOf(item).timesOf(item));
     const rung = RUNGS[of.lesson.rung ?? rungIdOf(times)];
     this.profiles = simulatedClass(NAMES.length, rung.misconceptions, seededRng(seed));
@@ -54,18 +54,27 @@ export class RehearsalRoom {
   /** The room as a console shows it. */
   detail(): SessionDetail {
     const pupils = NAMES.map((name) => ({ id: name, name }));
-    const participants = pupils.map(({ id, name }) => ({ id, pupilId: id, name, joinedAtMs: 0, online: true, waits: false }));
+    const participants = pupils.map(({ id, name }) => ({
+      id,
+      pupilId: id,
+      name,
+      joinedAtMs: 0,
+      online: true,
+      waits: false,
+      newcomer: false,
+    }));
     const outside = { knocks: [], wrongKeys: 0 };
     return {
       id: REHEARSAL_ID,
       lessonId: this.of.id,
+      classId: REHEARSAL_ID,
       className: `Rehearsal with ${NAMES.length} simulated pupils`,
       roomKey: null,
       createdAtMs: 0,
       endedAtMs: null,
       lesson: this.of.lesson,
       pupils,
-      live: { seq: this.seq, nowMs: Date.now(), room: this.room, participants, responses: [], outside },
+      live: { seq: this.seq, nowMs: Date.now(), room: this.room, participants, responses: [], outside, passing: { ready: [], shown: [] } },
       unreadable: [],
     };
   }

@@ -44,7 +44,7 @@ import { ITEM_FIELDS } from '../item-fields';
 import { isAboutOneTime, rungOfLesson } from '../new-beats';
 import { SettingFields } from '../setting-fields';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
-import { designInWorker, type Designing } from '../set/designing';
+import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
 import { QuestionPreview } from './question-preview';
 import { keyOf, tellsOf, triedOut } from './what-it-tells';
 

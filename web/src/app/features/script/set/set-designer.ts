@@ -29,7 +29,7 @@ import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
 import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
 import { rungOfLesson } from '../new-beats';
-import { designInWorker, type Designing } from './designing';
+import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
 import { setWords } from './set-words';
 
 const POOL = 3000;
