@@ -7,7 +7,8 @@ import { SHAPE_IDS } from './shapes/shapes.js';
 import { type Data, AtMs, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 import { DialMarkSchema, PoseSchema, StageStateSchema } from './stage.js';
 import { Pupil, PupilName } from './classes.js';
-import { QuestionPhaseSchema, RoomKeySchema } from './teacher.js';
+import { IsoDateSchema } from './plan.js';
+import { QuestionPhaseSchema, RoomKeySchema, StepRefSchema } from './teacher.js';
 
 export const RoomLookup = Exact({ roomKey: RoomKeySchema });
 export type RoomLookup = Data<typeof RoomLookup>;
@@ -43,6 +44,9 @@ export type Knock = Data<typeof Knock>;
 export const KnockAnswer = Exact({ room: Nullable(RoomFound) });
 export type KnockAnswer = Data<typeof KnockAnswer>;
 
+/** A pupil goes to another step of a lesson at own pace. */
+export const OwnGo = Exact({ to: StepRefSchema });
+
 /** A pupil answers "Ready?". */
 export const ReadyPost = Exact({ pulse: AtMs, ready: Type.Boolean() });
 /** Where the hands of a pupil's practice dial stand, while the class shows them. */
@@ -59,7 +63,14 @@ export const CardRead = Exact({
   pupilName: ShortText,
   className: ShortText,
   /** Lessons that are open to this pupil now. */
-  lessons: Type.Array(Exact({ sessionId: Uuid, title: ShortText })),
+  lessons: Type.Array(
+    Exact({
+      sessionId: Uuid,
+      title: ShortText,
+      /** The days between which it is open, where it is done at one's own pace; null for a lesson that the teacher leads. */
+      own: Nullable(Exact({ firstDay: IsoDateSchema, lastDay: IsoDateSchema, open: Type.Boolean(), done: Type.Boolean() })),
+    }),
+  ),
 });
 export type CardRead = Data<typeof CardRead>;
 
@@ -71,6 +82,22 @@ export type CardJoin = Data<typeof CardJoin>;
 export const RevealSchema = Exact({
   stage: StageStateSchema,
   own: Nullable(Exact({ verdict: VerdictSchema, sayToPupil: Type.String() })),
+});
+
+/** What a desk shows of a lesson at own pace beside what is on its stage. */
+const OwnPaceView = Exact({
+  /** What the teacher would say at this step. */
+  narration: Type.String(),
+  /** Where the pupil stands, from 0, and may go; a question that is not answered lets nobody past. */
+  at: Type.Integer({ minimum: 0 }),
+  farthest: Type.Integer({ minimum: 0 }),
+  /** The steps as far as the pupil may go: nothing is told of those behind. */
+  steps: Type.Array(StepRefSchema),
+  total: Type.Integer({ minimum: 1 }),
+  done: Type.Boolean(),
+  /** What the teacher writes; empty where nothing is. */
+  lines: Type.Array(Type.String()),
+  lastDay: IsoDateSchema,
 });
 
 /** All that a pupil's desk shows, with what is known of a kind's own parts: all of them, or only their kind. */
@@ -110,6 +137,8 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
       /** "Ready?", and what this pupil has said. */
       pulse: Nullable(Exact({ id: AtMs, ready: Nullable(Type.Boolean()) })),
     }),
+    /** A lesson at own pace: what the teacher would say here, and where the pupil may go. Null where the teacher leads. */
+    own: Nullable(OwnPaceView),
     question: Nullable(
       Exact({
         askingId: AskingIdSchema,

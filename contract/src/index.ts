@@ -46,6 +46,7 @@ export {
   Passing,
   RoomKeySchema,
   RoomStateSchema,
+  RunSchema,
   SessionDetail,
   SessionList,
   SessionLive,
@@ -62,6 +63,7 @@ export {
   Join,
   Knock,
   KnockAnswer,
+  OwnGo,
   ReadyPost,
   RoomFound,
   RoomLookup,
@@ -69,3 +71,4 @@ export {
   Waiting,
 } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';
+export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceStart, OwnPlace } from './own-pace.js';

@@ -7,6 +7,7 @@ import {
   readPlan,
   readResponse,
   readRoomState,
+  readRun,
   readStage,
   readWaiting,
   STORED_FORMATS,
@@ -21,7 +22,7 @@ import { ClassPlanSchema } from './plan.js';
 import { ResponseSchema } from './question-kinds/registry.js';
 import { MarkSchema } from './responses.js';
 import { StageStateSchema } from './stage.js';
-import { RoomStateSchema } from './teacher.js';
+import { RoomStateSchema, RunSchema } from './teacher.js';
 
 // Every version of everything that was ever stored is read for ever. A file is added with each version and never changed.
 const FOLDER = join(__dirname, '../../core/src/formats/old-files');
@@ -37,6 +38,7 @@ const READERS: Record<StoredFormatId, (text: string) => unknown> = {
   'dial-build': (text) => readDialBuild(text, '', checkOf(DialBuildSchema)),
   // The rooms in the folder taught the first lesson in it.
   'room-state': (text) => readRoomState(text, lessonOf(readFileSync(join(FOLDER, 'lesson/1.json'), 'utf8')), checkOf(RoomStateSchema)),
+  run: (text) => readRun(text, '', checkOf(RunSchema)),
   plan: (text) => readPlan(text, '', checkOf(ClassPlanSchema)),
   mark: (text) => readMark(text, '', checkOf(MarkSchema)),
   response: (text) => readResponse(text, '', checkOf(ResponseSchema)),

@@ -4,7 +4,7 @@ import { DayEventSchema } from './stage.js';
 import { type Data, Exact, Nullable, Uuid } from './shared.js';
 
 /** A day of the calendar; whether there is such a day is checked beyond the schema. */
-const IsoDateSchema = Type.String({ pattern: '^\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])$' });
+export const IsoDateSchema = Type.String({ pattern: '^\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])$' });
 const DatesSchema = Type.Array(IsoDateSchema, { maxItems: 400, uniqueItems: true });
 const WeekdaysSchema = Type.Array(Type.Unsafe<1 | 2 | 3 | 4 | 5 | 6 | 7>(Type.Integer({ minimum: 1, maximum: 7 })), {
   minItems: 1,

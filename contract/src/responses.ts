@@ -52,6 +52,8 @@ export const MarkSchema = Exact({
   sayToPupil: Type.String(),
 });
 
+const SourceSchema = OneOf(['device', 'paper', 'spoken']);
+
 /** A response as its teacher sees it. */
 export const MarkedResponse = Exact({
   id: Uuid,
@@ -62,6 +64,8 @@ export const MarkedResponse = Exact({
   mark: MarkSchema,
   responseTimeMs: Type.Integer({ minimum: 0 }),
   receivedAtMs: AtMs,
+  /** How it came: from the pupil's device, or entered by the teacher. */
+  source: SourceSchema,
   /** Null for a response that came in time. */
   late: Nullable(
     Exact({

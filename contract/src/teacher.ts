@@ -145,6 +145,10 @@ export const SessionSummary = Exact({
   title: ShortText,
   className: ShortText,
   phase: OneOf(['lobby', 'running', 'ended']),
+  /** Whether the teacher leads, or each pupil goes at their own pace. */
+  pace: OneOf(['live', 'own']),
+  /** Its pupils are simulated: nothing of it counts for a class. */
+  simulated: Type.Boolean(),
   createdAtMs: AtMs,
   endedAtMs: Nullable(AtMs),
   participantCount: Type.Integer({ minimum: 0 }),
@@ -195,6 +199,9 @@ export const SessionDetail = Exact({
   lessonId: Uuid,
   classId: Uuid,
   className: ShortText,
+  pace: OneOf(['live', 'own']),
+  /** Its pupils are simulated: nothing of it counts for a class. */
+  simulated: Type.Boolean(),
   /** Null once the lesson has ended: the key is free for other rooms then. */
   roomKey: Nullable(RoomKeySchema),
   createdAtMs: AtMs,

@@ -176,7 +176,7 @@ export {
   type RoomState,
 } from './live/room.js';
 export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';
-export { currentAsking, isRevealed, type Run } from './run/run.js';
+export { currentAsking, isRevealed, newRun, type Run } from './run/run.js';
 export { motionOfRun, stageOfRun } from './run/run-stage.js';
 export { viewOfRun, type RunView } from './run/run-view.js';
 export { anotherLike } from './run/another.js';
@@ -191,6 +191,7 @@ export {
   readMark,
   readResponse,
   readRoomState,
+  readRun,
   readStage,
   readWaiting,
   writeDialBuild,
@@ -199,6 +200,7 @@ export {
   writeMark,
   writeResponse,
   writeRoomState,
+  writeRun,
   writeStage,
   writeWaiting,
 } from './formats/stored.js';
@@ -224,5 +226,6 @@ export {
   type SeriesWish,
 } from './series/series.js';
 export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';
+export { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from './run/own-pace.js';
 export { guessColumns } from './roster/guess-columns.js';
 export { LONGEST_NAME, planRoster, type RosterColumns, type RosterEntry, type RosterPupil, type RosterRow } from './roster/roster.js';

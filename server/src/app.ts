@@ -32,6 +32,8 @@ import { deskRoutes } from './features/live/desk-routes.js';
 import { RoomDirectory } from './features/live/room-directory.js';
 import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
+import { OwnRooms } from './features/own-pace/own-rooms.js';
+import { ownPacePlugin } from './features/own-pace/plugin.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
@@ -89,15 +91,17 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
   const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
-  const findDesk = deskFinder(rooms);
+  const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils });
+  const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
-  await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, findDesk, keyTries }));
+  await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, own, findDesk, keyTries }));
   return app;
 }
 
 interface OtherNeeds extends Omit<AppOptions, 'limits'> {
   readonly limits: Limits;
   readonly rooms: RoomDirectory;
+  readonly own: OwnRooms;
   readonly findDesk: FindDesk;
   readonly keyTries: FailedTries;
 }
@@ -105,7 +109,7 @@ interface OtherNeeds extends Omit<AppOptions, 'limits'> {
 /** Every route but the one where answers come in. */
 async function registerOthers(
   app: FastifyInstance,
-  { store, nowMs, limits, rooms, findDesk, keyTries, ...options }: OtherNeeds,
+  { store, nowMs, limits, rooms, own, findDesk, keyTries, ...options }: OtherNeeds,
 ): Promise<void> {
   answerNotFound(app);
   await securityHeaders(app);
@@ -129,13 +133,20 @@ async function registerOthers(
       installStarterLessons(store.db, teacherId);
     },
   });
+  const classChanged = (classId: string, merged = false) => {
+    rooms.classChanged(classId, merged);
+    own.classChanged(classId, merged);
+  };
   await app.register(staffPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(classesPlugin, {
     store,
     requireTeacher: guard.require,
     nowMs,
-    onChanged: (classId, merged) => rooms.classChanged(classId, merged),
-    onDeleted: (classId) => rooms.classDeleted(classId),
+    onChanged: classChanged,
+    onDeleted: (classId) => {
+      rooms.classDeleted(classId);
+      own.classDeleted(classId);
+    },
   });
   await app.register(plansPlugin, { store, requireTeacher: guard.require });
   await app.register(lessonsPlugin, {
@@ -147,30 +158,37 @@ async function registerOthers(
   });
   await app.register(addressesPlugin, { requireTeacher: guard.require, addresses: options.addresses ?? (() => []) });
   await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
+  const pinForTeaching = (teacherId: string, lessonId: string, classId: string) =>
+    ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs());
   await app.register(teacherRoutes, {
     rooms,
     requireTeacher: guard.require,
     removePupil: (classId, pupilId) => {
       reallyDelete(store, () => deletePupil(store.db, pupilId));
-      rooms.classChanged(classId);
+      classChanged(classId);
     },
-    pinForTeaching: (teacherId, lessonId, classId) =>
-      ownClass(store.db, teacherId, classId) && pinLesson(store.db, teacherId, lessonId, nowMs()),
+    pinForTeaching,
   });
+  await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
     mustBeFree(store.db, classId, name, id);
     insertPupils(store.db, classId, [{ id, name, reference: null }]);
-    rooms.classChanged(classId);
+    classChanged(classId);
   };
-  const desks = { rooms, findDesk, limits, cookies, keyTries, addPupil };
+  const desks = { rooms, findDesk, limits, cookies, keyTries, ownByKey: own.byKey.bind(own), addPupil };
   await app.register(deskRoutes, desks);
-  await app.register(cardDeskRoutes, { ...desks, pupilOfCard: (hashOfToken) => pupilOfCard(store.db, hashOfToken) });
+  await app.register(cardDeskRoutes, {
+    ...desks,
+    pupilOfCard: (hashOfToken) => pupilOfCard(store.db, hashOfToken),
+    ownLessonsOf: (pupilId) => own.lessonsOf(pupilId),
+    find: (sessionId) => rooms.find(sessionId) ?? own.find(sessionId),
+  });
   const endSilent = setInterval(() => {
     rooms.endSilent().catch((error: unknown) => app.log.error({ err: error }, 'silent rooms could not be ended; it is tried again later'));
   }, SILENT_EVERY_MS).unref();
   app.addHook('onReady', async () => void (await rooms.endSilent()));
   app.addHook('onClose', async () => clearInterval(endSilent));
   const pages = options.webDir === undefined ? null : readPages(options.webDir);
-  await app.register(sockets, { rooms, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
+  await app.register(sockets, { rooms, own, requireTeacher: guard.require, findDesk, loginLines, buildId: pages?.buildId ?? '' });
   if (pages) await webPages(app, pages);
 }

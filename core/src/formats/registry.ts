@@ -4,6 +4,7 @@ import { markFormat } from './mark/mark.js';
 import { planFormat } from './plan/plan.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
+import { runFormat } from './run/run.js';
 import { stageFormat } from './stage/stage.js';
 import { waitingFormat } from './waiting/waiting.js';
 
@@ -17,6 +18,7 @@ export const STORED_FORMATS = {
   waiting: waitingFormat,
   stage: stageFormat,
   plan: planFormat,
+  run: runFormat,
 } as const;
 
 export type StoredFormatId = keyof typeof STORED_FORMATS;

@@ -4,6 +4,7 @@ import type { RoomState } from '../live/room.js';
 import type { Mark } from '../question-kinds/question-kind.js';
 import type { ClassPlan } from '../series/plan.js';
 import type { Response } from '../question-kinds/registry.js';
+import type { Run } from '../run/run.js';
 import type { StageState } from '../scene/stage-state.js';
 import { dialBuildFormat } from './dial-build/dial-build.js';
 import { readThrough, stamped } from './door.js';
@@ -13,6 +14,7 @@ import { markFormat } from './mark/mark.js';
 import { planFormat } from './plan/plan.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
+import { runFormat } from './run/run.js';
 import { stageFormat } from './stage/stage.js';
 import { waitingFormat } from './waiting/waiting.js';
 
@@ -52,6 +54,11 @@ export function readPlan(text: unknown, named: string, check: Check): ClassPlan 
   return readThrough(planFormat, text, check, named, undefined);
 }
 export const writePlan = (plan: ClassPlan): string => JSON.stringify(stamped(planFormat, plan));
+
+export function readRun(text: unknown, named: string, check: Check): Run {
+  return readThrough(runFormat, text, check, named, undefined);
+}
+export const writeRun = (run: Run): string => JSON.stringify(stamped(runFormat, run));
 
 export function readStage(text: unknown, check: Check): StageState {
   return readThrough(stageFormat, text, check, '', undefined);

@@ -28,6 +28,8 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     'lesson_version',
     'live_session',
     'login_session',
+    'own_pace',
+    'own_place',
     'participant',
     'pupil',
     'response',

@@ -6,6 +6,7 @@ import {
   readPlan,
   readResponse,
   readRoomState,
+  readRun,
   prepareLesson,
   type ClassPlan,
   type DialBuild,
@@ -13,8 +14,17 @@ import {
   type Mark,
   type Response,
   type RoomState,
+  type Run,
 } from '@zeitpunkt/core';
-import { ClassPlanSchema, DialBuildSchema, LessonSchema, MarkSchema, ResponseSchema, RoomStateSchema } from '@zeitpunkt/contract';
+import {
+  ClassPlanSchema,
+  DialBuildSchema,
+  LessonSchema,
+  MarkSchema,
+  ResponseSchema,
+  RoomStateSchema,
+  RunSchema,
+} from '@zeitpunkt/contract';
 import { checkOf } from '../http/fits.js';
 
 /** The door to everything that the database holds as JSON, with the schemas of this version; see formats/ in the core. */
@@ -30,6 +40,7 @@ export const stored = {
   },
   dialBuild: (text: string, name: string): DialBuild => readDialBuild(text, `“${name}”`, checkOf(DialBuildSchema)),
   room: (text: string, lesson: Lesson): RoomState => readRoomState(text, lesson, checkOf(RoomStateSchema)),
+  run: (text: string, pupil: string): Run => readRun(text, pupil, checkOf(RunSchema)),
   response: (text: string, pupil: string): Response => readResponse(text, pupil, checkOf(ResponseSchema)),
   /** The plan of a class. @throws CoreError PLAN_UNREADABLE with the path, FORMAT_NEWER */
   plan(text: unknown, className: string): ClassPlan {

@@ -27,6 +27,18 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/script/script-place').then((file) => file.ScriptPlace),
       },
       {
+        path: 'lessons/:id/give',
+        title: 'Give at own pace',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/own-pace/give').then((file) => file.Give),
+      },
+      {
+        path: 'own-pace/:id',
+        title: 'At own pace',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/own-pace/own-pace-place').then((file) => file.OwnPacePlace),
+      },
+      {
         path: 'lessons/:id/print',
         title: 'Print the script',
         canActivate: [signedIn],

@@ -14,6 +14,8 @@ export const schoolClass = sqliteTable(
     createdAtMs: integer('created_at_ms').notNull(),
     /** Who is in a room at once, as the teacher last had it. */
     doorAdmits: text('door_admits').$type<DoorMode>().notNull().default('one-by-one'),
+    /** Its pupils are simulated, for rehearsing: it stands in no list of classes, and nothing of it counts for another. */
+    simulated: integer({ mode: 'boolean' }).notNull().default(false),
     /** So many days after a lesson its answers are deleted; null: when the teacher deletes them. */
     keepDays: integer('keep_days'),
   },

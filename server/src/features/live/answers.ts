@@ -136,7 +136,7 @@ export class Answers {
     const receivedAtMs = this.needs.nowMs();
     const { phase, closedAtMs } = asking;
     const late = phase === 'open' ? null : { givenAtMs: receivedAtMs - waitedMs, closedAtMs, counted: false };
-    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, late };
+    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, source: 'device', late };
   }
 
   private ownOf(pupilId: string, askingId: string): Given {
@@ -173,7 +173,7 @@ function rowOf(
   marked: MarkedResponse,
   { storedResponse, storedMark }: MarkedOnce,
 ): Required<typeof response.$inferInsert> {
-  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late } = marked;
+  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late } = marked;
   return {
     id,
     sessionId,
@@ -187,14 +187,15 @@ function rowOf(
     late: late !== null,
     waitedMs: late ? receivedAtMs - late.givenAtMs : 0,
     closedAtMs: late?.closedAtMs ?? null,
+    source,
     counted: late === null,
   };
 }
 
 /** A response as it is told, made from the JSON that all who gave the same share. */
 function jsonOf(marked: MarkedResponse, { toldResponse, toldMark }: MarkedOnce): string {
-  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late } = marked;
-  const own = JSON.stringify({ id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, late });
+  const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late } = marked;
+  const own = JSON.stringify({ id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late });
   return `${own.slice(0, -1)},"response":${toldResponse},"mark":${toldMark}}`;
 }
 

@@ -4,7 +4,8 @@ import type { FastifyRequest } from 'fastify';
 import type { Feature } from '../../http/feature.js';
 import { newToken, tokenHash } from '../../http/tokens.js';
 import { DESK_COOKIE } from './desk-places.js';
-import { DESK_SECONDS, DEVICE_COOKIE, type DeskRoutesOptions } from './desk-routes.js';
+import { DEVICE_COOKIE, type DeskRoutesOptions } from './desk-routes.js';
+import type { OpenRoom } from './open-room.js';
 
 /** The pupil whose card it is, with the class. */
 interface CardOwner {
@@ -16,10 +17,17 @@ interface CardOwner {
 
 export interface CardDeskOptions extends DeskRoutesOptions {
   readonly pupilOfCard: (hashOfToken: string) => CardOwner | undefined;
+  /** Lessons at own pace that were given to a pupil and are not over. */
+  readonly ownLessonsOf: (pupilId: string) => CardRead['lessons'];
+  /** An open room of either pace. */
+  readonly find: (sessionId: string) => OpenRoom | undefined;
 }
 
 /** Coming in by join card: it says who comes, so that nobody waits at the door and a second device takes over from the first. */
-export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { rooms, limits, cookies, keyTries, pupilOfCard }) => {
+export const cardDeskRoutes: Feature<CardDeskOptions> = async (
+  app,
+  { rooms, limits, cookies, keyTries, pupilOfCard, ownLessonsOf, find },
+) => {
   const bodyLimit = limits.deskBodyBytes;
   /** @throws CoreError REQUEST_RATE, CARD_UNKNOWN */
   const ownerOf = async (request: FastifyRequest, token: string): Promise<CardOwner> => {
@@ -35,20 +43,20 @@ export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { rooms, lim
   };
 
   app.post('/api/desk/card', { schema: { body: CardShown, response: { 200: CardRead } }, bodyLimit }, async (request) => {
-    const { name, className, classId } = await ownerOf(request, request.body.token);
-    const lessons = rooms.openRoomsOf(classId).map(({ id, title }) => ({ sessionId: id, title }));
-    return { pupilName: name, className, lessons };
+    const { id, name, className, classId } = await ownerOf(request, request.body.token);
+    const led = rooms.openRoomsOf(classId).map((room) => ({ sessionId: room.id, title: room.title, own: null }));
+    return { pupilName: name, className, lessons: [...led, ...ownLessonsOf(id)] };
   });
 
   app.post('/api/desk/card/join', { schema: { body: CardJoin, response: { 200: DeskView } }, bodyLimit }, async (request, reply) => {
     const { token: cardToken, sessionId, joinId } = request.body;
     const owner = await ownerOf(request, cardToken);
-    const room = rooms.find(sessionId);
+    const room = find(sessionId);
     if (room?.classId !== owner.classId) throw new CoreError('NOT_FOUND', 'This lesson is not open for you any more.');
     const token = newToken();
     const participantId = room.joinByCard(joinId, owner.id, tokenHash(token));
     rooms.tokens.forget((place) => place.participantId === participantId);
-    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
+    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: room.deskSeconds });
     return room.deskView(participantId);
   });
 };

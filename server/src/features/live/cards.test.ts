@@ -22,7 +22,7 @@ test('a card says whose it is and where it leads, and opens without waiting, pas
   expect(await show(token)).toEqual({
     pupilName: 'Anouk',
     className: 'Terns',
-    lessons: [{ sessionId: room.detail.id, title: 'Half past at the harbour' }],
+    lessons: [{ sessionId: room.detail.id, title: 'Half past at the harbour', own: null }],
   });
   expect((await join(school.browser(), token)).json()).toMatchObject({ phase: 'lobby', pupilName: 'Anouk' });
   await room.tell({ type: 'end' });

@@ -1,7 +1,7 @@
 import { CoreError } from '@zeitpunkt/core';
 import type { DeskView } from '@zeitpunkt/contract';
 import { tokenHash } from '../../http/tokens.js';
-import type { LiveRoom } from './live-room.js';
+import type { OpenRoom } from './open-room.js';
 import type { LiveQueries } from './queries.js';
 import type { RoomDirectory } from './room-directory.js';
 
@@ -10,7 +10,7 @@ export const DESK_COOKIE = 'zp_desk';
 type EndedPlace = NonNullable<ReturnType<LiveQueries['placeByToken']>>;
 
 interface OpenPlace {
-  readonly room: LiveRoom;
+  readonly room: OpenRoom;
   readonly participantId: string;
 }
 
@@ -20,14 +20,15 @@ export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: Ended
 /** Finds the place that the token in a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
 export type FindDesk = (token: string | undefined) => DeskPlace;
 
-export function deskFinder(rooms: RoomDirectory): FindDesk {
+/** @param find an open room by its id, of either pace */
+export function deskFinder(rooms: RoomDirectory, find: (sessionId: string) => OpenRoom | undefined): FindDesk {
   return (token) => {
     // Every response needs this: tokens of open rooms are remembered, with neither hash nor query.
     const known = token ? rooms.tokens.find(token) : undefined;
     if (known) return known;
     const place = token ? rooms.queries.placeByToken(tokenHash(token)) : undefined;
     if (place?.phase === 'ended') return { room: null, ended: place };
-    const room = place && rooms.find(place.sessionId);
+    const room = place && find(place.sessionId);
     if (!room?.hasParticipant(place!.id)) {
       throw new CoreError('DESK_NOT_JOINED', 'This device is not in a room. Please enter the four pictures again.');
     }
@@ -38,7 +39,7 @@ export function deskFinder(rooms: RoomDirectory): FindDesk {
 /** What a desk shows whose room has ended. */
 export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace): DeskView {
   const calls = { showMe: false, pulse: null };
-  const nothing = { language: 'en-GB', shapes: [], stage: null, calls, question: null };
+  const nothing = { language: 'en-GB', shapes: [], stage: null, calls, own: null, question: null };
   return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, ...nothing };
 }
 

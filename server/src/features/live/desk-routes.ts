@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError, type KeyPicture } from '@zeitpunkt/core';
 import { DeskView, Join, Knock, KnockAnswer, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
@@ -7,11 +7,11 @@ import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
 import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
-import type { LiveRoom } from './live-room.js';
+import type { OpenRoom } from './open-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
-/** A joined device stays joined for a school day. */
-export const DESK_SECONDS = 12 * 3600;
+/** A device is told from others behind its address for a school day. */
+const DEVICE_SECONDS = 12 * 3600;
 /** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
 export const DEVICE_COOKIE = 'zp_device';
 
@@ -21,6 +21,8 @@ export interface DeskRoutesOptions {
   readonly limits: Limits;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
+  /** A lesson at own pace that a key opens, if there is one. */
+  readonly ownByKey: (pictures: readonly KeyPicture[]) => OpenRoom | undefined;
   /** Adds one who came by key to the class list. @throws CoreError NAME_TAKEN */
   readonly addPupil: (classId: string, pupil: { readonly id: string; readonly name: string }) => void;
 }
@@ -31,16 +33,16 @@ const MOST_NEWCOMERS = 20;
 type WhoTries = Pick<Join, 'roomKey' | 'knockId'> & Partial<Pick<Join, 'joinId'>>;
 
 /** The pupil's desk: find the room, join it, see it, leave it. */
-export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries, addPupil }) => {
+export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries, ownByKey, addPupil }) => {
   const bodyLimit = limits.deskBodyBytes;
 
   /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
-  const tryKey = async (request: FastifyRequest, reply: FastifyReply, { roomKey, ...who }: WhoTries): Promise<LiveRoom> => {
+  const tryKey = async (request: FastifyRequest, reply: FastifyReply, { roomKey, ...who }: WhoTries): Promise<OpenRoom> => {
     const device = request.cookies[DEVICE_COOKIE] ?? null;
     await keyTries.mayTry(device, request.ip);
-    if (device === null) reply.setCookie(DEVICE_COOKIE, newToken(), { ...cookies, maxAge: DESK_SECONDS });
+    if (device === null) reply.setCookie(DEVICE_COOKIE, newToken(), { ...cookies, maxAge: DEVICE_SECONDS });
     try {
-      return rooms.byKey(roomKey, who);
+      return ownByKey(roomKey) ?? rooms.byKey(roomKey, who);
     } catch (error) {
       if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
         const isWrong = !rooms.isThere(roomKey);
@@ -50,11 +52,11 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
       throw error;
     }
   };
-  const foundOf = ({ className, names, admitsNewcomers }: LiveRoom) => ({ className, ...names, newcomers: admitsNewcomers });
+  const foundOf = ({ className, names, admitsNewcomers }: OpenRoom) => ({ className, ...names, newcomers: admitsNewcomers });
 
   /** One who is not on the class list is put on it, at its end. @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN */
-  const takeNewcomer = (room: LiveRoom, pupil: { readonly id: string; readonly name: string }) => {
-    if (!room.admitsNewcomers || room.newcomers >= MOST_NEWCOMERS) {
+  const takeNewcomer = (room: OpenRoom, pupil: { readonly id: string; readonly name: string }) => {
+    if (!room.admitsNewcomers || (rooms.find(room.id)?.newcomers ?? 0) >= MOST_NEWCOMERS) {
       throw new CoreError('PUPIL_UNKNOWN', 'Only pupils of the class list can come in here. Please ask your teacher.');
     }
     addPupil(room.classId, pupil);
@@ -62,8 +64,9 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
   /** Of a device that is in an open room. @throws CoreError DESK_NOT_JOINED, ROOM_NOT_RUNNING */
   const inRoom = (request: FastifyRequest) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
-    if (!place.room) throw new CoreError('ROOM_NOT_RUNNING', 'The lesson is over.');
-    return place;
+    const room = place.room && rooms.find(place.room.id);
+    if (!place.room || !room) throw new CoreError('ROOM_NOT_RUNNING', 'The lesson is over.');
+    return { room, participantId: place.participantId };
   };
 
   app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
@@ -76,10 +79,10 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     const token = newToken();
     const newcomer = newName !== undefined && !room.hasParticipant(joinId);
     if (newcomer) takeNewcomer(room, { id: pupilId, name: newName.trim() });
-    room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token), again, newcomer });
-    rooms.tokens.forget(({ participantId }) => participantId === joinId); // a token that was replaced stops working
-    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: DESK_SECONDS });
-    return room.deskView(joinId);
+    const placeId = room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token), again, newcomer });
+    rooms.tokens.forget(({ participantId }) => participantId === placeId); // a token that was replaced stops working
+    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: room.deskSeconds });
+    return room.deskView(placeId);
   });
 
   // Whoever knocks hears the same whether there is a room or not: every knock counts as a wrong key.

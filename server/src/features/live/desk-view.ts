@@ -4,7 +4,7 @@ import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
 /** The room as a desk needs to know it. */
 export interface DeskRoom {
   readonly lesson: PreparedLesson;
-  readonly room: RoomState;
+  readonly room: Pick<RoomState, 'phase' | 'run' | 'aside' | 'calls'>;
   readonly seq: number;
   readonly className: string;
 }
@@ -55,6 +55,8 @@ export interface DeskPupil {
   readonly pupilName: string;
   /** What the pupil has answered to "Ready?"; null while it has not. */
   readonly ready: boolean | null;
+  /** Where the pupil stands at own pace; null where the teacher leads. */
+  readonly own: DeskView['own'];
 }
 
 function callsFor({ showMe, pulse }: SharedView['calls'], { ready }: DeskPupil): DeskView['calls'] {
@@ -79,7 +81,7 @@ function ownPart({ shared, answer }: SharedQuestion, latest: LatestOf) {
  */
 export function deskView({ view, calls, question }: SharedView, pupil: DeskPupil, latest: LatestOf): DeskView {
   const { participantId, pupilName } = pupil;
-  const own = { ...view, participantId, pupilName, calls: callsFor(calls, pupil) };
+  const own = { ...view, participantId, pupilName, calls: callsFor(calls, pupil), own: pupil.own };
   if (!question) return { ...own, question: null };
   const { given, own: ownAnswer } = ownPart(question, latest);
   const { shared, answer } = question;
@@ -89,7 +91,10 @@ export function deskView({ view, calls, question }: SharedView, pupil: DeskPupil
 /** The same as a message: whatever all desks are told alike is one text for all of them. */
 export function deskMessage({ calls, question, json }: SharedView, pupil: DeskPupil, latest: LatestOf): string {
   const { participantId, pupilName } = pupil;
-  const own = `"participantId":"${participantId}","pupilName":${JSON.stringify(pupilName)},"calls":${JSON.stringify(callsFor(calls, pupil))}`;
+  const own = [
+    `"participantId":"${participantId}","pupilName":${JSON.stringify(pupilName)}`,
+    `"calls":${JSON.stringify(callsFor(calls, pupil))},"own":${JSON.stringify(pupil.own)}`,
+  ].join(',');
   const head = `{"type":"view","view":${json.view.slice(0, -1)},${own}`;
   if (!question) return `${head},"question":null}}`;
   const { given, own: ownAnswer } = ownPart(question, latest);

@@ -82,7 +82,7 @@ test('clocks are shown only while they are called for', async () => {
   await room.tell({ type: 'show-me', on: true });
   expect([(await desk(anouk)).calls.showMe, (await room.live()).passing.shown]).toEqual([true, []]);
   await show();
-  const [{ id }] = (await room.live()).participants as [{ id: string }];
+  const { id } = (await room.live()).participants[0]!;
   expect((await room.live()).passing.shown).toEqual([{ participantId: id, pose }]);
   expect(codeOf(await anouk.send('POST', '/api/desk/shown', { pose: { hourDeg: 360, minuteDeg: 0 } }))).toBe('REQUEST_SHAPE');
   await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${id}/send-out`);
@@ -115,7 +115,7 @@ test('one who is not on the list comes in under their own name, waits, and leave
 
 test('who was sent out waits at the door when coming again, after a restart too', async () => {
   await room.join('Anouk');
-  const [{ id }] = (await room.live()).participants as [{ id: string }];
+  const { id } = (await room.live()).participants[0]!;
   await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${id}/send-out`);
   await school.stop();
   await school.start();

@@ -15,10 +15,13 @@ export class Line {
   /** The whole state goes out as soon as nothing else is on its way. */
   private isBehind = false;
 
-  /** @param whole the whole state as it is now, as JSON; null where there is none any more */
+  /**
+   * @param stream what the socket writes to, so that what is told in one turn goes out at once; none where it is injected
+   * @param whole the whole state as it is now, as JSON; null where there is none any more
+   */
   constructor(
     private readonly socket: WebSocket,
-    private readonly stream: Duplex,
+    private readonly stream: Duplex | undefined,
     private readonly whole: () => string | null,
   ) {}
 
@@ -53,9 +56,9 @@ export class Line {
   private flush(): void {
     const texts = this.queued;
     this.queued = [];
-    if (texts.length > 1) this.stream.cork();
+    if (texts.length > 1) this.stream?.cork();
     for (const text of texts) this.write(text);
-    if (texts.length > 1) this.stream.uncork();
+    if (texts.length > 1) this.stream?.uncork();
   }
 
   private write(text: string | null): void {

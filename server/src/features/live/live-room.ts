@@ -28,6 +28,7 @@ import { Hub, type TeacherWindow } from './hub.js';
 import { InPassing, NOTHING_IN_PASSING } from './in-passing.js';
 import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
+import type { OpenRoom } from './open-room.js';
 import type { LiveQueries } from './queries.js';
 import { Roster, type Coming } from './roster.js';
 import type { SessionRecord } from './session-record.js';
@@ -46,12 +47,14 @@ export interface RoomNeeds {
 }
 
 /** An open room: who is in it, what they answer, what the teacher tells it, and who is told of it. */
-export class LiveRoom {
+export class LiveRoom implements OpenRoom {
   readonly id: string;
   readonly classId: string;
   readonly teacherId: string;
   readonly className: string;
   readonly lesson: PreparedLesson;
+  /** A school day. */
+  readonly deskSeconds = 12 * 3600;
   private readonly roster: Roster;
   private readonly answers: Answers;
   private readonly commands: Commands;
@@ -90,13 +93,15 @@ export class LiveRoom {
 
   /** @param responses every attempt, where more is wanted than the latest */
   detail(responses = this.answers.latest): SessionDetail {
-    const { id, lessonId, classId, className, roomKey, createdAtMs, unreadable } = this.record;
+    const { id, lessonId, classId, className, pace, simulated, roomKey, createdAtMs, unreadable } = this.record;
     const { lesson } = this.lesson;
     return {
       id,
       lessonId,
       classId,
       className,
+      pace,
+      simulated,
       roomKey,
       createdAtMs,
       endedAtMs: null,
@@ -215,11 +220,12 @@ export class LiveRoom {
     return this.roster.all.filter(({ newcomer }) => newcomer).length;
   }
 
-  join(coming: Coming): void {
+  join(coming: Coming): string {
     const waits = this.commands.room.door.admits === 'one-by-one';
     const participant = this.roster.join(coming, this.needs.nowMs(), waits);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
     else this.hub.endDesk(coming.participantId);
+    return coming.participantId;
   }
 
   /** A pupil answers "Ready?". */
@@ -280,7 +286,7 @@ export class LiveRoom {
     shared: SharedView,
   ): T {
     const { name, pupilId, waits } = this.roster.get(participantId);
-    const pupil = { participantId, pupilName: name, ready: this.passing.saidBy(participantId) };
+    const pupil = { participantId, pupilName: name, ready: this.passing.saidBy(participantId), own: null };
     return make(waits ? atTheDoor(shared) : shared, pupil, (askingId) => this.answers.latestOf(pupilId, askingId));
   }
 

@@ -19,6 +19,7 @@ const RESPONSE_COLUMNS = [
   'late',
   'waitedMs',
   'closedAtMs',
+  'source',
   'counted',
 ] as const;
 
@@ -50,7 +51,7 @@ export function liveQueries(db: Db) {
     /** A session with the name of its class and the lesson it was taught from. */
     session: (id: string) =>
       db
-        .select({ session: liveSession, className: schoolClass.name, file: lessonVersion.file })
+        .select({ session: liveSession, className: schoolClass.name, simulated: schoolClass.simulated, file: lessonVersion.file })
         .from(liveSession)
         .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
         .innerJoin(
@@ -63,12 +64,12 @@ export function liveQueries(db: Db) {
     sessionIdByKey: (roomKey: string) =>
       db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
 
-    /** The sessions of a class that have not ended, the newest first. */
+    /** The live sessions of a class that have not ended, the newest first. */
     openSessionsOf: (classId: string) =>
       db
         .select({ id: liveSession.id, title: liveSession.title })
         .from(liveSession)
-        .where(and(eq(liveSession.classId, classId), isNull(liveSession.endedAtMs)))
+        .where(and(eq(liveSession.classId, classId), eq(liveSession.pace, 'live'), isNull(liveSession.endedAtMs)))
         .orderBy(desc(liveSession.createdAtMs))
         .all(),
 
@@ -81,6 +82,8 @@ export function liveQueries(db: Db) {
           classId: liveSession.classId,
           title: liveSession.title,
           phase: liveSession.phase,
+          pace: liveSession.pace,
+          simulated: schoolClass.simulated,
           createdAtMs: liveSession.createdAtMs,
           endedAtMs: liveSession.endedAtMs,
           className: schoolClass.name,
@@ -190,12 +193,12 @@ export function liveQueries(db: Db) {
       return Math.max(event?.atMs ?? 0, came?.atMs ?? 0, given?.atMs ?? 0);
     },
 
-    /** Sessions that were opened before a moment and have not ended. */
+    /** Live sessions that were opened before a moment and have not ended. */
     openSince: (beforeMs: number) =>
       db
         .select({ id: liveSession.id })
         .from(liveSession)
-        .where(and(isNull(liveSession.endedAtMs), lt(liveSession.createdAtMs, beforeMs)))
+        .where(and(isNull(liveSession.endedAtMs), eq(liveSession.pace, 'live'), lt(liveSession.createdAtMs, beforeMs)))
         .all(),
 
     /** Every attempt, oldest first. */
@@ -235,6 +238,7 @@ export function liveQueries(db: Db) {
         Number(row.late),
         row.waitedMs,
         row.closedAtMs,
+        row.source,
         Number(row.counted),
       ),
   };

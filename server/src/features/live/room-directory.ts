@@ -35,7 +35,8 @@ export class RoomDirectory {
   readonly queries;
   readonly tokens = new DeskTokens();
   private readonly rooms = new Map<string, LiveRoom>();
-  private readonly needs: RoomNeeds;
+  /** What every room needs, of either pace; writes of all of them share transactions. */
+  readonly needs: RoomNeeds;
 
   constructor(private readonly options: DirectoryOptions) {
     const { store, nowMs, wrongKeys } = options;
@@ -83,7 +84,7 @@ export class RoomDirectory {
     const known = this.rooms.get(sessionId);
     if (known) return known;
     const record = readRecord(this.queries, sessionId);
-    return record && record.endedAtMs === null ? this.enter(record) : undefined;
+    return record?.pace === 'live' && record.endedAtMs === null ? this.enter(record) : undefined;
   }
 
   /** A session of a teacher, without what it holds. @throws CoreError NOT_FOUND, also for the sessions of others */
@@ -123,7 +124,8 @@ export class RoomDirectory {
   detail(sessionId: string, teacherId: string): SessionDetail {
     this.head(sessionId, teacherId);
     const record = readRecord(this.queries, sessionId)!;
-    if (record.endedAtMs === null) return (this.rooms.get(sessionId) ?? this.enter(record)).detail(record.responses);
+    if (record.pace === 'live' && record.endedAtMs === null)
+      return (this.rooms.get(sessionId) ?? this.enter(record)).detail(record.responses);
     return detailOfRecord(record, this.options.pupilsOf(record.classId), this.options.nowMs());
   }
 
@@ -232,7 +234,8 @@ export class RoomDirectory {
     this.tokens.forget((place) => place.room === room);
   }
 
-  private freeKey(): string {
+  /** A room key that no session has. */
+  freeKey(): string {
     for (;;) {
       const key = roomKeyText(drawRoomKey(() => randomInt(2 ** 32) / 2 ** 32));
       if (this.queries.sessionIdByKey(key) === undefined) return key;

@@ -12,6 +12,8 @@ export interface SessionRecord {
   readonly classId: string;
   readonly teacherId: string;
   readonly className: string;
+  readonly pace: SessionDetail['pace'];
+  readonly simulated: boolean;
   readonly roomKey: NonNullable<SessionDetail['roomKey']>;
   readonly createdAtMs: number;
   readonly endedAtMs: number | null;
@@ -32,7 +34,7 @@ export interface SessionRecord {
 export function readRecord(queries: LiveQueries, sessionId: string): SessionRecord | undefined {
   const row = queries.session(sessionId);
   if (!row) return undefined;
-  const { session, className } = row;
+  const { session, className, simulated } = row;
   const lesson = prepareLesson(stored.lesson(row.file, session.title));
   const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
   const responses: MarkedResponse[] = [];
@@ -52,6 +54,8 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
     classId: session.classId,
     teacherId: session.teacherId,
     className,
+    pace: session.pace,
+    simulated,
     roomKey: readPictures(session.roomKey ?? '').pictures,
     createdAtMs: session.createdAtMs,
     endedAtMs: session.endedAtMs,
@@ -65,12 +69,29 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
 
 /** A session as its teacher sees it, from the database alone. */
 export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
-  const { id, lessonId, classId, className, roomKey, createdAtMs, endedAtMs, lesson, room, participants, responses, unreadable } = record;
+  const {
+    id,
+    lessonId,
+    classId,
+    className,
+    pace,
+    simulated,
+    roomKey,
+    createdAtMs,
+    endedAtMs,
+    lesson,
+    room,
+    participants,
+    responses,
+    unreadable,
+  } = record;
   return {
     id,
     lessonId,
     classId,
     className,
+    pace,
+    simulated,
     roomKey: endedAtMs === null ? roomKey : null,
     createdAtMs,
     endedAtMs,

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
-import { ClientMessage, type DeskMessage, type TeacherMessage } from '@zeitpunkt/contract';
+import { ClientMessage, type DeskMessage, type OwnPaceMessage, type TeacherMessage } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { WebSocket } from 'ws';
@@ -7,6 +7,7 @@ import type { Feature } from '../../http/feature.js';
 import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { LoginLines } from '../auth/login-lines.js';
+import type { OwnRooms } from '../own-pace/own-rooms.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
 import { Line } from './line.js';
@@ -14,6 +15,7 @@ import type { RoomDirectory } from './room-directory.js';
 
 export interface SocketOptions {
   readonly rooms: RoomDirectory;
+  readonly own: OwnRooms;
   readonly requireTeacher: RequireTeacher;
   readonly findDesk: FindDesk;
   readonly loginLines: LoginLines;
@@ -29,7 +31,7 @@ const MOST_MESSAGES = 60;
 const POLICY = 1008;
 
 /** Sockets only push; what changes something goes over HTTP. The only thing a window may say is "sync". */
-export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeacher, findDesk, loginLines, buildId }) => {
+export const sockets: Feature<SocketOptions> = async (app, { rooms, own, requireTeacher, findDesk, loginLines, buildId }) => {
   const Query = Type.Object({ window: Type.Union([Type.Literal('console'), Type.Literal('audience')]) });
   const hello = JSON.stringify({ type: 'hello', build: buildId });
   const sessionOf = (request: FastifyRequest) => rooms.head((request.params as { id: string }).id, requireTeacher(request).id);
@@ -52,6 +54,18 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
     },
   );
 
+  app.get('/ws/own-pace/:id', { websocket: true, preValidation: async (request) => void sessionOf(request) }, (socket, request) => {
+    socket.send(hello);
+    const { id } = sessionOf(request);
+    const teacher = requireTeacher(request);
+    const whole = () => JSON.stringify({ type: 'own', live: own.detail(id, teacher.id).live });
+    const room = own.find(id);
+    if (!room) return lastWord(socket, JSON.parse(whole()) as OwnPaceMessage);
+    const line = new Line(socket, request.socket, whole);
+    const stops = [room.listen(line), loginLines.add(request, () => line.close(POLICY))];
+    serve(socket, line, () => stops.forEach((stop) => stop()));
+  });
+
   app.get(
     '/ws/desk',
     { websocket: true, preValidation: async (request) => void findDesk(request.cookies[DESK_COOKIE]) },
@@ -67,7 +81,7 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, requireTeach
 };
 
 /** The room has ended: how it ended is all there is to say. */
-function lastWord(socket: WebSocket, message: TeacherMessage | DeskMessage): void {
+function lastWord(socket: WebSocket, message: TeacherMessage | DeskMessage | OwnPaceMessage): void {
   socket.on('error', () => socket.terminate());
   socket.send(JSON.stringify(message));
   socket.close(1000);

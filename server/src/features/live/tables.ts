@@ -17,6 +17,8 @@ export const liveSession = sqliteTable(
       .references(() => schoolClass.id, { onDelete: 'cascade' }),
     lessonId: text('lesson_id').notNull(),
     lessonVersion: integer('lesson_version').notNull(),
+    /** Whether the teacher leads all pupils through the lesson, or each goes at their own pace. */
+    pace: text().$type<'live' | 'own'>().notNull().default('live'),
     /** "boat lamp puffin shell" while the room is open; null once it has ended, so that the key is free again. */
     roomKey: text('room_key').unique(),
     /** Of the lesson as it was taught: lists need no lesson read. */
@@ -105,6 +107,8 @@ export const response = sqliteTable(
     waitedMs: integer('waited_ms').notNull().default(0),
     /** When its question was closed; null for a response in time, or where that is not known. */
     closedAtMs: integer('closed_at_ms'),
+    /** How it came: from a pupil's device, or entered by the teacher, who has it on paper or heard it. */
+    source: text().$type<'device' | 'paper' | 'spoken'>().notNull().default('device'),
     /** Whether it counts: one that came late does when the teacher says so. */
     counted: integer({ mode: 'boolean' }).notNull().default(true),
   },

@@ -22,6 +22,7 @@ const view = {
   shapes: [],
   stage: null,
   calls: { showMe: false, pulse: null },
+  own: null,
   question: null,
 };
 

@@ -14,6 +14,7 @@ export function deskView(change: Partial<DeskView> = {}): DeskView {
     shapes: ['time'],
     stage: null,
     calls: { showMe: false, pulse: null },
+    own: null,
     question: questionView(),
     ...change,
   };

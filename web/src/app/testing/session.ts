@@ -60,6 +60,8 @@ export function sessionDetail(): SessionDetail {
     lessonId: 'lesson',
     classId: 'class',
     className: 'Terns',
+    pace: 'live',
+    simulated: false,
     roomKey: ['boat', 'lamp', 'shell', 'fish'],
     createdAtMs: 0,
     endedAtMs: null,
@@ -109,6 +111,7 @@ export function responseOf(name: string, itemId: string, misconceptions: Misconc
     mark: markOf(item, response, LESSON.settings),
     responseTimeMs,
     receivedAtMs: attempt,
+    source: 'device',
     late: null,
   };
 }

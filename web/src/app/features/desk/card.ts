@@ -3,6 +3,7 @@ import type { CardRead, DeskView } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { cardUsed } from './card-in-address';
+import { dayWords } from './day-words';
 
 /** While nothing is open the page looks again so often, in milliseconds. */
 const LOOK_AGAIN_MS = 8000;
@@ -22,7 +23,19 @@ const LOOK_AGAIN_MS = 8000;
           <p class="problem" role="alert">{{ problem }}</p>
         }
         @for (lesson of card.lessons; track lesson.sessionId) {
-          <button type="button" class="button filled big" [disabled]="busy()" (click)="join(lesson.sessionId)">{{ lesson.title }}</button>
+          <button
+            type="button"
+            class="button filled big"
+            [disabled]="busy() || lesson.own?.open === false"
+            (click)="join(lesson.sessionId)"
+          >
+            {{ lesson.title }}
+            @if (lesson.own; as own) {
+              <span class="when">{{
+                own.open ? (own.done ? 'done; look once more' : 'until ' + dayWords(own.lastDay)) : 'from ' + dayWords(own.firstDay)
+              }}</span>
+            }
+          </button>
         } @empty {
           <p role="status">No lesson is open for you just now. Leave this page open: it looks again by itself.</p>
         }
@@ -47,6 +60,11 @@ const LOOK_AGAIN_MS = 8000;
     .button {
       width: 100%;
     }
+    .when {
+      display: block;
+      font-size: 1rem;
+      font-weight: 400;
+    }
   `,
 })
 export class DeskCard {
@@ -59,6 +77,7 @@ export class DeskCard {
   protected readonly card = signal<CardRead | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
+  protected readonly dayWords = dayWords;
   /** The same for every try of this page, so that a repeated join is one join. */
   private readonly joinId = uuid();
   private timer = 0;
@@ -88,11 +107,21 @@ export class DeskCard {
       const card = await ask<CardRead>('POST', '/api/desk/card', { token: this.token() });
       this.card.set(card);
       this.problem.set(null);
-      if (card.lessons.length === 1 && this.word() === null && !this.busy()) return await this.join(card.lessons[0]!.sessionId);
+      const only = onlyWay(card.lessons);
+      if (only && this.word() === null && !this.busy()) return await this.join(only.sessionId);
     } catch (error) {
       this.problem.set(sentenceOf(error));
       if (!(error instanceof ApiProblem && error.mayPass)) return;
     }
     this.timer = window.setTimeout(() => void this.look(), LOOK_AGAIN_MS);
   }
+}
+
+type Lessons = CardRead['lessons'];
+
+/** The lesson that a pupil goes into without a touch: the one that the teacher leads now, or else the only one that is open. */
+function onlyWay(lessons: Lessons): Lessons[number] | undefined {
+  const led = lessons.filter(({ own }) => own === null);
+  const ways = led.length > 0 ? led : lessons.filter(({ own }) => own?.open);
+  return ways.length === 1 ? ways[0] : undefined;
 }

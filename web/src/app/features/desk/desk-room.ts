@@ -8,12 +8,13 @@ import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskCalls } from './desk-calls';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
+import { OwnPace } from './own-pace';
 import { PracticeDial } from './practice-dial';
 
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [Confirm, DeskCalls, DeskQuestion, PracticeDial, StageView],
+  imports: [Confirm, DeskCalls, DeskQuestion, OwnPace, PracticeDial, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -31,7 +32,7 @@ import { PracticeDial } from './practice-dial';
         }
         <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
       </header>
-      <main>
+      <main [class.own]="view.own">
         @if (store.outdated()) {
           <p class="problem" role="status">
             A new version is here. <button class="button outlined" type="button" (click)="reload()">Load the page again</button>
@@ -68,9 +69,18 @@ import { PracticeDial } from './practice-dial';
             }
           </div>
         }
+        @if (view.own && !practising()) {
+          @defer (on immediate) {
+            <zp-own-pace />
+          }
+        }
       </main>
       <zp-confirm #leaving heading="Leave the room?" yes="Leave" no="Stay" (confirmed)="store.leave()">
-        <p>You can come in again with the four pictures.</p>
+        @if (view.own) {
+          <p>You can come back with your card or the four pictures, and go on where you stopped.</p>
+        } @else {
+          <p>You can come in again with the four pictures.</p>
+        }
       </zp-confirm>
     }
   `,
@@ -121,6 +131,11 @@ import { PracticeDial } from './practice-dial';
       aspect-ratio: 760 / 1420;
       max-height: calc(100vh - 5.5rem);
       max-height: calc(100dvh - 5.5rem);
+    }
+    /* Words and buttons stand under the stage, so that it is not as high as the page. */
+    .own .stage {
+      max-height: 62vh;
+      max-height: 62dvh;
     }
     .words {
       padding: 2rem 1rem;

@@ -146,6 +146,8 @@ export const DeskStore = signalStore(
         if (!(error instanceof ApiProblem) || error.mayPass) return false;
         problem = sentenceOf(error); // refused for good: keeping it would block what comes after
       }
+      // At own pace an answer leads on at once: where the line does not say so, it is asked for.
+      if (store.view()?.own && !store.lineOpen()) void look();
       await outbox.remove(post.id);
       patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...(problem ? { problem } : {}) }));
       return true;
@@ -194,6 +196,7 @@ export const DeskStore = signalStore(
     return {
       look,
       enter,
+      take,
 
       /** Shows the card in the address, if there is one that this tab has not come in with. */
       begin(): void {

@@ -74,6 +74,7 @@ export class DeskPreview {
       shapes: [],
       stage: null,
       calls: { showMe: false, pulse: null },
+      own: null,
       // A number of its own each time, so that a question that was changed starts anew.
       question: { askingId: `preview-${number}`, view, phase: 'open', nudged: false, countdown: null, given: null, reveal: null },
     });

@@ -53,7 +53,7 @@ export class Ladder {
   protected readonly running = computed(() => this.store.sessions().filter((session) => session.phase !== 'ended'));
   /** What the class at hand was taught, the newest first. */
   protected readonly taught = computed(() =>
-    this.store.sessions().filter((session) => session.phase === 'ended' && session.classId === this.classId()),
+    this.store.sessions().filter((session) => session.phase === 'ended' && session.classId === this.classId() && !session.simulated),
   );
   private readonly rungById = computed(() => new Map(this.store.lessons().map(({ id, facts }) => [id, facts?.rung ?? null] as const)));
   protected readonly given = computed((): readonly GivenLesson[] => {

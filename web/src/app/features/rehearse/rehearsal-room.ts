@@ -69,6 +69,8 @@ export class RehearsalRoom {
       lessonId: this.of.id,
       classId: REHEARSAL_ID,
       className: `Rehearsal with ${NAMES.length} simulated pupils`,
+      pace: 'live',
+      simulated: true,
       roomKey: null,
       createdAtMs: 0,
       endedAtMs: null,
@@ -102,7 +104,7 @@ export class RehearsalRoom {
         // Who had not finished when the question closed gives no answer.
         if (this.room.run.askings.find((one) => one.id === id)?.phase !== 'open') return;
         const mark = markOf(item, response, settings);
-        const given = { id: `${id} ${place}`, pupilId: NAMES[place]!, askingId: id, attempt: 1, late: null };
+        const given = { id: `${id} ${place}`, pupilId: NAMES[place]!, askingId: id, attempt: 1, source: 'device' as const, late: null };
         this.answered((this.seq += 1), { ...given, response, mark, responseTimeMs, receivedAtMs: Date.now() });
       }, responseTimeMs);
       this.timers.add(timer);

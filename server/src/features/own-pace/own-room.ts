@@ -1,0 +1,319 @@
+import {
+  answeredOwn,
+  beginOwn,
+  CoreError,
+  dayOf,
+  farthestOwnStep,
+  goOwn,
+  isOwnDone,
+  narrationAt,
+  newRun,
+  NO_CALLS,
+  ownIndex,
+  ownSteps,
+  writeRun,
+  type PreparedLesson,
+  type Run,
+  type StepRef,
+} from '@zeitpunkt/core';
+import type { DeskView, MarkedResponse, OwnPaceLive, OwnPlace, Participant, Pupil, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
+import { stored } from '../../db/stored.js';
+import { Answers } from '../live/answers.js';
+import { deskMessage, deskView, sharedView } from '../live/desk-view.js';
+import { Hub } from '../live/hub.js';
+import type { Line } from '../live/line.js';
+import type { RoomNeeds } from '../live/live-room.js';
+import type { OpenRoom } from '../live/open-room.js';
+import { Roster, type Coming } from '../live/roster.js';
+import type { SessionRecord } from '../live/session-record.js';
+import type { OwnPaceQueries } from './queries.js';
+import type { ownPace } from './tables.js';
+
+export interface OwnRoomNeeds extends Omit<RoomNeeds, 'onEnded' | 'wrongKeys'> {
+  readonly own: OwnPaceQueries;
+}
+
+/** Where a pupil stands, as it is kept. */
+interface Place {
+  readonly name: string;
+  run: Run | null;
+  heardAtMs: number | null;
+  finishedAtMs: number | null;
+  line: string;
+}
+
+/** A lesson that was given out: each pupil's run of it, their answers, and the teachers who look on. */
+export class OwnRoom implements OpenRoom {
+  readonly id: string;
+  readonly classId: string;
+  readonly teacherId: string;
+  readonly className: string;
+  readonly lesson: PreparedLesson;
+  readonly admitsNewcomers = false;
+  /** A school week: it is gone on with on other days. */
+  readonly deskSeconds = 7 * 24 * 3600;
+  private readonly roster: Roster;
+  private readonly answers: Answers;
+  private readonly hub: Hub;
+  private readonly windows = new Set<Line>();
+  private places = new Map<string, Place>();
+  /** Counts the views that went out, so that a desk knows the newer one. */
+  private seq = 0;
+
+  constructor(
+    record: SessionRecord,
+    private given: typeof ownPace.$inferSelect,
+    private readonly needs: OwnRoomNeeds,
+  ) {
+    const { id, lesson, participants, responses } = record;
+    this.id = id;
+    this.classId = record.classId;
+    this.teacherId = record.teacherId;
+    this.className = record.className;
+    this.lesson = lesson;
+    this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
+    this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (response) => this.answered(response));
+    this.readPlaces();
+    this.roster = new Roster(id, this.pupils, participants, needs.queries);
+    for (const pupilId of this.places.keys()) this.mend(pupilId);
+  }
+
+  // --- pupils ---
+
+  /** Everybody can come in by key again and again: a second device takes over. */
+  get names(): { readonly pupils: readonly Pupil[]; readonly inAlready: readonly Pupil[] } {
+    return { pupils: this.pupils, inAlready: [] };
+  }
+
+  get isByKey(): boolean {
+    return this.given.byKey;
+  }
+
+  join({ participantId, pupilId, tokenHash }: Coming): string {
+    return this.joinByCard(participantId, pupilId, tokenHash);
+  }
+
+  joinByCard(joinId: string, pupilId: string, hashOfToken: string): string {
+    this.mustBeOpen();
+    const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
+    if (before) this.hub.moveDesk(place.id);
+    const own = this.placeOf(pupilId);
+    if (!own.run) void this.keepRun(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs()));
+    return place.id;
+  }
+
+  hasParticipant(participantId: string): boolean {
+    return this.roster.has(participantId);
+  }
+
+  release(participantId: string): Participant {
+    const place = this.roster.release(participantId, this.needs.nowMs());
+    this.hub.releaseDesk(participantId);
+    this.needs.onReleased(participantId);
+    return place;
+  }
+
+  /** A pupil goes to another step, or has the same one once more. @throws CoreError ROOM_POSITION_RANGE, OWN_PACE_DAYS */
+  async go(participantId: string, to: StepRef): Promise<void> {
+    this.mustBeOpen();
+    const { pupilId } = this.roster.get(participantId);
+    await this.keepRun(pupilId, goOwn(this.runOf(pupilId), to, this.lesson, this.needs.nowMs()));
+  }
+
+  respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
+    const { pupilId } = this.roster.get(participantId);
+    const asking = this.runOf(pupilId).askings.find(({ id }) => id === post.askingId);
+    // A question that the pupil has gone back from is still to be answered; only once the answer was shown it is too late.
+    return this.answers.keep(pupilId, post, asking && asking.phase !== 'revealed' ? { ...asking, phase: 'open' } : asking);
+  }
+
+  deskView(participantId: string): DeskView {
+    const { shared, pupil, latest } = this.viewParts(participantId);
+    return deskView(shared, pupil, latest);
+  }
+
+  deskMessage(participantId: string): string {
+    const { shared, pupil, latest } = this.viewParts(participantId);
+    return deskMessage(shared, pupil, latest);
+  }
+
+  listenDesk(participantId: string, line: Line): () => void {
+    return this.hub.listenDesk(participantId, line);
+  }
+
+  // --- the teacher ---
+
+  listen(line: Line): () => void {
+    this.windows.add(line);
+    return () => this.windows.delete(line);
+  }
+
+  live(): OwnPaceLive {
+    const { firstDay, lastDay, byKey, line } = this.given;
+    const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
+    return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, endedAtMs: null, line, places, responses: this.answers.latest };
+  }
+
+  /** Takes what was changed about it: its days, its key, its line to all. */
+  change(given: typeof ownPace.$inferSelect): void {
+    this.given = given;
+    this.tellAll();
+  }
+
+  /** Writes one line to a pupil; empty takes it away. @throws CoreError PUPIL_UNKNOWN */
+  write(pupilId: string, line: string): void {
+    this.placeOf(pupilId).line = line;
+    this.needs.own.savePlace(this.id, pupilId, { line });
+    this.tell(pupilId);
+  }
+
+  /** The class has changed: who came in has a place where the lesson was given to all, who left has none any more. */
+  renew(): void {
+    this.readPlaces();
+    const gone = this.roster.renew(this.pupils);
+    this.answers.forget(new Set(gone.map(({ pupilId }) => pupilId)));
+    for (const { id } of gone) {
+      this.hub.releaseDesk(id);
+      this.needs.onReleased(id);
+    }
+    this.tellAll();
+  }
+
+  readAgain(responses: readonly MarkedResponse[]): void {
+    this.answers.readAgain(responses);
+    this.tellAll();
+  }
+
+  /** It is over: desks and windows hear so and are let go. */
+  close(): void {
+    this.tellAll();
+    this.hub.closeAll();
+    for (const line of [...this.windows]) line.close();
+  }
+
+  /** The class was deleted, and this lesson with it. */
+  dissolve(): void {
+    for (const { id } of this.roster.all) this.hub.releaseDesk(id);
+    for (const line of [...this.windows]) line.close();
+  }
+
+  // --- within ---
+
+  private get pupils(): Pupil[] {
+    return [...this.places].map(([id, { name }]) => ({ id, name }));
+  }
+
+  private readPlaces(): void {
+    this.places = new Map(
+      this.needs.own.places(this.id).map(({ place, name }) => [
+        place.pupilId,
+        {
+          name,
+          run: place.run === null ? null : stored.run(place.run, name),
+          heardAtMs: place.heardAtMs,
+          finishedAtMs: place.finishedAtMs,
+          line: place.line,
+        },
+      ]),
+    );
+  }
+
+  private placeOf(pupilId: string): Place {
+    const place = this.places.get(pupilId);
+    if (!place) throw new CoreError('PUPIL_UNKNOWN', 'This lesson was not given to this pupil.');
+    return place;
+  }
+
+  private runOf(pupilId: string): Run {
+    return this.placeOf(pupilId).run ?? beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs());
+  }
+
+  private mustBeOpen(): void {
+    const today = dayOf(this.needs.nowMs());
+    const { firstDay, lastDay } = this.given;
+    if (today < firstDay) throw new CoreError('OWN_PACE_DAYS', `This lesson opens on ${firstDay}.`);
+    if (today > lastDay) throw new CoreError('OWN_PACE_DAYS', 'This lesson is over.');
+  }
+
+  /** An answer that was kept: the pupil learns the reason at once. */
+  private answered(response: MarkedResponse): void {
+    const { pupilId, askingId } = response;
+    for (const line of this.windows) line.tell(JSON.stringify({ type: 'answer', response }));
+    const run = answeredOwn(this.runOf(pupilId), askingId, this.lesson, this.needs.nowMs());
+    void this.keepRun(pupilId, run).catch(() => undefined); // the answer is kept: the place is mended from it, see mend()
+  }
+
+  /** A server that stopped between an answer and what follows from it goes on from the answer. */
+  private mend(pupilId: string): void {
+    const place = this.placeOf(pupilId);
+    for (const { id, phase } of place.run?.askings ?? []) {
+      if (phase === 'revealed' || !this.answers.latestOf(pupilId, id)) continue;
+      place.run = answeredOwn(place.run!, id, this.lesson, this.needs.nowMs());
+    }
+  }
+
+  /** Where a pupil stands now: told at once, and kept. */
+  private async keepRun(pupilId: string, run: Run): Promise<void> {
+    const place = this.placeOf(pupilId);
+    const nowMs = this.needs.nowMs();
+    place.run = run;
+    place.heardAtMs = nowMs;
+    place.finishedAtMs ??= isOwnDone(this.lesson, run) ? nowMs : null;
+    const { finishedAtMs } = place;
+    this.tell(pupilId);
+    await this.needs.commit(() => this.needs.own.savePlace(this.id, pupilId, { run: writeRun(run), heardAtMs: nowMs, finishedAtMs }));
+  }
+
+  private setOnline(participantId: string, online: boolean): void {
+    if (!this.roster.setOnline(participantId, online)) return;
+    const { pupilId } = this.roster.get(participantId);
+    this.tellWindows(pupilId);
+  }
+
+  private tell(pupilId: string): void {
+    this.seq += 1;
+    for (const { id } of this.roster.all.filter((one) => one.pupilId === pupilId)) this.hub.tellDesk(id, (desk) => this.deskMessage(desk));
+    this.tellWindows(pupilId);
+  }
+
+  private tellWindows(pupilId: string): void {
+    const text = JSON.stringify({ type: 'place', place: this.told(pupilId) });
+    for (const line of this.windows) line.tell(text);
+  }
+
+  private tellAll(): void {
+    this.seq += 1;
+    this.hub.tellDesks((id) => this.deskMessage(id));
+    for (const line of this.windows) line.show();
+  }
+
+  /** A place as the teacher sees it. */
+  private told(pupilId: string): OwnPlace {
+    const { name, run, heardAtMs, finishedAtMs, line } = this.placeOf(pupilId);
+    const online = this.roster.all.some((one) => one.pupilId === pupilId && one.online);
+    return { pupilId, name, at: run && ownIndex(this.lesson, run.at), done: finishedAtMs !== null, heardAtMs, online, line };
+  }
+
+  private viewParts(participantId: string) {
+    const { name, pupilId } = this.roster.get(participantId);
+    const { line } = this.placeOf(pupilId);
+    const run = this.runOf(pupilId);
+    const nowMs = this.needs.nowMs();
+    const room = { phase: 'running', run, aside: null, calls: NO_CALLS } as const;
+    const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className }, nowMs);
+    const steps = ownSteps(this.lesson);
+    const farthest = farthestOwnStep(this.lesson, run);
+    const own = {
+      narration: narrationAt(this.lesson, run.at),
+      at: ownIndex(this.lesson, run.at),
+      farthest,
+      steps: steps.slice(0, farthest + 1).map(({ ref }) => ref),
+      total: steps.length,
+      done: isOwnDone(this.lesson, run),
+      lines: [this.given.line, line].filter((text) => text !== ''),
+      lastDay: this.given.lastDay,
+    };
+    const pupil = { participantId, pupilName: name, ready: null, own };
+    return { shared, pupil, latest: (askingId: string) => this.answers.latestOf(pupilId, askingId) };
+  }
+}

@@ -1,0 +1,222 @@
+import {
+  CoreError,
+  dayOf,
+  isIsoDate,
+  newRoom,
+  prepareLesson,
+  writeRoomState,
+  type KeyPicture,
+  type Lesson,
+  type PreparedLesson,
+  type RoomState,
+} from '@zeitpunkt/core';
+import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
+import type { Store } from '../../db/connection.js';
+import type { RoomDirectory } from '../live/room-directory.js';
+import { readRecord, type SessionRecord } from '../live/session-record.js';
+import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
+import { ownPaceQueries } from './queries.js';
+
+export interface OwnRoomsOptions {
+  readonly store: Store;
+  readonly nowMs: () => number;
+  readonly rooms: RoomDirectory;
+  readonly pupilsOf: (classId: string) => Pupil[];
+}
+
+/** All lessons that were given out and are not over, each read from the database when it is first asked for. */
+export class OwnRooms {
+  private readonly open = new Map<string, OwnRoom>();
+  private readonly own;
+  private readonly needs: OwnRoomNeeds;
+
+  constructor(private readonly options: OwnRoomsOptions) {
+    this.own = ownPaceQueries(options.store.db);
+    this.needs = { ...options.rooms.needs, own: this.own };
+  }
+
+  /**
+   * Gives a lesson out. The same start sent again gives the same session.
+   * @throws CoreError OWN_PACE_DAYS, SESSION_ID_TAKEN, PUPIL_UNKNOWN
+   */
+  give(start: OwnPaceStart, teacherId: string, lesson: { readonly version: number; readonly file: Lesson }): OwnPaceDetail {
+    const { id, lessonId, classId, pupilIds, firstDay, lastDay, byKey } = start;
+    const { queries } = this.options.rooms;
+    const known = queries.session(id)?.session;
+    if (known && known.teacherId !== teacherId)
+      throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please try again.');
+    if (!known) {
+      mustBeDays(firstDay, lastDay, dayOf(this.options.nowMs()));
+      const inClass = this.options.pupilsOf(classId).map((pupil) => pupil.id);
+      if (pupilIds?.some((pupilId) => !inClass.includes(pupilId))) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
+      this.options.store.sqlite.transaction(() => {
+        queries.insertSession({
+          id,
+          lessonId,
+          classId,
+          teacherId,
+          lessonVersion: lesson.version,
+          pace: 'own',
+          roomKey: this.options.rooms.freeKey(),
+          title: lesson.file.title,
+          phase: 'running',
+          room: writeRoomState(askedInAll(prepareLesson(lesson.file), 'running')),
+          createdAtMs: this.options.nowMs(),
+          endedAtMs: null,
+        });
+        this.own.insert({ sessionId: id, firstDay, lastDay, byKey, toAll: pupilIds === null }, pupilIds ?? inClass);
+      })();
+    }
+    return this.detail(id, teacherId);
+  }
+
+  /** A lesson that was given out and is not over; undefined where there is none. */
+  find(sessionId: string): OwnRoom | undefined {
+    const known = this.open.get(sessionId);
+    if (known) return known;
+    const given = this.own.find(sessionId);
+    const record = given && readRecord(this.options.rooms.queries, sessionId);
+    if (!given || !record || record.endedAtMs !== null) return undefined;
+    const room = new OwnRoom(record, given, this.needs);
+    this.open.set(sessionId, room);
+    return room;
+  }
+
+  /** The lesson that a key opens, if pupils may come in by key. */
+  byKey(pictures: readonly KeyPicture[]): OwnRoom | undefined {
+    const id = this.options.rooms.queries.sessionIdByKey(pictures.join(' '));
+    const room = id === undefined ? undefined : this.find(id);
+    return room?.isByKey ? room : undefined;
+  }
+
+  /** What a pupil can do at own pace now, or soon. */
+  lessonsOf(pupilId: string): CardRead['lessons'] {
+    const today = dayOf(this.options.nowMs());
+    return this.own.givenTo(pupilId).flatMap(({ sessionId, title, firstDay, lastDay, finishedAtMs }) => {
+      if (lastDay < today) return [];
+      return [{ sessionId, title, own: { firstDay, lastDay, open: firstDay <= today, done: finishedAtMs !== null } }];
+    });
+  }
+
+  /** @throws CoreError NOT_FOUND, also for what others gave out */
+  detail(sessionId: string, teacherId: string): OwnPaceDetail {
+    const { record, given } = this.mustOwn(sessionId, teacherId);
+    const { id, lessonId, classId, className, roomKey, endedAtMs } = record;
+    const room = this.find(sessionId) ?? new OwnRoom(record, given, this.needs);
+    const isOpen = endedAtMs === null;
+    const live = { ...room.live(), endedAtMs };
+    return { id, lessonId, classId, className, roomKey: isOpen && given.byKey ? roomKey : null, lesson: record.lesson.lesson, live };
+  }
+
+  /**
+   * Changes when a lesson is open, and whether by key; a later last day opens one again that is over.
+   * @throws CoreError NOT_FOUND, OWN_PACE_DAYS
+   */
+  change(sessionId: string, teacherId: string, change: OwnPaceChange): OwnPaceDetail {
+    const { record, given } = this.mustOwn(sessionId, teacherId);
+    const next = { ...given, ...change };
+    const today = dayOf(this.options.nowMs());
+    mustBeDays(next.firstDay, next.lastDay, today);
+    this.own.change(sessionId, change);
+    if (record.endedAtMs !== null) {
+      const room = writeRoomState(askedInAll(record.lesson, 'running'));
+      this.own.setEnded(sessionId, { endedAtMs: null, roomKey: this.options.rooms.freeKey(), room });
+    }
+    this.find(sessionId)?.change(next);
+    return this.detail(sessionId, teacherId);
+  }
+
+  /** Writes one line to a pupil, or to all. @throws CoreError NOT_FOUND, PUPIL_UNKNOWN */
+  write(sessionId: string, teacherId: string, pupilId: string | null, line: string): OwnPaceDetail {
+    const { given } = this.mustOwn(sessionId, teacherId);
+    const room = this.find(sessionId);
+    if (!room) throw new CoreError('ROOM_NOT_RUNNING', 'This lesson is over; nobody would read that.');
+    if (pupilId !== null) room.write(pupilId, line);
+    else {
+      this.own.change(sessionId, { line });
+      room.change({ ...given, line });
+    }
+    return this.detail(sessionId, teacherId);
+  }
+
+  /** Ends a lesson before its last day. @throws CoreError NOT_FOUND */
+  end(sessionId: string, teacherId: string): OwnPaceDetail {
+    const { record } = this.mustOwn(sessionId, teacherId);
+    if (record.endedAtMs === null) this.endRecord(record);
+    return this.detail(sessionId, teacherId);
+  }
+
+  /** Ends every lesson whose last day is over. Returns how many. */
+  endOver(): number {
+    const over = this.own.over(dayOf(this.options.nowMs()));
+    for (const { id } of over) this.endRecord(readRecord(this.options.rooms.queries, id)!);
+    return over.length;
+  }
+
+  /** A class has changed: where a lesson was given to all of it, whoever is new has a place in it. */
+  classChanged(classId: string, merged = false): void {
+    for (const { id, toAll } of this.own.openOf(classId)) {
+      if (toAll) {
+        this.own.addPlaces(
+          id,
+          this.options.pupilsOf(classId).map((pupil) => pupil.id),
+        );
+      }
+      const room = this.open.get(id);
+      room?.renew();
+      if (merged) room?.readAgain(readRecord(this.options.rooms.queries, id)!.responses);
+    }
+  }
+
+  classDeleted(classId: string): void {
+    for (const room of [...this.open.values()]) {
+      if (room.classId !== classId) continue;
+      this.forget(room);
+      room.dissolve();
+    }
+  }
+
+  private mustOwn(sessionId: string, teacherId: string) {
+    this.options.rooms.head(sessionId, teacherId);
+    const given = this.own.find(sessionId);
+    if (!given) throw new CoreError('NOT_FOUND', 'There is no such lesson at own pace among yours.');
+    return { given, record: readRecord(this.options.rooms.queries, sessionId)! };
+  }
+
+  private endRecord({ id, lesson }: SessionRecord): void {
+    const room = this.find(id);
+    const endedAtMs = this.options.nowMs();
+    this.own.setEnded(id, { endedAtMs, roomKey: null, room: writeRoomState(askedInAll(lesson, 'ended')) });
+    if (!room) return;
+    this.forget(room);
+    room.close();
+  }
+
+  private forget(room: OwnRoom): void {
+    this.open.delete(room.id);
+    this.options.rooms.tokens.forget((place) => place.room === room);
+  }
+}
+
+/**
+ * The room that stands for a lesson at own pace, as reviews read it: all that it asks was asked, of each pupil when they came to
+ * it.
+ */
+function askedInAll(prepared: PreparedLesson, phase: 'running' | 'ended'): RoomState {
+  const room = newRoom(prepared);
+  const askings = prepared.lesson.beats.flatMap((beat) => {
+    if (beat.kind !== 'ask' || prepared.aloud.has(beat.itemId)) return [];
+    return [{ id: beat.itemId, item: prepared.context.itemOf(beat.itemId), phase: 'revealed' as const, closedAtMs: null }];
+  });
+  const once = askings.filter(({ id }, index) => askings.findIndex((one) => one.id === id) === index);
+  return { ...room, phase, run: { ...room.run, askings: once }, endedBy: null };
+}
+
+/** @throws CoreError OWN_PACE_DAYS */
+function mustBeDays(firstDay: string, lastDay: string, today: string): void {
+  for (const day of [firstDay, lastDay]) {
+    if (!isIsoDate(day)) throw new CoreError('OWN_PACE_DAYS', `There is no day ${day} in the calendar.`);
+  }
+  if (lastDay < firstDay) throw new CoreError('OWN_PACE_DAYS', 'The last day lies before the first.');
+  if (lastDay < today) throw new CoreError('OWN_PACE_DAYS', 'The last day is over already.');
+}

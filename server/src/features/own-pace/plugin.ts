@@ -1,0 +1,79 @@
+import { CoreError, type Lesson } from '@zeitpunkt/core';
+import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceStart } from '@zeitpunkt/contract';
+import { Type } from '@sinclair/typebox';
+import type { Feature } from '../../http/feature.js';
+import type { Limits } from '../../http/limits.js';
+import type { RequireTeacher } from '../auth/guard.js';
+import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
+import type { OwnRooms } from './own-rooms.js';
+
+export interface OwnPaceOptions {
+  readonly own: OwnRooms;
+  readonly findDesk: FindDesk;
+  readonly requireTeacher: RequireTeacher;
+  readonly limits: Limits;
+  /** Pins the lesson as it is now, if the teacher owns both lesson and class. */
+  readonly pinForTeaching: (
+    teacherId: string,
+    lessonId: string,
+    classId: string,
+  ) => { readonly version: number; readonly file: Lesson } | undefined;
+}
+
+const Params = Type.Object({ id: Type.String() });
+/** Lessons whose last day is over are looked for so often, in milliseconds. */
+const OVER_EVERY_MS = 10 * 60_000;
+
+/** Lessons at own pace: given out, looked on at, and gone through by pupils. */
+export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, findDesk, requireTeacher, limits, pinForTeaching }) => {
+  const endOver = () => {
+    try {
+      own.endOver();
+    } catch (error) {
+      app.log.error({ err: error }, 'lessons that are over could not be ended; it is tried again later');
+    }
+  };
+  app.addHook('onReady', async () => endOver());
+  const timer = setInterval(endOver, OVER_EVERY_MS).unref();
+  app.addHook('onClose', async () => clearInterval(timer));
+
+  app.post(
+    '/api/own-pace',
+    { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: limits.lessonBodyBytes },
+    (request) => {
+      const teacher = requireTeacher(request);
+      const { lessonId, classId } = request.body;
+      const lesson = pinForTeaching(teacher.id, lessonId, classId);
+      if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson or class among yours.');
+      return own.give(request.body, teacher.id, lesson);
+    },
+  );
+
+  app.get('/api/own-pace/:id', { schema: { params: Params, response: { 200: OwnPaceDetail } } }, (request) =>
+    own.detail(request.params.id, requireTeacher(request).id),
+  );
+
+  app.post('/api/own-pace/:id/change', { schema: { params: Params, body: OwnPaceChange, response: { 200: OwnPaceDetail } } }, (request) =>
+    own.change(request.params.id, requireTeacher(request).id, request.body),
+  );
+
+  app.post('/api/own-pace/:id/line', { schema: { params: Params, body: OwnPaceLine, response: { 200: OwnPaceDetail } } }, (request) =>
+    own.write(request.params.id, requireTeacher(request).id, request.body.pupilId, request.body.line.trim()),
+  );
+
+  app.post('/api/own-pace/:id/end', { schema: { params: Params, response: { 200: OwnPaceDetail } } }, (request) =>
+    own.end(request.params.id, requireTeacher(request).id),
+  );
+
+  app.post(
+    '/api/desk/own/go',
+    { schema: { body: OwnGo, response: { 200: DeskView } }, bodyLimit: limits.deskBodyBytes },
+    async (request) => {
+      const place = findDesk(request.cookies[DESK_COOKIE]);
+      const room = place.room && own.find(place.room.id);
+      if (!place.room || !room) throw new CoreError('ROOM_NOT_RUNNING', 'This lesson is over.');
+      await room.go(place.participantId, request.body.to);
+      return room.deskView(place.participantId);
+    },
+  );
+};

@@ -1,0 +1,88 @@
+import { and, asc, eq, isNull, lt } from 'drizzle-orm';
+import type { IsoDate } from '@zeitpunkt/core';
+import type { Db } from '../../db/connection.js';
+import { pupil } from '../classes/tables.js';
+import { liveSession } from '../live/tables.js';
+import { ownPace, ownPlace } from './tables.js';
+
+/** Reads and writes of lessons at own pace. */
+export function ownPaceQueries(db: Db) {
+  return {
+    insert: (row: typeof ownPace.$inferInsert, pupilIds: readonly string[]) => {
+      db.insert(ownPace).values(row).run();
+      for (const pupilId of pupilIds) db.insert(ownPlace).values({ sessionId: row.sessionId, pupilId }).run();
+    },
+
+    find: (sessionId: string) => db.select().from(ownPace).where(eq(ownPace.sessionId, sessionId)).get(),
+
+    change: (sessionId: string, change: Partial<typeof ownPace.$inferInsert>) => {
+      if (Object.keys(change).length > 0) db.update(ownPace).set(change).where(eq(ownPace.sessionId, sessionId)).run();
+    },
+
+    /** The places of those a lesson was given to who are still in a class, in the order of their class. */
+    places: (sessionId: string) =>
+      db
+        .select({ place: ownPlace, name: pupil.name })
+        .from(ownPlace)
+        .innerJoin(pupil, eq(pupil.id, ownPlace.pupilId))
+        .where(and(eq(ownPlace.sessionId, sessionId), isNull(pupil.leftAtMs)))
+        .orderBy(asc(pupil.place))
+        .all(),
+
+    addPlaces: (sessionId: string, pupilIds: readonly string[]) => {
+      for (const pupilId of pupilIds) db.insert(ownPlace).values({ sessionId, pupilId }).onConflictDoNothing().run();
+    },
+
+    savePlace: (sessionId: string, pupilId: string, change: Partial<typeof ownPlace.$inferInsert>) =>
+      db
+        .update(ownPlace)
+        .set(change)
+        .where(and(eq(ownPlace.sessionId, sessionId), eq(ownPlace.pupilId, pupilId)))
+        .run(),
+
+    /** Lessons that were given to a pupil and are not over, the one that ends first before the others. */
+    givenTo: (pupilId: string) =>
+      db
+        .select({
+          sessionId: ownPace.sessionId,
+          title: liveSession.title,
+          firstDay: ownPace.firstDay,
+          lastDay: ownPace.lastDay,
+          finishedAtMs: ownPlace.finishedAtMs,
+        })
+        .from(ownPlace)
+        .innerJoin(ownPace, eq(ownPace.sessionId, ownPlace.sessionId))
+        .innerJoin(liveSession, eq(liveSession.id, ownPlace.sessionId))
+        .where(and(eq(ownPlace.pupilId, pupilId), isNull(liveSession.endedAtMs)))
+        .orderBy(asc(ownPace.lastDay))
+        .all(),
+
+    /** Lessons of a class that are not over. */
+    openOf: (classId: string) =>
+      db
+        .select({ id: ownPace.sessionId, toAll: ownPace.toAll })
+        .from(ownPace)
+        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+        .where(and(eq(liveSession.classId, classId), isNull(liveSession.endedAtMs)))
+        .all(),
+
+    /** Lessons that are open though their last day is over. */
+    over: (today: IsoDate) =>
+      db
+        .select({ id: ownPace.sessionId })
+        .from(ownPace)
+        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+        .where(and(isNull(liveSession.endedAtMs), lt(ownPace.lastDay, today)))
+        .all(),
+
+    /** Opens a session again, under a new key, or ends it. */
+    setEnded: (sessionId: string, ended: { readonly endedAtMs: number | null; readonly roomKey: string | null; readonly room: string }) =>
+      db
+        .update(liveSession)
+        .set({ ...ended, phase: ended.endedAtMs === null ? 'running' : 'ended' })
+        .where(eq(liveSession.id, sessionId))
+        .run(),
+  };
+}
+
+export type OwnPaceQueries = ReturnType<typeof ownPaceQueries>;
