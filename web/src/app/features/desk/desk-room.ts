@@ -9,12 +9,13 @@ import { DeskCalls } from './desk-calls';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { OwnPace } from './own-pace';
+import { OwnSays } from './own-says';
 import { PracticeDial } from './practice-dial';
 
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [Confirm, DeskCalls, DeskQuestion, OwnPace, PracticeDial, StageView],
+  imports: [Confirm, DeskCalls, DeskQuestion, OwnPace, OwnSays, PracticeDial, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -46,6 +47,11 @@ import { PracticeDial } from './practice-dial';
             <zp-desk-calls />
           }
         }
+        @if (view.own && !practising()) {
+          @defer (on immediate) {
+            <zp-own-says />
+          }
+        }
         @if (showsClock()) {
           <!-- The clock of the class has the desk to itself. -->
         } @else if (practising()) {
@@ -55,7 +61,7 @@ import { PracticeDial } from './practice-dial';
           <zp-desk-question [question]="question" />
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ view.lessonTitle }}</h1>
-          <zp-stage class="stage" [class.tall]="tall()" [play]="play" [layout]="tall() ? 'tall' : 'wide'" />
+          <zp-stage class="stage" [class.tall]="isTall()" [play]="play" [layout]="isTall() ? 'tall' : 'wide'" />
         } @else {
           <div class="words">
             @if (view.phase === 'door') {
@@ -147,6 +153,14 @@ import { PracticeDial } from './practice-dial';
 export class DeskRoom {
   protected readonly store = inject(DeskStore);
   protected readonly tall = heldUpright();
+
+  /** On a phone the parts of the stage stand under one another; a dial alone needs no room for others at own pace. */
+  protected readonly isTall = computed(() => {
+    const play = this.play();
+    if (!this.tall() || !play || !this.store.view()?.own) return this.tall();
+    const { display, words, board, bands, dials, chart } = play.stateAt(Infinity);
+    return display !== null || chart !== null || [words, board, bands, dials].some((part) => part.length > 0);
+  });
 
   /** Whether the teacher asks something of the class in passing. */
   protected readonly calls = computed(() => {

@@ -2,24 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import type { DeskView } from '@zeitpunkt/contract';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { DeskStore } from './desk-store';
-import { ReadAloud } from './read-aloud';
 
 /** While the line is lost the same step is asked for again after this pause, in milliseconds. */
 const AGAIN_MS = 2000;
 
-/** A lesson at own pace: what the teacher would say here, and the way on, back and once more. Loaded where a lesson is one. */
+/** A lesson at own pace: the way on, back and once more. Loaded where a lesson is one. */
 @Component({
   selector: 'zp-own-pace',
-  imports: [ReadAloud],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (own(); as own) {
-      @for (line of own.lines; track line) {
-        <p class="line" role="status"><strong>From your teacher:</strong> {{ line }}</p>
-      }
-      @if (narration(); as narration) {
-        <p class="narration" aria-live="polite">{{ narration }}</p>
-      }
       @if (own.done) {
         <p class="done" role="status"><strong>You have done all of it.</strong> You can look at everything once more.</p>
       }
@@ -31,7 +23,6 @@ const AGAIN_MS = 2000;
         @if (isStage()) {
           <button type="button" class="button outlined big" (click)="goTo(own.at)">Once more</button>
         }
-        <zp-read-aloud [text]="narration()" [language]="store.view()?.language ?? ''" />
         @if (own.at < own.farthest) {
           <button type="button" class="button filled big on" (click)="goTo(own.at + 1)">Go on</button>
         } @else if (!own.done) {
@@ -60,17 +51,6 @@ const AGAIN_MS = 2000;
       display: grid;
       gap: 0.6rem;
       margin-top: 0.5rem;
-    }
-    .narration {
-      font-size: 1.25rem;
-      line-height: 1.45;
-      text-align: center;
-      text-wrap: balance;
-    }
-    .line {
-      padding: 0.4rem 0.9rem;
-      border-left: 5px solid var(--accent);
-      background: var(--sheet);
     }
     .done {
       text-align: center;
@@ -103,8 +83,6 @@ export class OwnPace {
   protected readonly store = inject(DeskStore);
   protected readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly isStage = computed(() => this.store.view()?.stage !== null);
-  /** What the teacher would say; once a question is answered the question itself says why. */
-  protected readonly narration = computed(() => (this.store.view()?.question?.reveal ? '' : (this.own()?.narration ?? '')));
   protected readonly problem = signal<string | null>(null);
   /** The step that is asked for; null where none is. */
   protected readonly wanted = signal<number | null>(null);

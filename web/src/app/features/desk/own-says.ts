@@ -1,0 +1,50 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DeskStore } from './desk-store';
+import { ReadAloud } from './read-aloud';
+
+/** What the teacher would say at a step of a lesson at own pace, to read or to hear, and what the teacher writes. */
+@Component({
+  selector: 'zp-own-says',
+  imports: [ReadAloud],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @for (line of own()?.lines; track line) {
+      <p class="line" role="status"><strong>From your teacher:</strong> {{ line }}</p>
+    }
+    @if (narration(); as narration) {
+      <div class="says">
+        <p aria-live="polite">{{ narration }}</p>
+        <zp-read-aloud [text]="narration" [language]="store.view()?.language ?? ''" />
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.6rem;
+      margin-bottom: 0.6rem;
+    }
+    .says {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem 1rem;
+      align-items: center;
+      justify-content: center;
+      font-size: 1.2rem;
+      line-height: 1.4;
+      text-align: center;
+      text-wrap: balance;
+    }
+    .line {
+      padding: 0.4rem 0.9rem;
+      border-left: 5px solid var(--accent);
+      background: var(--sheet);
+    }
+  `,
+})
+export class OwnSays {
+  protected readonly store = inject(DeskStore);
+  protected readonly own = computed(() => this.store.view()?.own ?? null);
+  /** Once a question is answered, the question itself says why. */
+  protected readonly narration = computed(() => (this.store.view()?.question?.reveal ? '' : (this.own()?.narration ?? '')));
+}
