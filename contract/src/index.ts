@@ -3,7 +3,7 @@ export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { StageStateSchema } from './stage.js';
 export { SHAPE_IDS, shapeView } from './shapes/shapes.js';
 export { KIND_SCHEMAS, ItemSchema, ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';
-export { LONGEST_WAIT_MS, MarkedResponse, MarkSchema, ResponseKept, ResponsePost } from './responses.js';
+export { LONGEST_WAIT_MS, MarkedResponse, MarkSchema, ResponseEntered, ResponseKept, ResponsePost } from './responses.js';
 export { Invite, Invited, Me, SetUp, SignIn, Staff, Teacher } from './staff.js';
 export {
   CardsMade,
@@ -72,3 +72,4 @@ export {
 } from './desk.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';
 export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceStart, OwnPlace } from './own-pace.js';
+export { MOST_SIMULATED, RehearsalStart, SimulatedWish } from './simulated.js';

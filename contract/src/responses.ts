@@ -54,6 +54,16 @@ export const MarkSchema = Exact({
 
 const SourceSchema = OneOf(['device', 'paper', 'spoken']);
 
+/** An answer that the teacher has on paper or heard, entered for a pupil. The id is made by whoever enters it. */
+export const ResponseEntered = Exact({
+  id: Uuid,
+  pupilId: Uuid,
+  askingId: AskingIdSchema,
+  source: OneOf(['paper', 'spoken']),
+  response: ResponseSchema,
+});
+export type ResponseEntered = Data<typeof ResponseEntered>;
+
 /** A response as its teacher sees it. */
 export const MarkedResponse = Exact({
   id: Uuid,

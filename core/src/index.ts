@@ -229,3 +229,6 @@ export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest
 export { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from './run/own-pace.js';
 export { guessColumns } from './roster/guess-columns.js';
 export { LONGEST_NAME, planRoster, type RosterColumns, type RosterEntry, type RosterPupil, type RosterRow } from './roster/roster.js';
+export { SHORE_NAMES } from './rehearsal/shore-names.js';
+export { TYPED_EXAMPLES, typedResponse } from './question-kinds/typed-response.js';
+export { answerTimes, plannedThinkSec, type AnswerTimes } from './run/answer-times.js';

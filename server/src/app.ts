@@ -25,6 +25,7 @@ import { planOf } from './features/plans/queries.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
+import { answerTimesOf } from './features/live/answer-times.js';
 import { answerRoute } from './features/live/answer-route.js';
 import { deskFinder, type FindDesk } from './features/live/desk-places.js';
 import { cardDeskRoutes } from './features/live/card-desk-routes.js';
@@ -34,6 +35,7 @@ import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { ownPacePlugin } from './features/own-pace/plugin.js';
+import { simulatedPlugin } from './features/simulated/plugin.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
@@ -154,6 +156,7 @@ async function registerOthers(
     requireTeacher: guard.require,
     nowMs,
     limits,
+    answerTimes: (teacherId, classId) => answerTimesOf(store.db, mustOwnClass(store.db, teacherId, classId).id),
     dailyTimes: (teacherId, classId) => planOf(store.db, mustOwnClass(store.db, teacherId, classId)).plan.daily,
   });
   await app.register(addressesPlugin, { requireTeacher: guard.require, addresses: options.addresses ?? (() => []) });
@@ -169,6 +172,7 @@ async function registerOthers(
     },
     pinForTeaching,
   });
+  await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
     mustBeFree(store.db, classId, name, id);

@@ -87,6 +87,12 @@ export const teacherRoutes: Routes = [
         canActivate: [signedIn],
         loadComponent: () => import('./features/review/review').then((file) => file.Review),
       },
+      {
+        path: 'review/:id/enter',
+        title: 'Enter answers',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/enter/enter-answers').then((file) => file.EnterAnswers),
+      },
       { path: '', loadChildren: () => import('./live.routes').then((file) => file.liveRoutes) },
       { path: '**', title: 'Nothing here', loadComponent: () => import('./features/frame/nothing-here').then((file) => file.NothingHere) },
     ],

@@ -20,6 +20,7 @@ import type { Lesson } from '../lesson.js';
 import { prepareLesson } from '../prepare.js';
 import type { LessonSettings } from '../settings.js';
 import { tongueOf } from '../talk/registry.js';
+import { plannedThinkSec, type AnswerTimes } from '../../run/answer-times.js';
 import { thinkSecondsFor } from '../think-times.js';
 import { DEMONSTRATIONS } from './demonstrations/registry.js';
 import { SITUATIONS, situationsAt, type Situation } from './situations.js';
@@ -39,6 +40,8 @@ export interface DraftWish {
   readonly insight?: { readonly misconceptions: readonly MisconceptionId[] };
   /** Times of the class’s own day: contexts beside those of the stock. */
   readonly daily?: readonly DayEvent[];
+  /** How long the class takes for each kind of question, where that was seen. */
+  readonly answerTimes?: Partial<Record<QuestionKindId, AnswerTimes>>;
   /** What is taught before and after it, where that is planned; else the rungs next to its own. Null for nothing. */
   readonly between?: { readonly before: RungId | null; readonly after: RungId | null };
 }
@@ -361,7 +364,7 @@ class Drafting {
     // A question about no time of day leaves the hour to the one before it.
     this.lastHour = kindOf(asked).timesOf(asked).map(hourOnDial)[0] ?? this.lastHour;
     this.items.push(asked);
-    const seconds = thinkSecondsFor(item.kind, this.wish.rung);
+    const seconds = plannedThinkSec(thinkSecondsFor(item.kind, this.wish.rung), this.wish.answerTimes?.[item.kind]);
     const isRecorded = this.wish.delivery === 'recorded';
     const think = isRecorded ? this.texts.stops : oneOf(this.texts.thinks, this.rng);
     this.beats.push(

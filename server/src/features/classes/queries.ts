@@ -14,22 +14,31 @@ const RECORDS_TOLD = 100;
 /** Adds a class with its pupils in the order given; returns the class's id and the pupils. */
 export function insertClass(
   db: Db,
-  row: { id?: string; teacherId: string; name: string; pupilNames: readonly string[]; createdAtMs: number },
+  row: { id?: string; teacherId: string; name: string; pupilNames: readonly string[]; createdAtMs: number; simulated?: boolean },
 ) {
-  const { id = randomUUID(), teacherId, name, createdAtMs } = row;
-  db.insert(schoolClass).values({ id, teacherId, name, createdAtMs, keepDays: NEW_CLASS_KEEPS_DAYS }).run();
+  const { id = randomUUID(), teacherId, name, createdAtMs, simulated = false } = row;
+  db.insert(schoolClass).values({ id, teacherId, name, createdAtMs, simulated, keepDays: NEW_CLASS_KEEPS_DAYS }).run();
   const pupils = row.pupilNames.map((pupilName, place) => ({ id: randomUUID(), classId: id, name: pupilName, place }));
   if (pupils.length > 0) db.insert(pupil).values(pupils).run();
   return { id, pupils };
 }
 
-/** A teacher's classes with how many pupils are in each. */
+/** The class of a teacher's simulated pupils, if there is one yet. */
+export function simulatedClassOf(db: Db, teacherId: string): string | undefined {
+  return db
+    .select({ id: schoolClass.id })
+    .from(schoolClass)
+    .where(and(eq(schoolClass.teacherId, teacherId), eq(schoolClass.simulated, true)))
+    .get()?.id;
+}
+
+/** A teacher's classes with how many pupils are in each; simulated ones are none. */
 export function classesOf(db: Db, teacherId: string) {
   return db
     .select({ id: schoolClass.id, name: schoolClass.name, pupilCount: count(pupil.id) })
     .from(schoolClass)
     .leftJoin(pupil, and(eq(pupil.classId, schoolClass.id), isNull(pupil.leftAtMs)))
-    .where(eq(schoolClass.teacherId, teacherId))
+    .where(and(eq(schoolClass.teacherId, teacherId), eq(schoolClass.simulated, false)))
     .groupBy(schoolClass.id)
     .orderBy(asc(schoolClass.createdAtMs))
     .all();

@@ -8,9 +8,11 @@ import {
   prepareLesson,
   rungIdOf,
   sameJson,
+  type AnswerTimes,
   type Beat,
   type DayEvent,
   type Lesson,
+  type QuestionKindId,
 } from '@zeitpunkt/core';
 import {
   BeatKeep,
@@ -38,6 +40,8 @@ import { insertLesson, lessonById, lessonsOf, ownLesson, saveDraft, setArchived 
 export interface LessonsOptions {
   /** The daily times of a class of the teacher's. @throws CoreError NOT_FOUND */
   readonly dailyTimes: (teacherId: string, classId: string) => readonly DayEvent[];
+  /** How long a class of the teacher's takes for each kind of question. @throws CoreError NOT_FOUND */
+  readonly answerTimes: (teacherId: string, classId: string) => Partial<Record<QuestionKindId, AnswerTimes>>;
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
@@ -59,7 +63,7 @@ const Params = Type.Object({ id: Type.String() });
 type Row = NonNullable<ReturnType<typeof ownLesson>>;
 
 /** A teacher's lessons: listed, edited as drafts, put away. */
-export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits, dailyTimes }) => {
+export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits, dailyTimes, answerTimes }) => {
   const { db } = store;
   const mustOwn = (teacherId: string, lessonId: string): Row => {
     const row = ownLesson(db, teacherId, lessonId);
@@ -109,10 +113,11 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
     const { id, classId, empty, ...wish } = request.body;
     const teacher = requireTeacher(request);
-    const daily = classId === undefined ? [] : dailyTimes(teacher.id, classId);
-    return add(teacher.id, id, (own) => {
-      const settings = readableSettings(own.at(-1)) ?? DEFAULT_SETTINGS;
-      return empty ? emptyLesson(wish.rung, wish.minutes, settings) : draftLesson({ ...wish, daily, settings, seed: randomInt(2 ** 31) });
+    // Of the class at hand: its own day, and how long it takes for an answer.
+    const own = classId === undefined ? {} : { daily: dailyTimes(teacher.id, classId), answerTimes: answerTimes(teacher.id, classId) };
+    return add(teacher.id, id, (lessons) => {
+      const settings = readableSettings(lessons.at(-1)) ?? DEFAULT_SETTINGS;
+      return empty ? emptyLesson(wish.rung, wish.minutes, settings) : draftLesson({ ...wish, ...own, settings, seed: randomInt(2 ** 31) });
     });
   });
 

@@ -61,9 +61,15 @@ export class Answers {
    * Marks and keeps a response; resolves once it is on the disk. The same response sent again is acknowledged again. One that
    * comes after its question was closed is kept as late.
    * @param asking what the response names, if it was asked
+   * @param source how it came; what the teacher enters is never late
    * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
    */
-  keep(pupilId: string, post: ResponsePost, asking: Asking | undefined): Promise<ResponseKept> {
+  keep(
+    pupilId: string,
+    post: ResponsePost,
+    asking: Asking | undefined,
+    source: MarkedResponse['source'] = 'device',
+  ): Promise<ResponseKept> {
     const pending = this.onTheWay.get(post.id);
     if (pending) {
       keptAgain(pending.marked, pupilId, post);
@@ -75,7 +81,7 @@ export class Answers {
 
     const once = this.marks.of(asking, post.response);
     const own = this.ownOf(pupilId, asking.id);
-    const marked = this.marked(pupilId, post, asking, once, (own.attempts += 1));
+    const marked = this.marked(pupilId, post, asking, once, source, (own.attempts += 1));
     const row = rowOf(this.sessionId, marked, once);
     const kept = this.needs
       .commit(() => this.needs.queries.insertResponse(row))
@@ -112,6 +118,21 @@ export class Answers {
     return true;
   }
 
+  /**
+   * Takes an answer back that the teacher entered.
+   * @throws CoreError NOT_FOUND for any other
+   */
+  takeBack(responseId: string): void {
+    const row = this.needs.queries.response(responseId);
+    if (row?.sessionId !== this.sessionId || row.source === 'device') {
+      throw new CoreError('NOT_FOUND', 'There is no such answer that was entered by hand.');
+    }
+    this.needs.queries.deleteResponse(responseId);
+    const { pupilId, askingId } = row;
+    this.given.get(askingId)?.delete(pupilId);
+    for (const one of this.needs.queries.attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil'));
+  }
+
   /** Takes every attempt as the database has them now: two pupils became one. */
   readAgain(responses: readonly MarkedResponse[]): void {
     this.given.clear();
@@ -130,13 +151,20 @@ export class Answers {
     return keptAgain(responseOfRow(row, 'this device'), pupilId, post);
   }
 
-  private marked(pupilId: string, post: ResponsePost, asking: Asking, once: MarkedOnce, attempt: number): MarkedResponse {
+  private marked(
+    pupilId: string,
+    post: ResponsePost,
+    asking: Asking,
+    once: MarkedOnce,
+    source: MarkedResponse['source'],
+    attempt: number,
+  ): MarkedResponse {
     const { id, askingId, responseTimeMs, waitedMs = 0 } = post;
     const { response, mark } = once;
     const receivedAtMs = this.needs.nowMs();
     const { phase, closedAtMs } = asking;
-    const late = phase === 'open' ? null : { givenAtMs: receivedAtMs - waitedMs, closedAtMs, counted: false };
-    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, source: 'device', late };
+    const late = phase === 'open' || source !== 'device' ? null : { givenAtMs: receivedAtMs - waitedMs, closedAtMs, counted: false };
+    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, source, late };
   }
 
   private ownOf(pupilId: string, askingId: string): Given {

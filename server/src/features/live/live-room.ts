@@ -2,6 +2,7 @@ import {
   admitsNewcomers,
   CoreError,
   isDoorOpen,
+  type Item,
   type Pose,
   type PreparedLesson,
   type RoomCommand,
@@ -15,6 +16,7 @@ import type {
   Outside,
   Participant,
   Pupil,
+  ResponseEntered,
   ResponseKept,
   ResponsePost,
   SessionDetail,
@@ -142,6 +144,19 @@ export class LiveRoom implements OpenRoom {
     this.tellOutside();
   }
 
+  /** Keeps an answer that the teacher enters for a pupil of the class. @throws CoreError PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE */
+  enter({ pupilId, source, ...post }: ResponseEntered): Promise<ResponseKept> {
+    const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
+    return this.answers.keep(pupilId, { ...post, responseTimeMs: 0 }, asking, source);
+  }
+
+  /** Takes an answer back that was entered so. @throws CoreError NOT_FOUND */
+  takeBack(responseId: string): void {
+    this.answers.takeBack(responseId);
+    this.hub.showConsoles();
+    this.tellDesks();
+  }
+
   /** Lets a late response count, or not. @throws CoreError NOT_FOUND */
   count(responseId: string, counted: boolean): void {
     if (this.answers.count(responseId, counted)) this.hub.tellEvent((seq) => ({ type: 'counted', seq, responseId, counted }));
@@ -213,6 +228,11 @@ export class LiveRoom implements OpenRoom {
   /** Whether one who is not on the class list may come in. */
   get admitsNewcomers(): boolean {
     return admitsNewcomers(this.commands.room.door);
+  }
+
+  /** What an asking of this room is about. */
+  itemOf(askingId: string): Item | undefined {
+    return this.commands.room.run.askings.find(({ id }) => id === askingId)?.item;
   }
 
   /** How many are in who were not on the class list. */

@@ -222,6 +222,8 @@ export function liveQueries(db: Db) {
     setDoorAdmits: (classId: string, doorAdmits: DoorMode) =>
       db.update(schoolClass).set({ doorAdmits }).where(eq(schoolClass.id, classId)).run(),
 
+    deleteResponse: (id: string) => db.delete(response).where(eq(response.id, id)).run(),
+
     response: (id: string) => db.select().from(response).where(eq(response.id, id)).get(),
 
     insertResponse: (row: Required<typeof response.$inferInsert>) =>

@@ -9,7 +9,16 @@ import {
   type KeyPicture,
   type Lesson,
 } from '@zeitpunkt/core';
-import type { CommandDone, CommandPost, Pupil, ResponseKept, ResponsePost, SessionDetail, SessionStart } from '@zeitpunkt/contract';
+import type {
+  CommandDone,
+  CommandPost,
+  Pupil,
+  ResponseEntered,
+  ResponseKept,
+  ResponsePost,
+  SessionDetail,
+  SessionStart,
+} from '@zeitpunkt/contract';
 import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { groupCommit } from '../../db/group-commit.js';
@@ -176,13 +185,8 @@ export class RoomDirectory {
    * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
    */
   async keepAfterEnd(place: { readonly sessionId: string; readonly pupilId: string }, post: ResponsePost): Promise<ResponseKept> {
-    const { lesson, room, responses } = readRecord(this.queries, place.sessionId)!;
-    const answers = new Answers(place.sessionId, responses, lesson.lesson.settings, this.needs, () => undefined);
-    return answers.keep(
-      place.pupilId,
-      post,
-      room.run.askings.find(({ id }) => id === post.askingId),
-    );
+    const record = readRecord(this.queries, place.sessionId)!;
+    return this.answersAfter(record).keep(place.pupilId, post, askingOf(record, post.askingId));
   }
 
   /** Lets a late response of a teacher's session count, or not. @throws CoreError NOT_FOUND */
@@ -190,13 +194,40 @@ export class RoomDirectory {
     this.head(sessionId, teacherId);
     const open = this.find(sessionId);
     if (open) return open.count(responseId, counted);
-    const { lesson } = readRecord(this.queries, sessionId)!;
-    new Answers(sessionId, [], lesson.lesson.settings, this.needs, () => undefined).count(responseId, counted);
+    this.answersAfter(readRecord(this.queries, sessionId)!).count(responseId, counted);
   }
 
   /** The open rooms of a class, the newest first. */
   openRoomsOf(classId: string): { readonly id: string; readonly title: string }[] {
     return this.queries.openSessionsOf(classId);
+  }
+
+  /**
+   * Keeps an answer that the teacher has on paper or heard, while the lesson runs or after it.
+   * @throws CoreError NOT_FOUND, PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE
+   */
+  async enterResponse(sessionId: string, teacherId: string, entered: ResponseEntered): Promise<void> {
+    this.head(sessionId, teacherId);
+    const record = readRecord(this.queries, sessionId)!;
+    if (!this.options.pupilsOf(record.classId).some(({ id }) => id === entered.pupilId)) {
+      throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
+    }
+    const open = this.find(sessionId);
+    if (open) await open.enter(entered);
+    else await this.answersAfter(record).keep(entered.pupilId, postOf(entered), askingOf(record, entered.askingId), entered.source);
+  }
+
+  /** Takes an answer back that was entered so. @throws CoreError NOT_FOUND */
+  takeBack(sessionId: string, teacherId: string, responseId: string): void {
+    this.head(sessionId, teacherId);
+    const open = this.find(sessionId);
+    if (open) open.takeBack(responseId);
+    else this.answersAfter(readRecord(this.queries, sessionId)!).takeBack(responseId);
+  }
+
+  /** The answers of a session that is not in memory. */
+  private answersAfter({ id, responses, lesson }: SessionRecord): Answers {
+    return new Answers(id, responses, lesson.lesson.settings, this.needs, () => undefined);
   }
 
   /** A class has changed: its open rooms follow. @param merged two of its pupils became one */
@@ -241,4 +272,10 @@ export class RoomDirectory {
       if (this.queries.sessionIdByKey(key) === undefined) return key;
     }
   }
+}
+
+const askingOf = ({ room }: SessionRecord, askingId: string) => room.run.askings.find(({ id }) => id === askingId);
+
+function postOf({ id, askingId, response }: ResponseEntered): ResponsePost {
+  return { id, askingId, response, responseTimeMs: 0 };
 }

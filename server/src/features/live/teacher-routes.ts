@@ -1,5 +1,5 @@
 import { CoreError, type Lesson } from '@zeitpunkt/core';
-import { CommandDone, CommandPost, CountLate, LetIn, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
+import { CommandDone, CommandPost, CountLate, LetIn, ResponseEntered, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
@@ -72,6 +72,26 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
       rooms.own(request.params.id, requireTeacher(request).id).openTo(request.params.knockId);
       void reply.code(204);
       return null;
+    },
+  );
+
+  app.post(
+    '/api/sessions/:id/entered',
+    { schema: { params: Params, body: ResponseEntered, response: { 200: SessionDetail } } },
+    async (request) => {
+      const teacher = requireTeacher(request);
+      await rooms.enterResponse(request.params.id, teacher.id, request.body);
+      return rooms.detail(request.params.id, teacher.id);
+    },
+  );
+
+  app.post(
+    '/api/sessions/:id/entered/:responseId/take-back',
+    { schema: { params: Type.Object({ id: Type.String(), responseId: Type.String() }), response: { 200: SessionDetail } } },
+    (request) => {
+      const teacher = requireTeacher(request);
+      rooms.takeBack(request.params.id, teacher.id, request.params.responseId);
+      return rooms.detail(request.params.id, teacher.id);
     },
   );
 

@@ -16,12 +16,26 @@ import { DoorPanel } from './door';
 import { DoorTurn, doorWords } from './door-turn';
 import { KeyShow } from './key-show';
 import { ScriptPanel, scriptShortcuts } from './script-panel';
+import { SimulatedPanel } from './simulated-panel';
 import { WhoIsHere } from './who-is-here';
 
 /** The teacher's side of a live lesson: notes to read out, what comes next, the clock of the script, the answers coming in. */
 @Component({
   selector: 'zp-console',
-  imports: [AnswersPanel, Confirm, DoorPanel, DoorTurn, KeyList, KeyShow, MatButton, MatTooltip, RouterLink, ScriptPanel, WhoIsHere],
+  imports: [
+    AnswersPanel,
+    Confirm,
+    DoorPanel,
+    DoorTurn,
+    KeyList,
+    KeyShow,
+    MatButton,
+    MatTooltip,
+    RouterLink,
+    ScriptPanel,
+    SimulatedPanel,
+    WhoIsHere,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './console.html',

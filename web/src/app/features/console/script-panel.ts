@@ -10,6 +10,7 @@ import {
   narrationAt,
   spokenAnswer,
   stepIndex,
+  talkOf,
   timesAsked,
   toSecondOfDay,
   WORD_PACKS,
@@ -90,6 +91,8 @@ export class ScriptPanel {
   protected readonly notes = computed(() => {
     const example = this.steering.example();
     if (example) return example.steps[example.index]!.beat.text;
+    const lesson = this.detail()?.lesson;
+    if (lesson && this.steering.aside()?.shows?.kind === 'answer') return talkOf(lesson.settings).howCouldSomebody;
     return this.steering.besideAsking() === null ? this.narration() : this.besideNotes();
   });
   /** What to read out for a question beside the script: its stem, and once it is answered why. */
@@ -111,6 +114,7 @@ export class ScriptPanel {
   protected readonly besideWords = computed(() => {
     if (this.steering.example()) return 'Example beside the script:';
     if (this.steering.aside()?.shows?.kind === 'chart') return 'The reference chart';
+    if (this.steering.aside()?.shows?.kind === 'answer') return 'Talking about an answer, without a name';
     if (this.steering.isAside()) return 'Beside the script:';
     const beside = this.steering.besideAsking();
     if (!beside) return null;

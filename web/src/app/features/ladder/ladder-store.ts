@@ -68,6 +68,19 @@ export const LadderStore = signalStore(
         patchState(store, { problem: sentenceOf(error) });
       }
     };
+    const openRoom = async (path: string, start: object): Promise<string | null> => {
+      const id = uuid(); // not crypto.randomUUID: a school's server on its own network often has no https
+      patchState(store, { opening: true, problem: null });
+      try {
+        await ask('POST', path, { id, ...start });
+        return id;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      } finally {
+        patchState(store, { opening: false });
+      }
+    };
     /** Adds a class without pupils; returns its id, or null with the reason in `problem`. */
     const addClass = async (): Promise<string | null> => {
       const id = uuid();
@@ -157,20 +170,11 @@ export const LadderStore = signalStore(
         await addLesson('/api/lessons/files', { file: read });
       },
 
-      /** Opens a room for a lesson; returns its id, or null with the reason in `problem`. */
-      async start(lessonId: string, classId: string): Promise<string | null> {
-        const id = uuid(); // not crypto.randomUUID: a school's server on its own network often has no https
-        patchState(store, { opening: true, problem: null });
-        try {
-          await ask('POST', '/api/sessions', { id, lessonId, classId });
-          return id;
-        } catch (error) {
-          patchState(store, { problem: sentenceOf(error) });
-          return null;
-        } finally {
-          patchState(store, { opening: false });
-        }
-      },
+      /** Opens a room for a lesson with a class; returns its id, or null with the reason in `problem`. */
+      start: (lessonId: string, classId: string) => openRoom('/api/sessions', { lessonId, classId }),
+
+      /** The same with simulated pupils. */
+      rehearse: (lessonId: string) => openRoom('/api/rehearsals', { lessonId }),
     };
   }),
 );

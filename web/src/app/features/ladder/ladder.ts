@@ -169,6 +169,12 @@ export class Ladder {
     if (id) await this.router.navigate(['/classes', id]);
   }
 
+  /** Opens a room that simulated pupils fill at a press. */
+  protected async rehearse(lesson: LessonSummary): Promise<void> {
+    const id = await this.store.rehearse(lesson.id);
+    if (id) await this.router.navigate(['/console', id]);
+  }
+
   protected async start(lesson: LessonSummary): Promise<void> {
     const classId = this.classId();
     const id = classId && (await this.store.start(lesson.id, classId));

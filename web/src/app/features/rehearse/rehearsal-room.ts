@@ -10,6 +10,7 @@ import {
   kindOf,
   seededRng,
   simulateResponse,
+  SHORE_NAMES,
   simulatedClass,
   type Asking,
   type PreparedLesson,
@@ -20,11 +21,8 @@ import {
 
 export const REHEARSAL_ID = 'rehearsal';
 
-/** Things of the shore, so that nobody takes them for pupils of a class. */
-const NAMES = [
-  ['Algae', 'Anchor', 'Buoy', 'Coral', 'Crab', 'Driftwood', 'Dune', 'Foam', 'Heather', 'Jetty', 'Kelp', 'Lantern'],
-  ['Limpet', 'Mussel', 'Oar', 'Pebble', 'Reed', 'Rope', 'Sand', 'Seaweed', 'Shell', 'Starfish', 'Tide', 'Urchin'],
-].flat();
+/** As many as a class has. */
+const NAMES = SHORE_NAMES.slice(0, 24);
 
 /**
  * A room without a server, in which a lesson is rehearsed: simulated pupils answer what is asked, each after its own time.

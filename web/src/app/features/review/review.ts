@@ -1,6 +1,7 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
 import { isRightVerdict } from '@zeitpunkt/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
@@ -9,12 +10,13 @@ import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import { HeldIdeas } from './held-ideas';
 import { ResponseCard } from './response-card';
 import type { ReviewQuestion } from './review-table';
+import { SessionLog } from './session-log';
 import { ReviewStore } from './review-store';
 
 /** A taught lesson: questions by pupils, with verdict and misconception; every cell opens the answer it came from. */
 @Component({
   selector: 'zp-review',
-  imports: [DatePipe, HeldIdeas, MatButton, ResponseCard, TeacherFrame],
+  imports: [DatePipe, HeldIdeas, MatButton, ResponseCard, RouterLink, SessionLog, TeacherFrame],
   providers: [ReviewStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './review.html',

@@ -1,0 +1,126 @@
+import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal, untracked } from '@angular/core';
+import { RouterLink } from '@angular/router';
+import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
+import { isNotSure, kindOf, LatestAttempts, textOfResponse, timesAsked, TYPED_EXAMPLES, typedResponse, type Asking } from '@zeitpunkt/core';
+import { v4 as uuid } from 'uuid';
+import { ask, sentenceOf } from '../../shared/api';
+import { counts } from '../../shared/late';
+import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { TeacherFrame } from '../frame/teacher-frame';
+
+/**
+ * Answers that came on paper or aloud, typed in: a row for each pupil, a column for each question. Enter goes to the next pupil,
+ * Tab to the next question; what is typed is kept and marked as soon as the field is left.
+ */
+@Component({
+  selector: 'zp-enter-answers',
+  imports: [RouterLink, TeacherFrame],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(keydown)': 'move($event)' },
+  templateUrl: './enter-answers.html',
+  styleUrl: './enter-answers.scss',
+})
+export class EnterAnswers {
+  /** The session. */
+  readonly id = input.required<string>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly verdicts = VERDICT_WORDS;
+  protected readonly ideasOf = misconceptionNames;
+  protected readonly detail = signal<SessionDetail | null>(null);
+  protected readonly source = signal<'paper' | 'spoken'>('paper');
+  protected readonly problem = signal<string | null>(null);
+  protected readonly word = signal<string | null>(null);
+
+  protected readonly questions = computed(() => {
+    const detail = this.detail();
+    const { askings } = detail?.live.room.run ?? { askings: [] };
+    return askings.map((asking, index) => {
+      const kind = kindOf(asking.item);
+      return {
+        asking,
+        number: index + 1,
+        stem: kind.viewOf(asking.item, detail!.lesson.settings).stem,
+        again: timesAsked(askings, asking) > 1,
+        example: TYPED_EXAMPLES[kind.shape],
+      };
+    });
+  });
+  protected readonly rows = computed(() => {
+    const detail = this.detail();
+    if (!detail) return [];
+    const latest = new LatestAttempts<MarkedResponse>(detail.live.responses.filter(counts));
+    return detail.pupils.map((pupil) => ({
+      pupil,
+      cells: this.questions().map((question) => ({ question, given: latest.of(pupil.id, question.asking.id) ?? null })),
+    }));
+  });
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.attempt(async () => this.detail.set(await ask<SessionDetail>('GET', `/api/sessions/${id}`))));
+    });
+  }
+
+  /** What stands in a field: the answer as it would be typed. */
+  protected textOf({ item }: Asking, given: MarkedResponse | null): string {
+    if (!given) return '';
+    return isNotSure(given.response) ? '?' : textOfResponse(item, given.response, this.detail()!.lesson.settings);
+  }
+
+  protected async enter(pupil: Pupil, asking: Asking, given: MarkedResponse | null, field: HTMLInputElement): Promise<void> {
+    const text = field.value.trim();
+    if (text === this.textOf(asking, given)) return;
+    if (text === '') {
+      field.value = this.textOf(asking, given);
+      if (given && given.source !== 'device') await this.takeBack(pupil, given);
+      return;
+    }
+    const { settings } = this.detail()!.lesson;
+    const response = typedResponse(asking.item, text, settings);
+    if (!response) {
+      const example = TYPED_EXAMPLES[kindOf(asking.item).shape];
+      this.problem.set(`“${text}” is no answer to this question. Type it like ${example}; ? for a pupil who was not sure.`);
+      field.setAttribute('aria-invalid', 'true');
+      return;
+    }
+    field.removeAttribute('aria-invalid');
+    const body = { id: uuid(), pupilId: pupil.id, askingId: asking.id, source: this.source(), response };
+    await this.attempt(async () => {
+      this.detail.set(await ask<SessionDetail>('POST', `/api/sessions/${this.id()}/entered`, body));
+      this.word.set(`Kept for ${pupil.name}.`);
+    });
+  }
+
+  /** Enter and the arrows go from row to row in the same column. */
+  protected move(event: KeyboardEvent): void {
+    const { target, key } = event;
+    if (!(target instanceof HTMLInputElement) || !target.dataset['row']) return;
+    const by = { Enter: event.shiftKey ? -1 : 1, ArrowDown: 1, ArrowUp: -1 }[key];
+    if (by === undefined) return;
+    event.preventDefault();
+    const row = Number(target.dataset['row']) + by;
+    const to = this.host.nativeElement.querySelector<HTMLInputElement>(
+      `input[data-row="${row}"][data-column="${target.dataset['column']}"]`,
+    );
+    if (to) to.focus();
+    else target.blur();
+    to?.select();
+  }
+
+  private async takeBack(pupil: Pupil, given: MarkedResponse): Promise<void> {
+    await this.attempt(async () => {
+      this.detail.set(await ask<SessionDetail>('POST', `/api/sessions/${this.id()}/entered/${given.id}/take-back`));
+      this.word.set(`Taken back for ${pupil.name}.`);
+    });
+  }
+
+  private async attempt(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+      this.problem.set(null);
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+}
