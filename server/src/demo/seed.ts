@@ -1,19 +1,16 @@
-import { randomInt, randomUUID } from 'node:crypto';
-import { dayOf, seededRng, simulateResponse, type MisconceptionId, type PupilProfile, type Rng } from '@zeitpunkt/core';
-import type { Pupil } from '@zeitpunkt/contract';
+import { DEFAULT_SETTINGS, dayOf, daysOn, draftLesson, mondayOf, weekdayOf } from '@zeitpunkt/core';
 import type { Store } from '../db/connection.js';
 import { stored } from '../db/stored.js';
 import { hashPassword } from '../features/auth/passwords.js';
 import { authQueries } from '../features/auth/queries.js';
-import { insertClass, pupilsOf } from '../features/classes/queries.js';
-import { pinLesson } from '../features/lessons/pin.js';
-import { insertLesson } from '../features/lessons/queries.js';
+import { insertClass } from '../features/classes/queries.js';
+import { insertLesson, setArchived } from '../features/lessons/queries.js';
 import { installStarterLessons } from '../features/lessons/starter.js';
-import type { LiveRoom } from '../features/live/live-room.js';
-import { RoomDirectory } from '../features/live/room-directory.js';
 import { savePlan } from '../features/plans/queries.js';
-import { newToken, tokenHash } from '../http/tokens.js';
+import { giveHalfDone } from './own-pace.js';
 import { DEMO_LESSONS, demoPlan } from './plan.js';
+import { TAUGHT, type Taught } from './story.js';
+import { teachOnce } from './teach.js';
 
 const DAY_MS = 24 * 3600 * 1000;
 
@@ -26,98 +23,56 @@ export const TERNS = [
   'Quill', 'Runa', 'Sami', 'Tove', 'Ulla', 'Viggo', 'Wren', 'Yusra', 'Zeb', 'Bo',
 ] as const; // prettier-ignore
 
-/** Wrong ideas that some of the Terns hold in the demo; everybody else slips now and then. */
-const HELD: Partial<Record<(typeof TERNS)[number], MisconceptionId[]>> = {
-  Bashir: ['coming-hour'],
-  Dov: ['nearest-hour', 'coming-hour'],
-  Gita: ['hands-exchanged'],
-  Jory: ['numeral-as-minutes'],
-  Noor: ['half-of-coming-hour'],
-  Sami: ['coming-hour'],
-  Ulla: ['hour-hand-on-numeral'],
-  Zeb: ['zero-dropped', 'hour-hand-on-numeral'],
-};
-const ABSENT = new Set<string>(['Inka', 'Viggo']);
-
-/** Fills an empty database with the demo teacher, class, six lessons planned over six weeks and the first of them taught; leaves any other as it is. */
+/**
+ * Fills an empty database with the demo teacher and class, six lessons ready to teach, eleven lessons taught over five weeks,
+ * and one given out to be done at own pace; leaves any other database as it is.
+ */
 export async function seedDemo(store: Store, nowMs: number): Promise<void> {
   const queries = authQueries(store.db);
   if (queries.anyTeacher()) return;
   const passwordHash = await hashPassword(DEMO_SIGN_IN.password);
-  const weekAgoMs = schoolDayBefore(nowMs - 7 * DAY_MS);
-  const seeded = store.sqlite.transaction(() => {
-    const teacherId = queries.insertTeacher({
-      signInName: DEMO_SIGN_IN.signInName,
-      name: 'Ms Odalys Fenn',
-      passwordHash,
-      createdAtMs: weekAgoMs,
-      mayInvite: true,
-    });
-    const { id: classId } = insertClass(store.db, { teacherId, name: 'Terns', pupilNames: TERNS, createdAtMs: weekAgoMs });
-    const starters = installStarterLessons(store.db, teacherId);
+  const dates = taughtOn(nowMs);
+  const { teacherId, classId, lessonIds } = store.sqlite.transaction(() => {
+    const createdAtMs = dates[0]! - DAY_MS;
+    const teacher = { signInName: DEMO_SIGN_IN.signInName, name: 'Ms Odalys Fenn', passwordHash, createdAtMs, mayInvite: true };
+    const id = queries.insertTeacher(teacher);
+    const terns = insertClass(store.db, { teacherId: id, name: 'Terns', pupilNames: TERNS, createdAtMs });
+    const starters = installStarterLessons(store.db, id);
     const more = DEMO_LESSONS.map((file, index) =>
-      insertLesson(store.db, { teacherId, file: stored.lesson(file), place: starters.length + index }),
+      insertLesson(store.db, { teacherId: id, file: stored.lesson(file), place: starters.length + index }),
     );
-    const lessonIds = [...starters, ...more];
-    savePlan(store.db, classId, 1, demoPlan(lessonIds, dayOf(weekAgoMs)));
-    return { teacherId, classId, lessonIds };
+    const [, , lastTaught, ...comes] = [...starters, ...more];
+    savePlan(store.db, terns.id, 1, demoPlan([lastTaught!, ...comes], dayOf(dates.at(-1)!)));
+    return { teacherId: id, classId: terns.id, lessonIds: [...starters, ...more] };
   })();
-  await teachOnce(store, { ...seeded, lessonId: seeded.lessonIds[0]!, fromMs: weekAgoMs });
-}
-
-/** The class meets in the morning of a school day: that day, or the last one before it. */
-function schoolDayBefore(ms: number): number {
-  const weekday = new Date(ms).getDay(); // Sunday 0
-  const daysBack = weekday === 0 ? 2 : weekday === 6 ? 1 : 0;
-  return new Date(ms - daysBack * DAY_MS).setHours(9, 40, 0, 0);
-}
-
-/** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */
-async function teachOnce(store: Store, taught: { teacherId: string; classId: string; lessonId: string; fromMs: number }): Promise<void> {
-  let clockMs = taught.fromMs;
-  const rooms = new RoomDirectory({ store, nowMs: () => clockMs, pupilsOf: (classId) => pupilsOf(store.db, classId), wrongKeys: () => 0 });
-  const { teacherId, classId, lessonId } = taught;
-  const start = { id: randomUUID(), lessonId, classId };
-  rooms.open(start, teacherId, pinLesson(store.db, teacherId, lessonId, clockMs)!);
-  const room = rooms.own(start.id, teacherId);
-  const inRoom = room.names.pupils
-    .filter((pupil) => !ABSENT.has(pupil.name))
-    .map((pupil, index) => ({ pupil, participantId: randomUUID(), rng: seededRng(index + 1) }));
-  for (const { pupil, participantId } of inRoom) {
-    clockMs += randomInt(500, 4000);
-    room.join({ participantId, pupilId: pupil.id, tokenHash: tokenHash(newToken()) });
+  for (const [number, taught] of TAUGHT.entries()) {
+    const fromMs = dates[number]!;
+    const lessonId =
+      'ready' in taught ? lessonIds[taught.ready]! : draftAndPutAway(store, teacherId, lessonIds.length + number, taught, fromMs);
+    await teachOnce(store, { teacherId, classId, lessonId, number, fromMs });
   }
-  room.letIn(inRoom.map(({ participantId }) => participantId));
-  await room.command(randomUUID(), { type: 'begin' });
-  for (const step of room.lesson.steps) {
-    await room.command(randomUUID(), { type: 'go', to: step.ref });
-    if (step.beat.kind === 'think') clockMs = await answerAll(room, step.beat.itemId, inRoom, clockMs, (atMs) => (clockMs = atMs));
-    clockMs += Math.round(step.durationMs);
-  }
-  await room.command(randomUUID(), { type: 'end' });
+  await giveHalfDone(store, { teacherId, classId, lessonId: lessonIds[1]!, nowMs });
 }
 
-async function answerAll(
-  room: LiveRoom,
-  itemId: string,
-  inRoom: readonly { pupil: Pupil; participantId: string; rng: Rng }[],
-  openedMs: number,
-  setClock: (atMs: number) => void,
-): Promise<number> {
-  const item = room.lesson.context.itemOf(itemId);
-  const given = inRoom
-    .map(({ pupil, participantId, rng }) => ({
-      participantId,
-      ...simulateResponse(profileOf(pupil.name), item, room.lesson.lesson.settings, rng),
-    }))
-    .sort((a, b) => a.responseTimeMs - b.responseTimeMs);
-  for (const { participantId, response, responseTimeMs } of given) {
-    setClock(openedMs + responseTimeMs);
-    await room.respond(participantId, { id: randomUUID(), askingId: itemId, response, responseTimeMs });
-  }
-  return openedMs;
+/** A lesson that is taught once and put away. */
+function draftAndPutAway(
+  store: Store,
+  teacherId: string,
+  place: number,
+  { rung, minutes, seed }: Extract<Taught, { readonly rung: unknown }>,
+  atMs: number,
+): string {
+  const file = draftLesson({ rung, minutes, seed, delivery: 'live', settings: DEFAULT_SETTINGS });
+  const id = insertLesson(store.db, { teacherId, file, place });
+  setArchived(store.db, id, atMs);
+  return id;
 }
 
-function profileOf(name: string): PupilProfile {
-  return { misconceptions: HELD[name as (typeof TERNS)[number]] ?? [], carelessness: 0.06, firmness: 0.85, paceMs: 9000 };
+/** Tuesdays and Thursdays of the five weeks before this one, and the last school day before today, each in the morning. */
+function taughtOn(nowMs: number): number[] {
+  const monday = mondayOf(dayOf(nowMs));
+  const weeks = [5, 4, 3, 2, 1].flatMap((week) => [daysOn(monday, 1 - 7 * week), daysOn(monday, 3 - 7 * week)]);
+  const yesterday = daysOn(dayOf(nowMs), -1);
+  const last = weekdayOf(yesterday) > 5 ? daysOn(mondayOf(yesterday), 4) : yesterday;
+  return [...weeks, last].map((day) => new Date(`${day}T09:40`).getTime());
 }
