@@ -8,13 +8,23 @@ import { must } from './lib/shell.mjs';
 await install();
 await build();
 const OUT = 'node_modules/.cache/zeitpunkt/bench';
-const all = ['core-speed', 'diagnosis-speed', 'page-weight', 'dial-frames', 'teacher-walk', 'live-answers'];
+const all = [
+  'core-speed',
+  'diagnosis-speed',
+  'page-weight',
+  'dial-frames',
+  'wall-frames',
+  'teacher-walk',
+  'live-answers',
+  'own-pace',
+  'faults',
+];
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
 for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'load-client'])
   await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 for (const name of wanted) {
-  if (['page-weight', 'dial-frames', 'teacher-walk'].includes(name) && !findChromium()) process.exit(1);
+  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk'].includes(name) && !findChromium()) process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);
 }

@@ -47,6 +47,10 @@ export type KnockAnswer = Data<typeof KnockAnswer>;
 /** A pupil goes to another step of a lesson at own pace. */
 export const OwnGo = Exact({ to: StepRefSchema });
 
+/** A second pupil comes in on the same device. */
+export const BesideJoin = Exact({ joinId: Uuid, pupilId: Uuid });
+export type BesideJoin = Data<typeof BesideJoin>;
+
 /** A pupil answers "Ready?". */
 export const ReadyPost = Exact({ pulse: AtMs, ready: Type.Boolean() });
 /** Where the hands of a pupil's practice dial stand, while the class shows them. */

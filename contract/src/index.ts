@@ -1,4 +1,4 @@
-export { type Data, Problem } from './shared.js';
+export { type Data, Problem, Uuid } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { StageStateSchema } from './stage.js';
 export { SHAPE_IDS, shapeView } from './shapes/shapes.js';
@@ -56,6 +56,7 @@ export {
 export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
 export { ClassPlanSchema, PlanDetail, PlanSaved } from './plan.js';
 export {
+  BesideJoin,
   CardJoin,
   CardRead,
   CardShown,

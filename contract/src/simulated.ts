@@ -1,5 +1,6 @@
 import type { MisconceptionId } from '@zeitpunkt/core';
 import { Type } from '@sinclair/typebox';
+import { RungIdSchema } from './lesson-file.js';
 import { type Data, Exact, Nullable, Uuid } from './shared.js';
 
 /** Opens a room for a class of simulated pupils. */
@@ -12,6 +13,8 @@ export const MOST_SIMULATED = 36;
 /** How a class of simulated pupils is. The same numbers make the same class. */
 export const SimulatedWish = Exact({
   count: Type.Integer({ minimum: 1, maximum: MOST_SIMULATED }),
+  /** As far as they have come on the ladder; null: where the lesson stands. What lies beyond they often have to guess. */
+  rung: Nullable(RungIdSchema),
   /** Wrong ideas that some of them hold; null: those that are usual where the lesson stands. */
   ideas: Nullable(Type.Array(Type.Unsafe<MisconceptionId>(Type.String({ maxLength: 60 })), { maxItems: 10 })),
   /** How much longer than usual they take for an answer: a half, twice. */

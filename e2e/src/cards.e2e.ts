@@ -2,7 +2,10 @@ import { expect, PHONE, test } from './lib/classroom.js';
 
 const LIST = '\uFEFFVorname;Nachname;Kennung\r\nMarit;Dal;a-1\r\nIvo;Holm;a-2\r\nIvo;Ness;a-3\r\n;Nameless;a-4\r\n';
 
-test('a list comes in, cards are printed, and a card leads its pupil to the lesson, on a second device too', async ({ teacher, newPupil }) => {
+test('a list comes in, cards are printed, and a card leads its pupil to the lesson, on a second device too', async ({
+  teacher,
+  newPupil,
+}) => {
   await teacher.signIn();
   const office = teacher.page;
   await office.getByRole('button', { name: 'New class' }).click();

@@ -1,6 +1,9 @@
 import { expect, PHONE, test } from './lib/classroom.js';
 
-test('a question as a class goes through it: nudged, more time, talked about without a name, followed up', async ({ teacher, newPupil }) => {
+test('a question as a class goes through it: nudged, more time, talked about without a name, followed up', async ({
+  teacher,
+  newPupil,
+}) => {
   await teacher.signIn();
   const { page } = teacher;
   const key = await teacher.openRoom();
@@ -63,7 +66,10 @@ test('“Ready?” and “Show me your clocks” come back at once, from everybo
   await expect(hamza.page.getByText('Show your clock.')).toBeHidden();
 });
 
-test('a newcomer waits at the door under an own name, and is let in; a teacher on two devices sees the same', async ({ teacher, newPupil }) => {
+test('a newcomer waits at the door under an own name, and is let in; a teacher on two devices sees the same', async ({
+  teacher,
+  newPupil,
+}) => {
   await teacher.signIn();
   const key = await teacher.openRoom('Half past at the harbour', 'asks');
   const tablet = await teacher.page.context().newPage();

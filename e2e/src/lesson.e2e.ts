@@ -204,7 +204,7 @@ test('the weeks: a day off moves the rest, missed cards are caught up, and both 
   await teacher.signIn();
   const { page } = teacher;
   const days = page.getByRole('group', { name: 'Days' });
-  const planned = days.getByRole('button', { name: /Five-minute steps on the mail boat, planned/ });
+  const planned = days.getByRole('button', { name: /Any minute at the puffin count, planned/ });
   await page.getByRole('button', { name: 'Later weeks' }).click();
   const before = await planned.getAttribute('aria-label');
   await planned.click();

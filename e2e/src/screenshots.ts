@@ -68,7 +68,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await elin.read('7', '06');
   await expect(teacher.wall).toContainText('6 of 7 answered');
   await teacher.next();
-  await shot(page, 'console-thinking');
   await teacher.next();
   await expect(bashir.sentence).toBeVisible();
   await shot(page, 'console-revealed');
@@ -78,7 +77,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await expect(anouk.stem).toContainText('half past two');
   await anouk.turn('hour', 'ArrowRight', 2);
   await anouk.turn('minute', 'PageUp', 6);
-  await shot(anouk.page, 'desk-set-phone');
   await anouk.send();
   await anouk.expectKept();
   await page.goto(`${server.url}/ladder`);
@@ -88,8 +86,41 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
     .click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
   await shot(page, 'review');
-  await page.getByRole('button', { name: /Ulla, question 3/ }).click();
-  await shot(page, 'review-answer');
+});
+
+test('pictures of a full wall, and of a lesson at own pace on both sides', async ({ teacher, newPupil, server }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.locator('summary', { hasText: 'More for Half past at the harbour' }).click();
+  await page.getByRole('button', { name: /^Try with simulated pupils/ }).click();
+  await page.getByText('How they are').click();
+  await page.getByLabel('How many').fill('36');
+  await page.getByLabel('Pace').selectOption({ label: 'quick, to try things out' });
+  await page.getByRole('button', { name: 'Fill the room with 36' }).click();
+  await expect(teacher.wall).toContainText('36 of 36 are in');
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await teacher.goTo('Ask');
+  await expect(teacher.wall).toContainText('36 of 36 answered', { timeout: 30_000 });
+  await page.getByRole('button', { name: 'Close answers' }).click();
+  await expect(page.getByRole('button', { name: /^Follow up A/ })).toBeVisible();
+  await shot(page, 'wall');
+
+  await page.goto(`${server.url}/ladder`);
+  await page.getByRole('link', { name: /^Look on/ }).click();
+  await expect(page.getByText(/are done/)).toBeVisible();
+  const key = (await page.getByRole('list', { name: 'Room key' }).getByRole('listitem').allInnerTexts()).map((text) => text.trim());
+  const zeb = await newPupil('Zeb', PHONE);
+  await zeb.enterKey(key);
+  await zeb.page.getByRole('button', { name: 'Zeb' }).tap();
+  await expect(zeb.page.getByText('Step 1 of')).toBeVisible();
+  for (let step = 2; step <= 4; step++) {
+    await zeb.page.getByRole('button', { name: 'Go on' }).tap();
+    await expect(zeb.page.getByText(`Step ${step} of`)).toBeVisible();
+  }
+  await shot(zeb.page, 'desk-own-pace-phone');
+  await expect(page.getByText(/1 is at it now/)).toBeVisible();
+  await shot(page, 'own-pace');
 });
 
 test('pictures of the dials place', async ({ teacher, server }) => {

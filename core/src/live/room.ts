@@ -55,7 +55,9 @@ export type RoomCommand =
   | { readonly type: 'end' };
 
 /** What happens in a room by itself: nothing was heard in it for {@link SILENCE_MS}. */
-export type RoomHappening = { readonly type: 'silence' };
+export interface RoomHappening {
+  readonly type: 'silence';
+}
 
 /** @param admits who is in at once */
 export function newRoom(prepared: PreparedLesson, admits: DoorMode = 'one-by-one'): RoomState {

@@ -16,7 +16,7 @@ const DAILY: ClassPlan['daily'] = [
 export const DEMO_LESSONS: readonly unknown[] = [anyMinute, dayAtTheLight, timetable];
 
 /**
- * One lesson a week for six weeks, the first of them given already, with a card a day; two cards were missed.
+ * One lesson a week, the first of them given already, with a card a day since the week before; some cards were missed.
  * @param lessonIds in the order in which they are taught
  * @param taughtOn the day of the first lesson
  */
@@ -25,7 +25,7 @@ export function demoPlan(lessonIds: readonly string[], taughtOn: IsoDate): Class
     schoolDays: [1, 2, 3, 4, 5],
     daysOff: [daysOn(mondayOf(taughtOn), 18)], // a Friday two weeks on: the boats are painted
     series: { startsOn: taughtOn, weekdays: [weekdayOf(taughtOn)], lessonIds, skipped: [] },
-    cards: { pattern: { firstSec: 8 * 3600, stepsMin: [30, 30, 60] }, startsOn: mondayOf(taughtOn), shown: 3 },
+    cards: { pattern: { firstSec: 8 * 3600, stepsMin: [30, 30, 60] }, startsOn: daysOn(mondayOf(taughtOn), -7), shown: 3 },
     daily: DAILY,
   };
 }

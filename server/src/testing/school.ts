@@ -24,7 +24,10 @@ export class Browser {
   ): Promise<LightMyRequestResponse> {
     const options: InjectOptions = { method, url, headers: { host: 'school.test', cookie: this.cookie, ...headers } };
     const reply = await this.school.app.inject(payload === undefined ? options : { ...options, payload: payload as object });
-    for (const cookie of reply.cookies) this.cookies.set(cookie.name, cookie.value);
+    for (const { name, value } of reply.cookies) {
+      if (value === '') this.cookies.delete(name);
+      else this.cookies.set(name, value);
+    }
     return reply;
   }
 

@@ -1,9 +1,10 @@
-import { ResponseKept, ResponsePost } from '@zeitpunkt/contract';
+import { ResponseKept, ResponsePost, Uuid } from '@zeitpunkt/contract';
+import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { cookieIn } from '../../http/tokens.js';
 import { dataHeaders } from '../../http/web-pages.js';
-import { DESK_COOKIE, type FindDesk } from './desk-places.js';
+import { placeMeant, type FindDesk } from './desk-places.js';
 import type { RoomDirectory } from './room-directory.js';
 
 export interface AnswerRouteOptions {
@@ -11,6 +12,9 @@ export interface AnswerRouteOptions {
   readonly findDesk: FindDesk;
   readonly limits: Limits;
 }
+
+/** Whose answer it is, where two pupils share a device. */
+const Query = Type.Object({ of: Type.Optional(Uuid) });
 
 /**
  * Where answers come in: a whole class at once. It stands apart from all other routes, so that nothing is done for each
@@ -20,9 +24,13 @@ export const answerRoute: Feature<AnswerRouteOptions> = async (app, { rooms, fin
   app.addHook('onRequest', dataHeaders);
   app.post(
     '/api/desk/responses',
-    { schema: { body: ResponsePost, response: { 200: ResponseKept } }, bodyLimit: limits.deskBodyBytes, logLevel: 'silent' },
+    {
+      schema: { body: ResponsePost, querystring: Query, response: { 200: ResponseKept } },
+      bodyLimit: limits.deskBodyBytes,
+      logLevel: 'silent',
+    },
     (request) => {
-      const place = findDesk(cookieIn(request.headers.cookie, DESK_COOKIE));
+      const place = placeMeant(findDesk, (name) => cookieIn(request.headers.cookie, name), request.query.of);
       return place.room ? place.room.respond(place.participantId, request.body) : rooms.keepAfterEnd(place.ended, request.body);
     },
   );

@@ -6,6 +6,8 @@ import type { LiveQueries } from './queries.js';
 import type { RoomDirectory } from './room-directory.js';
 
 export const DESK_COOKIE = 'zp_desk';
+/** Of the other pupil, where two share a device. */
+export const BESIDE_COOKIE = 'zp_desk_2';
 
 type EndedPlace = NonNullable<ReturnType<LiveQueries['placeByToken']>>;
 
@@ -34,6 +36,18 @@ export function deskFinder(rooms: RoomDirectory, find: (sessionId: string) => Op
     }
     return rooms.tokens.remember(token!, { room, participantId: place!.id });
   };
+}
+
+/**
+ * The place on a device that an answer belongs to: that of the pupil whose turn it is, or of the other one.
+ * @param cookieOf reads a cookie of the request
+ * @param of the place that is meant, where two share the device
+ */
+export function placeMeant(find: FindDesk, cookieOf: (name: string) => string | undefined, of: string | undefined): DeskPlace {
+  const beside = of === undefined ? undefined : cookieOf(BESIDE_COOKIE);
+  if (beside === undefined) return find(cookieOf(DESK_COOKIE));
+  const place = find(beside);
+  return (place.room ? place.participantId : place.ended.id) === of ? place : find(cookieOf(DESK_COOKIE));
 }
 
 /** What a desk shows whose room has ended. */

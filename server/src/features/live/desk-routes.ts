@@ -1,12 +1,12 @@
 import { CoreError, type KeyPicture } from '@zeitpunkt/core';
-import { DeskView, Join, Knock, KnockAnswer, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
+import { BesideJoin, DeskView, Join, Knock, KnockAnswer, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FailedTries } from '../../http/failed-tries.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
-import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
+import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
 import type { OpenRoom } from './open-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
@@ -35,6 +35,7 @@ type WhoTries = Pick<Join, 'roomKey' | 'knockId'> & Partial<Pick<Join, 'joinId'>
 /** The pupil's desk: find the room, join it, see it, leave it. */
 export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries, ownByKey, addPupil }) => {
   const bodyLimit = limits.deskBodyBytes;
+  const keep = (reply: FastifyReply, name: string, token: string, maxAge: number) => reply.setCookie(name, token, { ...cookies, maxAge });
 
   /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
   const tryKey = async (request: FastifyRequest, reply: FastifyReply, { roomKey, ...who }: WhoTries): Promise<OpenRoom> => {
@@ -81,7 +82,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     if (newcomer) takeNewcomer(room, { id: pupilId, name: newName.trim() });
     const placeId = room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token), again, newcomer });
     rooms.tokens.forget(({ participantId }) => participantId === placeId); // a token that was replaced stops working
-    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: room.deskSeconds });
+    keep(reply, DESK_COOKIE, token, room.deskSeconds);
     return room.deskView(placeId);
   });
 
@@ -119,10 +120,38 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     return null;
   });
 
+  // --- two pupils on one device ---
+
+  app.get('/api/desk/beside', { schema: { response: { 200: RoomFound } } }, (request) => foundOf(inRoom(request).room));
+
+  app.post('/api/desk/beside/join', { schema: { body: BesideJoin, response: { 200: DeskView } }, bodyLimit }, (request, reply) => {
+    const { room } = inRoom(request);
+    const { joinId, pupilId } = request.body;
+    const token = newToken();
+    room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token) });
+    rooms.tokens.forget((place) => place.participantId === joinId);
+    keep(reply, BESIDE_COOKIE, request.cookies[DESK_COOKIE]!, room.deskSeconds);
+    keep(reply, DESK_COOKIE, token, room.deskSeconds);
+    return room.deskView(joinId);
+  });
+
+  app.post('/api/desk/swap', { schema: { response: { 200: DeskView } } }, (request, reply) => {
+    const { [DESK_COOKIE]: mine, [BESIDE_COOKIE]: other } = request.cookies;
+    const place = findDesk(other);
+    const seconds = place.room?.deskSeconds ?? DEVICE_SECONDS;
+    keep(reply, DESK_COOKIE, other!, seconds);
+    if (mine) keep(reply, BESIDE_COOKIE, mine, seconds);
+    return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
+  });
+
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
     if (place.room) place.room.release(place.participantId);
-    void reply.clearCookie(DESK_COOKIE, cookies).code(204);
+    // Whoever shared the device stays.
+    const beside = request.cookies[BESIDE_COOKIE];
+    if (beside) keep(reply, DESK_COOKIE, beside, place.room?.deskSeconds ?? DEVICE_SECONDS);
+    else void reply.clearCookie(DESK_COOKIE, cookies);
+    void reply.clearCookie(BESIDE_COOKIE, cookies).code(204);
     return null;
   });
 };

@@ -282,7 +282,10 @@ export class LiveRoom implements OpenRoom {
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
     const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
-    return this.answers.keep(this.mustBeIn(participantId).pupilId, post, asking);
+    const { pupilId, joinedAtMs } = this.mustBeIn(participantId);
+    // A device's clock may have been set meanwhile: nothing waited longer than the device has been in the room.
+    const waitedMs = Math.min(post.waitedMs ?? 0, Math.max(0, this.needs.nowMs() - joinedAtMs));
+    return this.answers.keep(pupilId, { ...post, waitedMs }, asking);
   }
 
   private mustBeIn(participantId: string): Participant {

@@ -239,7 +239,9 @@ export class OwnRoom implements OpenRoom {
   private answered(response: MarkedResponse): void {
     const { pupilId, askingId } = response;
     for (const line of this.windows) line.tell(JSON.stringify({ type: 'answer', response }));
-    const run = answeredOwn(this.runOf(pupilId), askingId, this.lesson, this.needs.nowMs());
+    const before = this.runOf(pupilId);
+    const run = answeredOwn(before, askingId, this.lesson, this.needs.nowMs());
+    if (run === before) return this.tell(pupilId); // the answer had been shown before
     void this.keepRun(pupilId, run).catch(() => undefined); // the answer is kept: the place is mended from it, see mend()
   }
 

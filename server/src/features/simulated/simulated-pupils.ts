@@ -1,4 +1,4 @@
-import { CoreError, kindOf, rungIdOf, RUNGS, seededRng, simulatedClass, MISCONCEPTION_IDS, type MisconceptionId } from '@zeitpunkt/core';
+import { CoreError, kindOf, MISCONCEPTION_IDS, RUNG_IDS, rungIdOf, RUNGS, seededRng, simulatedClass } from '@zeitpunkt/core';
 import type { SimulatedWish } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import type { LiveRoom } from '../live/live-room.js';
@@ -46,15 +46,25 @@ export class SimulatedPupils {
   }
 }
 
-function pupilsOf(room: LiveRoom, { count, ideas, slowness, carelessness, dropOuts, seed }: SimulatedWish): SimulatedPupil[] {
+/** Each rung beyond what pupils know takes so much of their skill; some they guess right all the same. */
+const [SKILL_A_RUNG, LEAST_SKILL] = [0.18, 0.3];
+
+function pupilsOf(room: LiveRoom, wish: SimulatedWish): SimulatedPupil[] {
+  const { count, ideas, slowness, carelessness, dropOuts, seed } = wish;
   const { lesson } = room.detail();
-  const rung = lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
-  const held = ideas ?? RUNGS[rung].misconceptions;
+  const taught = lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
+  const known = wish.rung ?? taught;
+  const beyond = Math.max(0, RUNG_IDS.indexOf(taught) - RUNG_IDS.indexOf(known));
+  const held = ideas ?? RUNGS[known].misconceptions;
   const unknown = held.find((id) => !MISCONCEPTION_IDS.includes(id));
-  if (unknown !== undefined)
-    throw new CoreError('REQUEST_SHAPE', `There is no misconception “${String(unknown satisfies MisconceptionId)}”.`);
+  if (unknown !== undefined) throw new CoreError('REQUEST_SHAPE', `There is no misconception “${unknown}”.`);
   return simulatedClass(count, held, seededRng(seed)).map((profile, place) => ({
-    profile: { ...profile, carelessness, paceMs: profile.paceMs * slowness },
+    profile: {
+      ...profile,
+      carelessness,
+      paceMs: profile.paceMs * slowness,
+      ...(beyond > 0 && { skill: Math.max(LEAST_SKILL, 1 - SKILL_A_RUNG * beyond) }),
+    },
     dropOuts,
     slowness,
     seed: seed + place + 1,

@@ -14,7 +14,7 @@ beforeEach(async () => {
 });
 afterEach(() => school.remove());
 
-const WISH = { count: 12, ideas: ['coming-hour'], slowness: 0.05, carelessness: 0, dropOuts: 0, seed: 7 };
+const WISH = { count: 12, rung: null, ideas: ['coming-hour'], slowness: 0.05, carelessness: 0, dropOuts: 0, seed: 7 };
 const detail = async (): Promise<SessionDetail> => (await teacher.send('GET', `/api/sessions/${id}`)).json();
 const tell = (command: object) => teacher.send('POST', `/api/sessions/${id}/commands`, { id: randomUUID(), command });
 async function rehearse(wish: object = {}) {
@@ -65,6 +65,20 @@ test('a line that drops comes back with the answer that waited', async () => {
   expect(live.responses[0]!.late).toBeNull();
   await until((now) => now.live.participants.every(({ online }) => online));
 }, 60_000);
+
+test('pupils who have not come as far as the lesson get more of it wrong', async () => {
+  const rightOf = async (rung: string | null) => {
+    id = randomUUID();
+    await rehearse({ count: 36, ideas: [], rung });
+    await tell({ type: 'begin' });
+    await tell({ type: 'go', to: { beatId: 'b6', step: ONLY_STEP } });
+    const { live } = await until((now) => now.live.responses.length === 36);
+    await tell({ type: 'end' });
+    return live.responses.filter(({ mark }) => mark.verdict === 'right').length;
+  };
+  expect(await rightOf(null)).toBe(36);
+  expect(await rightOf('hour-hand')).toBeLessThan(34);
+});
 
 test('they never come among a class, stand in no list of classes, and wishes that make no sense are refused', async () => {
   const room = await TestRoom.open(school, teacher);

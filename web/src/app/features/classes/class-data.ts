@@ -81,10 +81,14 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
   styles: `
     :host {
       display: grid;
+      grid-template-columns: minmax(0, 1fr);
       gap: 0.75rem;
       justify-items: start;
       max-width: 46rem;
       margin-top: 2.5rem;
+    }
+    select {
+      max-width: 100%;
     }
     summary {
       cursor: pointer;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf, misconceptionOf, rungIdOf, RUNGS, type MisconceptionId } from '@zeitpunkt/core';
+import { kindOf, misconceptionOf, RUNG_IDS, rungIdOf, RUNGS, type MisconceptionId, type RungId } from '@zeitpunkt/core';
 import type { SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 
@@ -42,7 +42,15 @@ const DROPS = [
     <details>
       <summary>How they are</summary>
       <div class="how">
-        <label>How many <input #many type="number" class="field" min="1" max="36" [value]="count()" (change)="setCount(many)" /></label>
+        <label>How many <input #many type="number" class="field" min="1" max="36" [value]="count()" (input)="setCount(many)" /></label>
+        <label
+          >They have come as far as
+          <select #known class="field" (change)="reach(known.value)">
+            @for (one of rungs; track one.id) {
+              <option [value]="one.id" [selected]="one.id === rung()">{{ one.name }}</option>
+            }
+          </select>
+        </label>
         <label
           >Pace
           <select #pace class="field" (change)="slowness.set(+pace.value)">
@@ -67,7 +75,7 @@ const DROPS = [
             }
           </select>
         </label>
-        <label>Number of the class <input #number type="number" class="field" min="0" [value]="seed()" (change)="setSeed(number)" /></label>
+        <label>Number of the class <input #number type="number" class="field" min="0" [value]="seed()" (input)="setSeed(number)" /></label>
       </div>
       <fieldset>
         <legend>Wrong ideas that some of them hold</legend>
@@ -133,13 +141,24 @@ export class SimulatedPanel {
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
 
-  protected readonly usual = computed(() => {
+  protected readonly rungs = RUNG_IDS.map((id) => ({ id, name: RUNGS[id].name }));
+  private readonly reached = signal<RungId | null>(null);
+  /** The rung they have come to: that of the lesson, where nothing else is chosen. */
+  protected readonly rung = computed(() => {
     const { lesson } = this.detail();
-    const rung = lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
-    return RUNGS[rung].misconceptions.map((id) => ({ id, name: misconceptionOf(id).name }));
+    return this.reached() ?? lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
+  });
+
+  protected readonly usual = computed(() => {
+    return RUNGS[this.rung()].misconceptions.map((id) => ({ id, name: misconceptionOf(id).name }));
   });
   protected readonly ideas = computed(() => this.chosen() ?? new Set(this.usual().map(({ id }) => id)));
   protected readonly isFull = computed(() => this.detail().live.participants.length > 0);
+
+  protected reach(rung: string): void {
+    this.reached.set(rung as RungId);
+    this.chosen.set(null);
+  }
 
   protected setCount({ valueAsNumber: count }: HTMLInputElement): void {
     if (Number.isInteger(count)) this.count.set(Math.min(36, Math.max(1, count)));
@@ -158,6 +177,7 @@ export class SimulatedPanel {
     const ideas = this.usual().flatMap(({ id }) => (this.ideas().has(id) ? [id] : []));
     const wish: SimulatedWish = {
       count: this.count(),
+      rung: this.rung(),
       ideas: ideas.slice(0, 10),
       slowness: this.slowness(),
       carelessness: this.carelessness(),

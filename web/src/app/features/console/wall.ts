@@ -30,6 +30,7 @@ const MOST_ROWS = 6;
   selector: 'zp-wall',
   imports: [LineLost, PupilAnswers, ResponseView],
   changeDetection: ChangeDetectionStrategy.OnPush,
+  host: { '(keydown)': 'move($event)' },
   templateUrl: './wall.html',
   styleUrl: './wall.scss',
 })

@@ -1,8 +1,9 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, inject, input, output, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
 import type { CardRead, DeskView } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { cardUsed } from './card-in-address';
+import { DeskStore } from './desk-store';
 import { dayWords } from './day-words';
 
 /** While nothing is open the page looks again so often, in milliseconds. */
@@ -39,10 +40,10 @@ const LOOK_AGAIN_MS = 8000;
         } @empty {
           <p role="status">No lesson is open for you just now. Leave this page open: it looks again by itself.</p>
         }
-        <button type="button" class="button quiet big" (click)="leave.emit()">I am not {{ card.pupilName }}</button>
+        <button type="button" class="button quiet big" (click)="leave()">I am not {{ card.pupilName }}</button>
       } @else if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
-        <button type="button" class="button outlined big" (click)="leave.emit()">Come in with pictures</button>
+        <button type="button" class="button outlined big" (click)="leave()">Come in with pictures</button>
       } @else {
         <p role="status">One moment …</p>
       }
@@ -68,12 +69,9 @@ const LOOK_AGAIN_MS = 8000;
   `,
 })
 export class DeskCard {
-  readonly token = input.required<string>();
+  private readonly store = inject(DeskStore);
   /** Something to say first; nothing is gone into then without a touch. */
-  readonly word = input<string | null>(null);
-  readonly joined = output<DeskView>();
-  readonly leave = output();
-
+  protected readonly word = this.store.problem;
   protected readonly card = signal<CardRead | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
@@ -90,9 +88,10 @@ export class DeskCard {
   protected async join(sessionId: string): Promise<void> {
     this.busy.set(true);
     try {
-      const view = await ask<DeskView>('POST', '/api/desk/card/join', { token: this.token(), sessionId, joinId: this.joinId });
-      cardUsed(this.token());
-      this.joined.emit(view);
+      const token = this.store.card()!;
+      const view = await ask<DeskView>('POST', '/api/desk/card/join', { token, sessionId, joinId: this.joinId });
+      cardUsed(token);
+      await this.store.enter(view);
     } catch (error) {
       this.problem.set(sentenceOf(error));
       if (!(error instanceof ApiProblem && error.mayPass)) await this.look();
@@ -101,10 +100,14 @@ export class DeskCard {
     }
   }
 
+  protected leave(): void {
+    this.store.withoutCard();
+  }
+
   private async look(): Promise<void> {
     clearTimeout(this.timer);
     try {
-      const card = await ask<CardRead>('POST', '/api/desk/card', { token: this.token() });
+      const card = await ask<CardRead>('POST', '/api/desk/card', { token: this.store.card()! });
       this.card.set(card);
       this.problem.set(null);
       const only = onlyWay(card.lessons);

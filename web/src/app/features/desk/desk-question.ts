@@ -46,17 +46,19 @@ export class DeskQuestion {
   readonly question = input.required<Question>();
   protected readonly store = inject(DeskStore);
   private readonly tall = heldUpright();
-  protected readonly askingId = computed(() => this.question().askingId);
+  private readonly askingId = computed(() => this.question().askingId);
+  /** Whose question it is and which: where two share the device, each begins anew. */
+  protected readonly turn = computed(() => `${this.participantId()} ${this.askingId()}`);
   /** Answering (the first time or again), or looking at what was given. */
   protected readonly answering = linkedSignal<string, boolean>({
-    source: this.askingId,
+    source: this.turn,
     computation: () => untracked(() => this.store.safety() === 'none'),
   });
   protected readonly views = shapeViews(() => this.question().view.shape);
   /** What the answer starts from: what was given, or what was put together before the page was loaded again. */
   private readonly start = linkedSignal<string, Response | null>({
-    source: this.askingId,
-    computation: (askingId) => untracked(() => draftOf(this.participantId(), askingId)),
+    source: this.turn,
+    computation: () => untracked(() => draftOf(this.participantId(), this.askingId())),
   });
   protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() ?? this.start() }));
   protected readonly hasPicture = computed(() => {
@@ -93,7 +95,7 @@ export class DeskQuestion {
 
   constructor() {
     effect(() => {
-      this.askingId();
+      this.turn();
       this.shownAt.set(performance.now());
     });
     // The views are chosen by kind, so their output is listened to here and not in the template.

@@ -1,21 +1,27 @@
-import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { Confirm } from '../../ui/confirm';
 import { heldUpright } from '../../ui/held-upright';
+import { LazyPart } from '../../ui/lazy-part';
 import { StageView, type StagePlay } from '../../ui/stage-view';
-import { DeskCalls } from './desk-calls';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
-import { OwnPace } from './own-pace';
-import { OwnSays } from './own-says';
-import { PracticeDial } from './practice-dial';
+
+/** Parts that few lessons need: fetched when they are first shown. */
+const PARTS = {
+  clock: () => import('./practice-dial').then((file) => file.PracticeDial),
+  calls: () => import('./desk-calls').then((file) => file.DeskCalls),
+  share: () => import('./desk-share').then((file) => file.DeskShare),
+  says: () => import('./own-says').then((file) => file.OwnSays),
+  ways: () => import('./own-pace').then((file) => file.OwnPace),
+};
 
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  imports: [Confirm, DeskCalls, DeskQuestion, OwnPace, OwnSays, PracticeDial, StageView],
+  imports: [Confirm, DeskQuestion, LazyPart, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
@@ -31,6 +37,9 @@ import { PracticeDial } from './practice-dial';
             {{ practising() ? 'Back to the lesson' : 'My clock' }}
           </button>
         }
+        @if (mayShare()) {
+          <zp-lazy [load]="parts.share" />
+        }
         <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
       </header>
       <main [class.own]="view.own">
@@ -43,20 +52,16 @@ import { PracticeDial } from './practice-dial';
           <p class="problem" role="alert">{{ problem }}</p>
         }
         @if (calls()) {
-          @defer (on immediate) {
-            <zp-desk-calls />
-          }
+          <zp-lazy [load]="parts.calls" />
         }
         @if (view.own && !practising()) {
-          @defer (on immediate) {
-            <zp-own-says />
-          }
+          <zp-lazy [load]="parts.says" />
         }
         @if (showsClock()) {
           <!-- The clock of the class has the desk to itself. -->
         } @else if (practising()) {
           <h1 class="heard-only">A clock to practise with</h1>
-          <zp-practice-dial />
+          <zp-lazy [load]="parts.clock" />
         } @else if (view.question; as question) {
           <zp-desk-question [question]="question" />
         } @else if (play(); as play) {
@@ -76,9 +81,7 @@ import { PracticeDial } from './practice-dial';
           </div>
         }
         @if (view.own && !practising()) {
-          @defer (on immediate) {
-            <zp-own-pace />
-          }
+          <zp-lazy [load]="parts.ways" />
         }
       </main>
       <zp-confirm #leaving heading="Leave the room?" yes="Leave" no="Stay" (confirmed)="store.leave()">
@@ -100,6 +103,7 @@ import { PracticeDial } from './practice-dial';
     }
     header {
       display: flex;
+      flex-wrap: wrap;
       align-items: center;
       gap: 0.75rem;
       padding: 0.25rem 1rem;
@@ -151,7 +155,13 @@ import { PracticeDial } from './practice-dial';
   `,
 })
 export class DeskRoom {
+  constructor() {
+    // The clock is at hand in every pause, also when the line is lost by then.
+    afterNextRender(() => void PARTS.clock().catch(() => undefined));
+  }
+
   protected readonly store = inject(DeskStore);
+  protected readonly parts = PARTS;
   protected readonly tall = heldUpright();
 
   /** On a phone the parts of the stage stand under one another; a dial alone needs no room for others at own pace. */
@@ -167,6 +177,11 @@ export class DeskRoom {
     const calls = this.store.view()?.calls;
     return calls !== undefined && (calls.showMe || calls.pulse !== null);
   });
+  /** Two pupils can share a device where the teacher leads: at own pace each comes by card. */
+  protected readonly mayShare = computed(() => {
+    const view = this.store.view();
+    return view !== null && view.own === null && (view.phase === 'lobby' || view.phase === 'running');
+  });
   protected readonly showsClock = computed(() => this.store.view()?.calls.showMe ?? false);
 
   /** In every pause: while the lesson has not begun, while the teacher talks, and once an answer is given. */
@@ -177,7 +192,8 @@ export class DeskRoom {
   });
   /** A new question puts the practice dial away. */
   protected readonly practising = linkedSignal<string, boolean>({
-    source: () => `${this.store.view()?.question?.askingId} ${this.store.view()?.question?.phase} ${this.mayPractise()}`,
+    source: () =>
+      `${this.store.view()?.participantId} ${this.store.view()?.question?.askingId} ${this.store.view()?.question?.phase} ${this.mayPractise()}`,
     computation: (_, before) => before?.value === true && this.mayPractise() && this.store.view()?.question?.phase !== 'revealed',
   });
 

@@ -16,6 +16,8 @@ interface DeskState {
   /** The token of the card that is shown. */
   readonly card: string | null;
   readonly view: DeskView | null;
+  /** The other pupil, where two share this device. */
+  readonly beside: Beside | null;
   /** When the view came, on this device's clock. */
   readonly viewAtMs: number;
   readonly lineOpen: boolean;
@@ -27,6 +29,33 @@ interface DeskState {
   /** The server serves another build than this page is of. */
   readonly outdated: boolean;
 }
+
+/** A pupil who shares the device with another. */
+interface Beside {
+  readonly participantId: string;
+  readonly pupilName: string;
+}
+
+const BESIDE = 'zp-beside';
+
+/** Keeps on this device which two pupils share it, or that none do. */
+function keepBeside(both: readonly Pick<DeskView, 'participantId' | 'pupilName'>[] | null): void {
+  if (!both) return localStorage.removeItem(BESIDE);
+  localStorage.setItem(BESIDE, JSON.stringify(both.map(({ participantId, pupilName }) => ({ participantId, pupilName }))));
+}
+
+/** The other one of the two who share this device, if the one at it is one of them. */
+function besideOf(participantId: string): Beside | null {
+  const both = JSON.parse(localStorage.getItem(BESIDE) ?? '[]') as readonly Beside[];
+  const isOne = both.some((one) => one.participantId === participantId);
+  return (isOne && both.find((one) => one.participantId !== participantId)) || null;
+}
+
+/** Whether an answer that waits belongs to what the pupil at the device sees. */
+const isFor =
+  (view: DeskView | null) =>
+  ({ participantId, post }: Waiting) =>
+    participantId === view?.participantId && post.askingId === view.question?.askingId;
 
 /** Pause before what waits is sent again; it doubles while nothing arrives. */
 const RETRY_MS = 1500;
@@ -40,6 +69,7 @@ export const DeskStore = signalStore(
     phase: 'asking',
     card: null,
     view: null,
+    beside: null,
     viewAtMs: 0,
     lineOpen: false,
     waiting: [],
@@ -51,13 +81,13 @@ export const DeskStore = signalStore(
     /** The pupil's latest response to the current question, whether it has arrived or not. */
     given: computed<Response | null>(() => {
       const question = view()?.question;
-      const own = waiting().filter(({ post }) => post.askingId === question?.askingId);
+      const own = waiting().filter(isFor(view()));
       return own.at(-1)?.post.response ?? question?.given?.response ?? null;
     }),
     /** Whether that response is certain to be kept by the server, or still waits for the line. */
     safety: computed<'none' | 'waiting' | 'kept' | 'late'>(() => {
       const question = view()?.question;
-      if (waiting().some(({ post }) => post.askingId === question?.askingId)) return 'waiting';
+      if (waiting().some(isFor(view()))) return 'waiting';
       if (!question?.given) return 'none';
       return question.given.late ? 'late' : 'kept';
     }),
@@ -95,7 +125,7 @@ export const DeskStore = signalStore(
       line?.close();
       line = null;
       newest = null;
-      patchState(store, { phase: card ? 'card' : 'joining', card, view: null, waiting: [], problem });
+      patchState(store, { phase: card ? 'card' : 'joining', card, view: null, beside: null, waiting: [], problem });
     };
 
     const receive = (message: DeskMessage) => {
@@ -130,14 +160,16 @@ export const DeskStore = signalStore(
     };
 
     /** @returns whether the response is settled: taken, or refused for good; otherwise it stays in the outbox */
-    const sendOne = async ({ post, putAtMs }: Waiting): Promise<boolean> => {
+    const sendOne = async ({ post, putAtMs, participantId }: Waiting): Promise<boolean> => {
       let problem: string | null = null;
       try {
         // The clock of the device may have been set meanwhile; the server knows for itself when it came.
         const waitedMs = Math.min(Math.max(0, Date.now() - putAtMs), LONGEST_WAIT_MS);
-        const kept = await ask<ResponseKept>('POST', '/api/desk/responses', { ...post, waitedMs });
+        // Where two share the device, an answer may go out in the other one's turn.
+        const of = store.beside() ? `?of=${participantId}` : '';
+        const kept = await ask<ResponseKept>('POST', `/api/desk/responses${of}`, { ...post, waitedMs });
         const view = store.view();
-        if (view?.question?.askingId === post.askingId) {
+        if (view?.participantId === participantId && view.question?.askingId === post.askingId) {
           patchState(store, {
             view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response, late: kept.late } } },
           });
@@ -155,7 +187,9 @@ export const DeskStore = signalStore(
 
     const enter = async (view: DeskView) => {
       // What waits is known before the question is shown: an answer given before a reload is shown as given.
-      patchState(store, { waiting: await outbox.waitingFor(view.participantId) });
+      const beside = besideOf(view.participantId);
+      const others = beside ? await outbox.waitingFor(beside.participantId) : [];
+      patchState(store, { beside, waiting: [...others, ...(await outbox.waitingFor(view.participantId))] });
       await take(view);
       line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
         message: receive,
@@ -228,8 +262,21 @@ export const DeskStore = signalStore(
       leave: () =>
         tryTo(async () => {
           await ask('POST', '/api/desk/leave');
+          const stays = store.beside();
+          keepBeside(null);
           goOut(null);
+          if (stays) await look(); // whoever shared the device
         }),
+
+      /** It is another pupil's turn on this device: the one who was at it is beside it now. */
+      async turnTo(view: DeskView): Promise<void> {
+        const before = store.view();
+        if (before) keepBeside([before, view]);
+        line?.close();
+        line = null;
+        await enter(view);
+        await send();
+      },
 
       stop(): void {
         clearTimeout(timer);

@@ -1,13 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { DeskCard } from './card';
 import { DeskRoom } from './desk-room';
 import { DeskStore } from './desk-store';
 import { Join } from './join';
+import { LazyPart } from '../../ui/lazy-part';
 
 /** The pupil's desk: come in by card, or by room key and name, then follow the lesson. */
 @Component({
   selector: 'zp-desk',
-  imports: [DeskCard, DeskRoom, Join],
+  imports: [DeskRoom, Join, LazyPart],
   providers: [DeskStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -19,9 +19,7 @@ import { Join } from './join';
         <zp-join [word]="store.problem()" (joined)="store.enter($event)" />
       }
       @case ('card') {
-        @defer (on immediate) {
-          <zp-desk-card [token]="store.card()!" [word]="store.problem()" (joined)="store.enter($event)" (leave)="store.withoutCard()" />
-        }
+        <zp-lazy [load]="card" />
       }
       @case ('in') {
         <zp-desk-room />
@@ -42,4 +40,5 @@ import { Join } from './join';
 })
 export class Desk {
   protected readonly store = inject(DeskStore);
+  protected readonly card = () => import('./card').then((file) => file.DeskCard);
 }

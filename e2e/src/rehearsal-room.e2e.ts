@@ -1,0 +1,52 @@
+import { expect, test } from './lib/classroom.js';
+
+test('a room is filled with simulated pupils at a press; they answer, are marked as what they are, and count for no class', async ({
+  teacher,
+}) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.locator('summary', { hasText: 'More for Half past at the harbour' }).click();
+  await page.getByRole('button', { name: /^Try with simulated pupils/ }).click();
+  await page.getByText('How they are').click();
+  await page.getByLabel('How many').fill('36');
+  await page.getByLabel('Pace').selectOption({ label: 'quick, to try things out' });
+  await page.getByRole('button', { name: 'Fill the room with 36' }).click();
+  await expect(teacher.wall).toContainText('36 of 36 are in');
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await expect(teacher.wall).toContainText('36 of 36 answered', { timeout: 30_000 });
+  // The whole class on one screen beside the stage, without scrolling.
+  const last = teacher.wall.getByRole('button', { name: /^Answers of/ }).last();
+  expect((await last.boundingBox())!.y).toBeLessThan(800);
+  await expect(page.getByText('Rehearsal', { exact: true })).toBeVisible();
+  await teacher.end();
+  await expect(page.getByText('simulated pupils: a rehearsal, which counts for no class')).toBeVisible();
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await expect(page.getByRole('group', { name: 'Class' }).getByRole('button', { name: /pupils$/ })).toHaveText([/Terns/]);
+});
+
+test('answers on paper are typed in by keyboard alone, marked as they are left, and taken back', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.getByRole('link', { name: 'Review Five-minute steps on the mail boat' }).click();
+  await page.getByRole('link', { name: 'Enter answers that came on paper or aloud' }).click();
+  const field = (name: string) => page.getByRole('textbox', { name: `${name}, question 1` });
+  await field('Inka').focus();
+  await page.keyboard.type('7:0');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Kept for Inka.')).toBeVisible();
+  await expect(field('Jory')).toBeFocused();
+  await field('Viggo').focus();
+  await page.keyboard.type('seven');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('“seven” is no answer to this question. Type it like 7:30');
+  await field('Viggo').fill('?');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Kept for Viggo.')).toBeVisible();
+  await field('Viggo').fill('');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Taken back for Viggo.')).toBeVisible();
+  await page.reload();
+  await expect(field('Inka')).toHaveValue('7:0');
+  await expect(field('Viggo')).toHaveValue('');
+});

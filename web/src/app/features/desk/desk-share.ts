@@ -1,0 +1,88 @@
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, signal, viewChild } from '@angular/core';
+import type { DeskView, RoomFound } from '@zeitpunkt/contract';
+import { v4 as uuid } from 'uuid';
+import { ask, sentenceOf } from '../../shared/api';
+import { DeskStore } from './desk-store';
+
+/** Two pupils at one device: the second comes in here, and one touch says whose turn it is. */
+@Component({
+  selector: 'zp-desk-share',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (beside(); as other) {
+      <button type="button" class="button outlined" (click)="swap()">{{ other.pupilName }}’s turn</button>
+    } @else {
+      <button type="button" class="button quiet" (click)="open()">Two of us here</button>
+    }
+    <dialog #dialog aria-labelledby="who-else">
+      <h2 id="who-else">Who else is at this device?</h2>
+      @if (problem(); as problem) {
+        <p class="problem" role="alert">{{ problem }}</p>
+      }
+      <ul>
+        @for (pupil of names(); track pupil.id) {
+          <li>
+            <button type="button" class="press large" (click)="join(pupil.id)">{{ pupil.name }}</button>
+          </li>
+        } @empty {
+          <li>Everybody of this class is in already.</li>
+        }
+      </ul>
+      <button type="button" class="button outlined big" (click)="dialog.close()">Only me</button>
+    </dialog>
+  `,
+  styles: `
+    .button {
+      min-height: 48px;
+    }
+    ul {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(8rem, 1fr));
+      gap: 0.5rem;
+      max-height: 60vh;
+      margin: 0 0 1rem;
+      padding: 0;
+      overflow-y: auto;
+      list-style: none;
+    }
+    ul button {
+      width: 100%;
+    }
+  `,
+})
+export class DeskShare {
+  private readonly store = inject(DeskStore);
+  protected readonly names = signal<RoomFound['pupils']>([]);
+  protected readonly problem = signal<string | null>(null);
+  /** The other pupil of this device; null where there is none. */
+  protected readonly beside = computed(() => this.store.beside());
+  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private joinId = uuid();
+
+  protected async open(): Promise<void> {
+    this.dialog().nativeElement.showModal();
+    await this.attempt(async () => this.names.set((await ask<RoomFound>('GET', '/api/desk/beside')).pupils));
+  }
+
+  protected async join(pupilId: string): Promise<void> {
+    await this.attempt(async () => {
+      const view = await ask<DeskView>('POST', '/api/desk/beside/join', { joinId: this.joinId, pupilId });
+      this.joinId = uuid();
+      this.dialog().nativeElement.close();
+      await this.store.turnTo(view);
+    });
+  }
+
+  protected async swap(): Promise<void> {
+    await this.store.tryTo(async () => this.store.turnTo(await ask<DeskView>('POST', '/api/desk/swap')));
+  }
+
+  private async attempt(work: () => Promise<void>): Promise<void> {
+    try {
+      await work();
+      this.problem.set(null);
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+}
