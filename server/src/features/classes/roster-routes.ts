@@ -1,5 +1,6 @@
 import { RosterFile } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import type { FastifyRequest } from 'fastify';
 import type { Feature } from '../../http/feature.js';
 import type { ClassRoutesOptions } from './pupil-routes.js';
 import { classPupils, mustOwnClass, record } from './queries.js';
@@ -13,10 +14,11 @@ export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, re
   const { db } = store;
   app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
 
-  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES }, (request) => {
-    requireTeacher(request);
-    return readRosterFile(request.body as Buffer);
-  });
+  // Whoever is not signed in is sent away before so large a body is read.
+  const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
+  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES, onRequest }, (request) =>
+    readRosterFile(request.body as Buffer),
+  );
 
   app.get('/api/classes/:id/roster.csv', { schema: { params: Type.Object({ id: Type.String() }) } }, (request, reply) => {
     const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);

@@ -98,7 +98,8 @@ export class OwnRoom implements OpenRoom {
     const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
     if (before) this.hub.moveDesk(place.id);
     const own = this.placeOf(pupilId);
-    if (!own.run) void this.keepRun(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs()));
+    // Where that cannot be kept just now, the pupil begins at the beginning once more.
+    if (!own.run) this.keepRun(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs())).catch(() => undefined);
     return place.id;
   }
 
@@ -242,7 +243,7 @@ export class OwnRoom implements OpenRoom {
     const before = this.runOf(pupilId);
     const run = answeredOwn(before, askingId, this.lesson, this.needs.nowMs());
     if (run === before) return this.tell(pupilId); // the answer had been shown before
-    void this.keepRun(pupilId, run).catch(() => undefined); // the answer is kept: the place is mended from it, see mend()
+    this.keepRun(pupilId, run).catch(() => undefined); // the answer is kept: the place is mended from it, see mend()
   }
 
   /** A server that stopped between an answer and what follows from it goes on from the answer. */

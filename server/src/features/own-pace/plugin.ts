@@ -21,6 +21,8 @@ export interface OwnPaceOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
+/** The ids of a whole school. */
+const START_BODY_BYTES = 128 * 1024;
 /** Lessons whose last day is over are looked for so often, in milliseconds. */
 const OVER_EVERY_MS = 10 * 60_000;
 
@@ -39,7 +41,7 @@ export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, findDes
 
   app.post(
     '/api/own-pace',
-    { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: limits.lessonBodyBytes },
+    { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: START_BODY_BYTES },
     (request) => {
       const teacher = requireTeacher(request);
       const { lessonId, classId } = request.body;

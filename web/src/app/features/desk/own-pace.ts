@@ -62,6 +62,12 @@ const AGAIN_MS = 2000;
       align-items: center;
       justify-content: center;
     }
+    /* Going on is what a thumb does most. */
+    @media (max-width: 480px) {
+      .on {
+        flex: 1 0 100%;
+      }
+    }
     .hint {
       color: var(--soft);
     }

@@ -1,0 +1,57 @@
+import { provideState, provideStore, Store } from '@ngrx/store';
+import { TestBed } from '@angular/core/testing';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { NO_CALLS, type Calls, type RoomCommand } from '@zeitpunkt/core';
+import { Steering } from '../../shared/steering';
+import { liveActions, liveFeature } from '../../state/live';
+import { render, textOf } from '../../testing/render';
+import { askingOf, responseOf, sessionDetail, withRun } from '../../testing/session';
+import { FlowBar } from './flow-bar';
+import { InPassing } from './in-passing';
+
+function withCalls(detail: SessionDetail, calls: Partial<Calls>, passing = detail.live.passing): SessionDetail {
+  const { live } = detail;
+  return { ...detail, live: { ...live, passing, room: { ...live.room, calls: { ...NO_CALLS, ...calls } } } };
+}
+async function open(component: typeof FlowBar | typeof InPassing, detail: SessionDetail, inputs: object = {}) {
+  const screen = await render(component, { detail, ...inputs }, [provideStore(), provideState(liveFeature)]);
+  TestBed.inject(Store).dispatch(liveActions.loaded({ detail, atMs: 0 }));
+  const told: RoomCommand[] = [];
+  jest.spyOn(TestBed.inject(Steering), 'tell').mockImplementation((command) => void told.push(command));
+  return { ...screen, told };
+}
+
+test('those who still think can be nudged once and given time; the answers can be closed', async () => {
+  const detail = withRun({ askings: [askingOf('q1', 'open')] }, { responses: [responseOf('Anouk', 'q1')] });
+  const { press, told, setInputs, find } = await open(FlowBar, detail, { asking: askingOf('q1', 'open') });
+  for (const button of ['Nudge 2', 'Two more minutes', 'Close answers']) await press(button);
+  expect(told).toEqual([
+    { type: 'nudge', askingId: 'q1' },
+    { type: 'more-time', askingId: 'q1', minutes: 2 },
+    { type: 'close', askingId: 'q1' },
+  ]);
+  await setInputs({ detail: withCalls(detail, { nudged: 'q1' }) });
+  expect(find.getByRole<HTMLButtonElement>('button', { name: 'Nudged' }).disabled).toBe(true);
+});
+
+test('“Ready?” counts who has said so and names the others; clocks come as they are turned', async () => {
+  const start = sessionDetail();
+  const { press, told, setInputs, page, find } = await open(InPassing, start);
+  await press('Ready?');
+  await press('Show me your clocks');
+  expect(told).toEqual([
+    { type: 'pulse', on: true },
+    { type: 'show-me', on: true },
+  ]);
+  const passing = {
+    ready: [
+      { participantId: 'in-Anouk', ready: true },
+      { participantId: 'in-Ceri', ready: false },
+    ],
+    shown: [{ participantId: 'in-Bashir', pose: { hourDeg: 225, minuteDeg: 180 } }],
+  };
+  await setInputs({ detail: withCalls(start, { pulse: 7, showMe: true }, passing) });
+  expect(textOf(find.getByRole('status'))).toBe('1 of 3 ready · not yet: Ceri · nothing yet: Bashir');
+  expect(find.getByRole('img', { name: 'The clock of Bashir at 7:30' })).toBeTruthy();
+  expect(page.querySelectorAll('li')).toHaveLength(3);
+});
