@@ -87,8 +87,13 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
       max-width: 46rem;
       margin-top: 2.5rem;
     }
+    label {
+      display: grid;
+      width: 100%;
+      max-width: 22rem;
+    }
     select {
-      max-width: 100%;
+      width: 100%;
     }
     summary {
       cursor: pointer;

@@ -32,7 +32,25 @@ const MODES: readonly { readonly id: DoorMode; readonly text: string }[] = [
       </select>
     </label>
   `,
-  styles: ':host { display: flex; flex-wrap: wrap; gap: 0.4rem 0.6rem; align-items: center; }',
+  styles: `
+    :host {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.4rem 0.6rem;
+      align-items: center;
+    }
+    label {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0 0.5rem;
+      align-items: center;
+      min-width: 0;
+    }
+    select {
+      width: 100%;
+      max-width: 21rem;
+    }
+  `,
 })
 export class DoorTurn {
   readonly door = input.required<Door>();
