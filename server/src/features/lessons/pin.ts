@@ -23,3 +23,6 @@ export function pinLesson(db: Db, teacherId: string, lessonId: string, nowMs: nu
   insertVersion(db, { lessonId, version, file: row.draft, createdAtMs: nowMs });
   return { version, file };
 }
+
+/** Pins a lesson as it is now for a class; undefined where a teacher does not own both. */
+export type PinForTeaching = (teacherId: string, lessonId: string, classId: string) => PinnedLesson | undefined;

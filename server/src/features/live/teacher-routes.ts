@@ -1,8 +1,9 @@
-import { CoreError, type Lesson } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core';
 import { CommandDone, CommandPost, CountLate, LetIn, ResponseEntered, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
+import type { PinForTeaching } from '../lessons/pin.js';
 import type { RoomDirectory } from './room-directory.js';
 
 export interface TeacherRoutesOptions {
@@ -10,12 +11,7 @@ export interface TeacherRoutesOptions {
   readonly requireTeacher: RequireTeacher;
   /** Takes a pupil off the class list again, who never was let in. */
   readonly removePupil: (classId: string, pupilId: string) => void;
-  /** Pins the lesson as it is now, if the teacher owns both lesson and class. */
-  readonly pinForTeaching: (
-    teacherId: string,
-    lessonId: string,
-    classId: string,
-  ) => { readonly version: number; readonly file: Lesson } | undefined;
+  readonly pinForTeaching: PinForTeaching;
 }
 
 const Params = Type.Object({ id: Type.String() });

@@ -1,9 +1,10 @@
-import { CoreError, type Lesson } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core';
 import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { RequireTeacher } from '../auth/guard.js';
+import type { PinForTeaching } from '../lessons/pin.js';
 import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
 import type { OwnRooms } from './own-rooms.js';
 
@@ -12,12 +13,7 @@ export interface OwnPaceOptions {
   readonly findDesk: FindDesk;
   readonly requireTeacher: RequireTeacher;
   readonly limits: Limits;
-  /** Pins the lesson as it is now, if the teacher owns both lesson and class. */
-  readonly pinForTeaching: (
-    teacherId: string,
-    lessonId: string,
-    classId: string,
-  ) => { readonly version: number; readonly file: Lesson } | undefined;
+  readonly pinForTeaching: PinForTeaching;
 }
 
 const Params = Type.Object({ id: Type.String() });

@@ -1,10 +1,11 @@
-import { CoreError, SHORE_NAMES, type Lesson } from '@zeitpunkt/core';
+import { CoreError, SHORE_NAMES } from '@zeitpunkt/core';
 import { RehearsalStart, SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { AddressInfo } from 'node:net';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
+import type { PinForTeaching } from '../lessons/pin.js';
 import { changeClass, insertClass, simulatedClassOf } from '../classes/queries.js';
 import type { RoomDirectory } from '../live/room-directory.js';
 import { SimulatedPupils } from './simulated-pupils.js';
@@ -14,11 +15,7 @@ export interface SimulatedOptions {
   readonly rooms: RoomDirectory;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
-  readonly pinForTeaching: (
-    teacherId: string,
-    lessonId: string,
-    classId: string,
-  ) => { readonly version: number; readonly file: Lesson } | undefined;
+  readonly pinForTeaching: PinForTeaching;
 }
 
 const Params = Type.Object({ id: Type.String() });
