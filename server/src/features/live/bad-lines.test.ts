@@ -68,7 +68,7 @@ test('a thousand wrong keys from a hundred addresses find nothing, are told to t
       school.app.inject({
         method: 'POST',
         url: '/api/desk/room',
-        remoteAddress: `10.0.0.${address}`,
+        remoteAddress: `127.0.0.${address + 1}`,
         headers: { host: 'school.test' },
         payload: { roomKey: wrongKey },
       }),
