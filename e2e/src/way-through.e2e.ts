@@ -29,7 +29,8 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await bashir.read('8', '30');
   await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('7:30');
   await expect(teacher.wall.getByRole('region', { name: 'Still thinking' })).toContainText('Ceri');
-  await expect(teacher.wall).not.toContainText(/coming hour/i);
+  // What an answer shows is the teacher's to know at once, and nobody else's before the answer is shown.
+  await expect(teacher.wall.getByRole('region', { name: 'Nearest hour or coming hour' })).toContainText('Bashir');
   await ceri.read('7', '06');
   await anouk.page.getByRole('button', { name: 'Change my answer' }).click();
   await anouk.read('7', '30');
