@@ -79,7 +79,17 @@ export type RetentionCheck = Data<typeof RetentionCheck>;
 export const DataRecord = Type.Array(
   Exact({
     atMs: AtMs,
-    act: OneOf(['pupil-deleted', 'pupil-exported', 'list-exported', 'pupils-merged', 'cards-made', 'cards-revoked', 'retention']),
+    act: OneOf([
+      'pupil-deleted',
+      'pupil-exported',
+      'list-exported',
+      'pupils-merged',
+      'cards-made',
+      'cards-revoked',
+      'retention',
+      'results-exported',
+      'results-taken',
+    ]),
     /** How many pupils, cards or lessons it was about. */
     count: Type.Integer({ minimum: 0 }),
   }),

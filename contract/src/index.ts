@@ -71,6 +71,20 @@ export {
   ShownPost,
   Waiting,
 } from './desk.js';
+export { ResultRowSchema } from './results.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';
 export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceStart, OwnPlace } from './own-pace.js';
 export { MOST_SIMULATED, RehearsalStart, SimulatedWish } from './simulated.js';
+export {
+  AcceptedWording,
+  Comment,
+  CommentAdd,
+  GroupMove,
+  HomePageEdit,
+  HomePageKept,
+  InsightLine,
+  MarkCorrect,
+  ResultsTaken,
+  ReviewNotes,
+  WordingAccept,
+} from './review.js';

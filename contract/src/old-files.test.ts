@@ -6,6 +6,7 @@ import {
   readMark,
   readPlan,
   readResponse,
+  readResult,
   readRoomState,
   readRun,
   readStage,
@@ -21,6 +22,7 @@ import { DialBuildSchema, LessonSchema } from './lesson-file.js';
 import { ClassPlanSchema } from './plan.js';
 import { ResponseSchema } from './question-kinds/registry.js';
 import { MarkSchema } from './responses.js';
+import { ResultRowSchema } from './results.js';
 import { StageStateSchema } from './stage.js';
 import { RoomStateSchema, RunSchema } from './teacher.js';
 
@@ -43,6 +45,7 @@ const READERS: Record<StoredFormatId, (text: string) => unknown> = {
   mark: (text) => readMark(text, '', checkOf(MarkSchema)),
   response: (text) => readResponse(text, '', checkOf(ResponseSchema)),
   waiting: (text) => readWaiting(text, checkOf(Waiting)),
+  result: (text) => readResult(text, '', checkOf(ResultRowSchema)),
   stage: (text) => readStage(text, checkOf(StageStateSchema)),
 };
 

@@ -52,7 +52,7 @@ export const MarkSchema = Exact({
   sayToPupil: Type.String(),
 });
 
-const SourceSchema = OneOf(['device', 'paper', 'spoken']);
+export const SourceSchema = OneOf(['device', 'paper', 'spoken']);
 
 /** An answer that the teacher has on paper or heard, entered for a pupil. The id is made by whoever enters it. */
 export const ResponseEntered = Exact({
@@ -85,6 +85,17 @@ export const MarkedResponse = Exact({
       closedAtMs: Nullable(AtMs),
       /** The teacher lets it count like one that came in time. */
       counted: Type.Boolean(),
+    }),
+  ),
+  /** Why `mark` is another one than it was marked with at first; null where it is that one. */
+  correction: Nullable(
+    Exact({
+      /** As it was marked at first. */
+      was: VerdictSchema,
+      reason: Type.String(),
+      atMs: AtMs,
+      /** It came with a wording that was accepted for the whole class. */
+      byWording: Type.Boolean(),
     }),
   ),
 });

@@ -21,6 +21,8 @@ export const TeacherMessage = TaggedUnion('type', [
   Exact({ type: Type.Literal('response'), seq: Seq, response: MarkedResponse }),
   /** Whether a late response counts was changed. */
   Exact({ type: Type.Literal('counted'), seq: Seq, responseId: Uuid, counted: Type.Boolean() }),
+  /** The teacher has corrected the mark of a response, or taken that back. */
+  Exact({ type: Type.Literal('corrected'), seq: Seq, response: MarkedResponse }),
   /** A pupil who waited at the door was let in. */
   Exact({ type: Type.Literal('let-in'), seq: Seq, participantId: Uuid }),
   /** Not numbered: who knocks at the closed door, and how many wrong room keys were tried lately. */

@@ -1,6 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { BeatIdSchema, LessonSchema, RungIdSchema } from './lesson-file.js';
 import { Pupil } from './classes.js';
+import { MisconceptionIdSchema } from './misconceptions.js';
 import { BetweenSchema } from './plan.js';
 import { ItemSchema, ResponseSchema } from './question-kinds/registry.js';
 import { AskingIdSchema, MarkedResponse } from './responses.js';
@@ -49,6 +50,13 @@ export const DraftWish = Exact({
   /** Whose daily times the lesson may speak of. */
   classId: Type.Optional(Uuid),
   between: Type.Optional(BetweenSchema),
+  /** What those who are taught are known to hold, and questions that were chosen for them. */
+  insight: Type.Optional(
+    Exact({
+      misconceptions: Type.Array(MisconceptionIdSchema, { maxItems: 40 }),
+      items: Type.Array(ItemSchema, { maxItems: 20 }),
+    }),
+  ),
   /** Nothing is drafted but its goal: the lesson is built by hand. */
   empty: Type.Optional(Type.Literal(true)),
 });

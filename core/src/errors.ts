@@ -21,6 +21,8 @@ export const ERROR_CODES = {
   ROOM_UNREADABLE: 'A stored room does not follow its format.',
   RUN_UNREADABLE: 'A stored place of a pupil does not follow its format.',
   RESPONSE_UNREADABLE: 'A stored response does not follow its format.',
+  RESULTS_UNREADABLE: 'A file of results, or an answer in it, does not follow its format.',
+  RESULTS_ELSEWHERE: 'A file of results holds answers that belong to another class.',
   MARK_UNREADABLE: 'A stored mark does not follow its format.',
   STAGE_UNREADABLE: 'A stage that a device kept does not follow its format.',
   FORMAT_NEWER: 'Something stored was written by a newer version.',

@@ -190,6 +190,7 @@ export {
   readPlan,
   readMark,
   readResponse,
+  readResult,
   readRoomState,
   readRun,
   readStage,
@@ -199,6 +200,7 @@ export {
   writePlan,
   writeMark,
   writeResponse,
+  writeResult,
   writeRoomState,
   writeRun,
   writeStage,
@@ -216,8 +218,10 @@ export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf,
 export {
   cardOn,
   cardsDue,
+  daysToPlan,
   moveInSeries,
   plannedLessons,
+  planOn,
   removeFromSeries,
   seriesWishes,
   toggleDayOff,
@@ -231,4 +235,17 @@ export { guessColumns } from './roster/guess-columns.js';
 export { LONGEST_NAME, planRoster, type RosterColumns, type RosterEntry, type RosterPupil, type RosterRow } from './roster/roster.js';
 export { SHORE_NAMES } from './rehearsal/shore-names.js';
 export { TYPED_EXAMPLES, typedResponse } from './question-kinds/typed-response.js';
-export { answerTimes, plannedThinkSec, type AnswerTimes } from './run/answer-times.js';
+export { answerTimes, plannedThinkSec, type AnswerTimes, type ClassTimes } from './run/answer-times.js';
+export type { InsightAnswer } from './insight/insight-answer.js';
+export { rungOfItem } from './insight/rung-of-item.js';
+export type { Mastery, MasteryWord } from './insight/mastery.js';
+export { groupsOf, itemFacts, type AnswerGroup, type ItemFacts } from './insight/item-facts.js';
+export { stoodOut, type LessonSeen, type StoodOut } from './insight/stood-out.js';
+export { isHeld, type ClassPicture, type Holder, type IdeaPicture, type PupilPicture } from './insight/class-picture.js';
+export { changeBetween, type Change, type ClassChange } from './insight/change.js';
+export { groupsFor, MOST_GROUPS, type Group, type GroupKey, type Groups, type Moved } from './insight/groups.js';
+export { homePage, type HomePage } from './insight/home-page.js';
+export { InsightBook, type AnswerFilter, type MasteryPoint } from './insight/insight-book.js';
+export { correctedMark } from './question-kinds/corrected-mark.js';
+export { acceptingItem, wordingsOf, type ClassWording } from './question-kinds/class-wordings.js';
+export type { ResultRow } from './insight/result-row.js';

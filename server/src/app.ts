@@ -35,6 +35,8 @@ import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { ownPacePlugin } from './features/own-pace/plugin.js';
+import { resultsPlugin } from './features/results/plugin.js';
+import { reviewPlugin } from './features/review/plugin.js';
 import { simulatedPlugin } from './features/simulated/plugin.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
@@ -172,6 +174,21 @@ async function registerOthers(
     },
     pinForTeaching,
   });
+  await app.register(reviewPlugin, {
+    store,
+    rooms,
+    requireTeacher: guard.require,
+    nowMs,
+    onCorrected: (sessionId, responseId) => {
+      rooms.corrected(sessionId, responseId);
+      own.corrected(sessionId, responseId);
+    },
+    onWordings: (classId) => {
+      rooms.wordingsChanged(classId);
+      own.wordingsChanged(classId);
+    },
+  });
+  await app.register(resultsPlugin, { store, requireTeacher: guard.require, nowMs, onChanged: classChanged });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {

@@ -1,5 +1,6 @@
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
+import type { Verdict } from '../question-kinds/question-kind.js';
 import type { Item, Response } from '../question-kinds/registry.js';
 import { itemModel, type ItemModel, type Shown } from './item-model.js';
 import {
@@ -24,6 +25,8 @@ export interface Answered {
   readonly settings: LessonSettings;
   /** Milliseconds since 1970. */
   readonly atMs: number;
+  /** As it is marked, where somebody may have corrected that; judged anew when absent. */
+  readonly verdict?: Verdict;
 }
 
 /**
@@ -43,6 +46,8 @@ export interface IdeaFinding {
   readonly hits: number;
   /** Ids of those answers, the newest first. */
   readonly evidence: readonly string[];
+  /** Ids of the other chances: the idea did not show there; the newest first. */
+  readonly unlike: readonly string[];
   readonly sureness: Sureness;
 }
 
@@ -90,9 +95,9 @@ export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosi
   // What an idea adds to the logarithm of the likelihood, and what two add beyond each of them.
   const singles = new Float64Array(count * CELLS);
   const pairs = new Float64Array(count * count * CELLS);
-  answered.forEach(({ response, atMs }, index) => {
+  answered.forEach(({ response, atMs, verdict }, index) => {
     const weight = 0.5 ** (Math.max(0, nowMs - atMs) / (HALF_LIFE_DAYS * MS_PER_DAY));
-    addAnswer(models[index]!, response, weight, { base, singles, pairs, place, count });
+    addAnswer(models[index]!, models[index]!.shown(response, verdict), weight, { base, singles, pairs, place, count });
   });
   return summary(answered, models, ideas, weigh({ base, singles, pairs, count }));
 }
@@ -150,11 +155,11 @@ function evidenceOf(shown: Shown, { ideas, ways }: ItemModel): Evidence {
 
 function addAnswer(
   model: ItemModel,
-  response: Response,
+  shown: Shown,
   weight: number,
   { base, singles, pairs, place, count }: Sums & { readonly place: ReadonlyMap<MisconceptionId, number> },
 ): void {
-  const evidence = evidenceOf(model.shown(response), model);
+  const evidence = evidenceOf(shown, model);
   const at = model.ideas.map((id) => place.get(id)!);
   for (let cell = 0; cell < CELLS; cell++) base[cell]! += weight * evidence.plain[cell]!;
   at.forEach((idea, index) => {
@@ -227,20 +232,24 @@ function summary(
   ideas: readonly MisconceptionId[],
   { held, none, skill }: ReturnType<typeof weigh>,
 ): Diagnosis {
-  const chances = new Map<MisconceptionId, number>();
   const evidence = new Map<MisconceptionId, string[]>();
+  const unlike = new Map<MisconceptionId, string[]>();
   const newestFirst = answered.map((_, index) => index).sort((one, other) => answered[other]!.atMs - answered[one]!.atMs || other - one);
   for (const index of newestFirst) {
     const { ideas: possible, shown } = models[index]!;
-    const { byIdea } = shown(answered[index]!.response);
+    const { id: answerId, response, verdict } = answered[index]!;
+    const { byIdea } = shown(response, verdict);
     possible.forEach((id, place) => {
-      chances.set(id, (chances.get(id) ?? 0) + 1);
-      if (byIdea[place]! > 0) evidence.set(id, [...(evidence.get(id) ?? []), answered[index]!.id]);
+      const into = byIdea[place]! > 0 ? evidence : unlike;
+      const ids = into.get(id);
+      if (ids) ids.push(answerId);
+      else into.set(id, [answerId]);
     });
   }
   const found = ideas.map((id, index): IdeaFinding => {
-    const counted = { probability: held[index]!, chances: chances.get(id) ?? 0, hits: evidence.get(id)?.length ?? 0 };
-    return { id, ...counted, evidence: evidence.get(id) ?? [], sureness: surenessOf(counted) };
+    const [shows, others] = [evidence.get(id) ?? [], unlike.get(id) ?? []];
+    const counted = { probability: held[index]!, chances: shows.length + others.length, hits: shows.length };
+    return { id, ...counted, evidence: shows, unlike: others, sureness: surenessOf(counted) };
   });
   return { ideas: found.sort((one, other) => other.probability - one.probability), none, skill, answers: answered.length };
 }

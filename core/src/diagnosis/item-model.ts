@@ -4,6 +4,7 @@ import type { MisconceptionId } from '../misconceptions/registry.js';
 import { isNotSure } from '../question-kinds/not-sure.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { kindOf, type Item, type KindResponse, type Response } from '../question-kinds/registry.js';
+import type { Verdict } from '../question-kinds/question-kind.js';
 import { isRightVerdict } from '../question-kinds/verdict.js';
 import { waysToBeWrong } from './scatter.js';
 
@@ -22,7 +23,8 @@ export interface ItemModel {
   readonly ideas: readonly MisconceptionId[];
   /** In how many ways an answer is wrong without an idea. */
   readonly ways: number;
-  shown(response: Response): Shown;
+  /** @param verdict as marked, where that was corrected: it goes before what the kind says */
+  shown(response: Response, verdict?: Verdict): Shown;
 }
 
 const known = new WeakMap<Item, { readonly settings: LessonSettings; readonly model: ItemModel }>();
@@ -62,12 +64,13 @@ function makeModel(item: Item, settings: LessonSettings): ItemModel {
   return {
     ideas,
     ways: waysToBeWrong(item, settings),
-    shown(response) {
-      if (isNotSure(response)) return notSure;
-      const key = JSON.stringify(response);
+    shown(response, marked) {
+      if (isNotSure(response) || marked === 'blank') return notSure;
+      if (marked !== undefined && isRightVerdict(marked)) return right;
+      const key = `${marked === undefined ? '' : 'wrong '}${JSON.stringify(response)}`;
       let one = shown.get(key);
       if (!one) {
-        const verdict = kind.judge(item, response, settings).verdict;
+        const verdict = marked ?? kind.judge(item, response, settings).verdict;
         if (verdict === 'blank') one = notSure;
         else if (isRightVerdict(verdict)) one = right;
         else

@@ -2,6 +2,7 @@ import { dialBuildFormat } from './dial-build/dial-build.js';
 import { lessonFormat } from './lesson/lesson.js';
 import { markFormat } from './mark/mark.js';
 import { planFormat } from './plan/plan.js';
+import { resultFormat } from './result/result.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { runFormat } from './run/run.js';
@@ -19,6 +20,7 @@ export const STORED_FORMATS = {
   stage: stageFormat,
   plan: planFormat,
   run: runFormat,
+  result: resultFormat,
 } as const;
 
 export type StoredFormatId = keyof typeof STORED_FORMATS;

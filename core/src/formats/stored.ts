@@ -1,3 +1,4 @@
+import type { ResultRow } from '../insight/result-row.js';
 import type { Lesson } from '../lesson/lesson.js';
 import type { DialBuild } from '../lesson/dial-build.js';
 import type { RoomState } from '../live/room.js';
@@ -12,6 +13,7 @@ import type { Check } from './format.js';
 import { lessonFormat } from './lesson/lesson.js';
 import { markFormat } from './mark/mark.js';
 import { planFormat } from './plan/plan.js';
+import { resultFormat } from './result/result.js';
 import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { runFormat } from './run/run.js';
@@ -59,6 +61,13 @@ export function readRun(text: unknown, named: string, check: Check): Run {
   return readThrough(runFormat, text, check, named, undefined);
 }
 export const writeRun = (run: Run): string => JSON.stringify(stamped(runFormat, run));
+
+/** An answer in a file of results. @param named the file and the place in it */
+export function readResult(row: unknown, named: string, check: Check): ResultRow {
+  return readThrough(resultFormat, row, check, named, undefined);
+}
+/** The same as an object: files of results spread it over their columns. */
+export const writeResult = (row: ResultRow): object => stamped(resultFormat, row);
 
 export function readStage(text: unknown, check: Check): StageState {
   return readThrough(stageFormat, text, check, '', undefined);

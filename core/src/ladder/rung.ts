@@ -19,6 +19,8 @@ export interface Rung {
   readonly topic: Readonly<Record<Tongue, string>>;
   /** How a pupil knows that the goal is reached, in whole sentences. */
   readonly criteria: Readonly<Record<Tongue, readonly string[]>>;
+  /** One thing to try at home with what is there, without a printer, in a few sentences for whoever helps. */
+  readonly atHome: Readonly<Record<Tongue, string>>;
   /** The wrong ideas that are usual here, the commonest first. */
   readonly misconceptions: readonly MisconceptionId[];
   /** Words that are used here for the first time, as they are said. */

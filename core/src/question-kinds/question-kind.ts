@@ -94,6 +94,10 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   asked(item: Item, settings: LessonSettings): StageState;
   /** What the stage shows with the key and its reason. */
   answered(item: Item, settings: LessonSettings): StageState;
+  /** The item taking some further wordings of its time; only kinds that take words have it. */
+  accepting?(item: Item, wordings: readonly string[]): Item;
+  /** What was written that is not taken for the time, line by line. */
+  unheard?(item: Item, response: Response, settings: LessonSettings): readonly string[];
   /** A careless answer as children give it, never a right one. */
   slip(item: Item, rng: Rng, settings: LessonSettings): Response;
   /** A new item on a rung. The same random numbers give the same item. */

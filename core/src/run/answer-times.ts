@@ -1,3 +1,4 @@
+import type { RungId } from '../ladder/registry.js';
 import type { QuestionKindId } from '../question-kinds/registry.js';
 
 /** How long a class takes for a kind of question, in seconds. */
@@ -9,31 +10,44 @@ export interface AnswerTimes {
   readonly mostSec: number;
 }
 
-/** With fewer answers nothing is said of a kind. */
+/** The same for each kind of question, and for each rung on which there were enough answers to it. */
+export type ClassTimes = Partial<Record<QuestionKindId, AnswerTimes & { readonly byRung: Partial<Record<RungId, AnswerTimes>> }>>;
+
+/** With fewer answers nothing is said of a kind, or of a kind on a rung. */
 const LEAST_ANSWERS = 15;
 const MOST = 0.8;
 
 /**
- * How long answers took, by the kind of question; kinds with too few answers are left out.
+ * How long answers took, by the kind of question and the rung; what has too few answers is left out.
  * @param answers with response times in milliseconds
  */
 export function answerTimes(
-  answers: Iterable<{ readonly kind: QuestionKindId; readonly responseTimeMs: number }>,
-): Partial<Record<QuestionKindId, AnswerTimes>> {
-  const byKind = new Map<QuestionKindId, number[]>();
-  for (const { kind, responseTimeMs } of answers) {
-    const times = byKind.get(kind);
-    if (times) times.push(responseTimeMs);
-    else byKind.set(kind, [responseTimeMs]);
+  answers: Iterable<{ readonly kind: QuestionKindId; readonly rung: RungId; readonly responseTimeMs: number }>,
+): ClassTimes {
+  const byKind = new Map<QuestionKindId, Map<RungId, number[]>>();
+  for (const { kind, rung, responseTimeMs } of answers) {
+    const rungs = byKind.get(kind) ?? new Map<RungId, number[]>();
+    byKind.set(kind, rungs.set(rung, [...(rungs.get(rung) ?? []), responseTimeMs]));
   }
-  const told: Partial<Record<QuestionKindId, AnswerTimes>> = {};
-  for (const [kind, times] of byKind) {
-    if (times.length < LEAST_ANSWERS) continue;
-    times.sort((one, other) => one - other);
-    const at = (share: number) => Math.round(times[Math.min(times.length - 1, Math.floor(share * times.length))]! / 1000);
-    told[kind] = { answers: times.length, halfSec: at(0.5), mostSec: at(MOST) };
+  const told: ClassTimes = {};
+  for (const [kind, rungs] of byKind) {
+    const all = timesOf([...rungs.values()].flat());
+    if (!all) continue;
+    const enough = [...rungs].flatMap(([rung, own]) => {
+      const times = timesOf(own);
+      return times ? [[rung, times] as const] : [];
+    });
+    told[kind] = { ...all, byRung: Object.fromEntries(enough) };
   }
   return told;
+}
+
+/** @returns null with too few of them */
+function timesOf(times: readonly number[]): AnswerTimes | null {
+  if (times.length < LEAST_ANSWERS) return null;
+  const sorted = [...times].sort((one, other) => one - other);
+  const at = (share: number) => Math.round(sorted[Math.min(sorted.length - 1, Math.floor(share * sorted.length))]! / 1000);
+  return { answers: sorted.length, halfSec: at(0.5), mostSec: at(MOST) };
 }
 
 /** Think time is planned in steps of so many seconds. */

@@ -1,6 +1,6 @@
 import { rungAfter, RUNG_IDS, type RungId } from '../ladder/registry.js';
 import type { ClassPlan, IsoDate, Series } from './plan.js';
-import { countDays, daysThatCount, type DayRule } from './school-days.js';
+import { countDays, daysThatCount, weekdayOf, type DayRule } from './school-days.js';
 
 /** A lesson of a series on its day. */
 export interface PlannedLesson {
@@ -43,6 +43,32 @@ export function moveInSeries(plan: ClassPlan, lessonId: string, by: number): Cla
 export function removeFromSeries(plan: ClassPlan, lessonId: string): ClassPlan {
   const without = withSeries(plan, (series) => ({ ...series, lessonIds: series.lessonIds.filter((id) => id !== lessonId) }));
   return without.series?.lessonIds.length === 0 ? { ...without, series: null } : without;
+}
+
+/**
+ * Days on which a further lesson can be put, the next ones from a day on: those of the series that goes on, or else any school
+ * days.
+ */
+export function daysToPlan(plan: ClassPlan, today: IsoDate, howMany: number): IsoDate[] {
+  const { series, schoolDays, daysOff } = plan;
+  const goesOn = series && plannedLessons(plan).some(({ date }) => date >= today);
+  const weekdays = goesOn ? series.weekdays.filter((weekday) => schoolDays.includes(weekday)) : schoolDays;
+  return daysThatCount(today, howMany, { weekdays, off: new Set([...daysOff, ...(goesOn ? series.skipped : [])]) });
+}
+
+/**
+ * A lesson put on a day: those that were planned for it and after it move on by one. Where no series goes on that long, it
+ * begins a new one on that day; what was given before is remembered without it.
+ */
+export function planOn(plan: ClassPlan, lessonId: string, date: IsoDate, today: IsoDate): ClassPlan {
+  const planned = plannedLessons(plan);
+  const { series } = plan;
+  if (!series || !planned.some((one) => one.date >= today)) {
+    return { ...plan, series: { startsOn: date, weekdays: series?.weekdays ?? [weekdayOf(date)], lessonIds: [lessonId], skipped: [] } };
+  }
+  const before = planned.filter((one) => one.date < date).map((one) => one.lessonId);
+  const after = series.lessonIds.filter((id) => !before.includes(id));
+  return { ...plan, series: { ...series, lessonIds: [...before, lessonId, ...after] } };
 }
 
 /** A lesson that is to be drafted for a series, knowing the one before and after it. */

@@ -19,10 +19,15 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     sql: string;
   }[];
   expect(tables.map(({ name }) => name).sort()).toEqual([
+    'accepted_wording',
     'card',
     'class',
     'class_plan',
+    'comment',
+    'correction',
     'data_record',
+    'group_move',
+    'home_page',
     'invitation',
     'lesson',
     'lesson_version',

@@ -5,6 +5,7 @@ import {
   readMark,
   readPlan,
   readResponse,
+  readResult,
   readRoomState,
   readRun,
   prepareLesson,
@@ -13,6 +14,7 @@ import {
   type Lesson,
   type Mark,
   type Response,
+  type ResultRow,
   type RoomState,
   type Run,
 } from '@zeitpunkt/core';
@@ -22,6 +24,7 @@ import {
   LessonSchema,
   MarkSchema,
   ResponseSchema,
+  ResultRowSchema,
   RoomStateSchema,
   RunSchema,
 } from '@zeitpunkt/contract';
@@ -42,6 +45,8 @@ export const stored = {
   room: (text: string, lesson: Lesson): RoomState => readRoomState(text, lesson, checkOf(RoomStateSchema)),
   run: (text: string, pupil: string): Run => readRun(text, pupil, checkOf(RunSchema)),
   response: (text: string, pupil: string): Response => readResponse(text, pupil, checkOf(ResponseSchema)),
+  /** An answer in a file of results. @throws CoreError RESULTS_UNREADABLE with the path, FORMAT_NEWER */
+  result: (row: unknown, place: string): ResultRow => readResult(row, place, checkOf(ResultRowSchema)),
   /** The plan of a class. @throws CoreError PLAN_UNREADABLE with the path, FORMAT_NEWER */
   plan(text: unknown, className: string): ClassPlan {
     const plan = readPlan(text, `“${className}”`, checkOf(ClassPlanSchema));

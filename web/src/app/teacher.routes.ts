@@ -51,6 +51,13 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/classes/class-list').then((file) => file.ClassListPlace),
       },
       {
+        path: 'classes/:id/review',
+        title: 'Class review',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/insight/class-review').then((file) => file.ClassReview),
+        loadChildren: () => import('./features/insight/insight.routes').then((file) => file.insightRoutes),
+      },
+      {
         path: 'classes/:id/cards',
         title: 'Join cards',
         canActivate: [signedIn],

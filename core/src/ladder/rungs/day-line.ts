@@ -12,6 +12,10 @@ export const dayLine: Rung = {
     en: ['I know that the short hand goes round twice a day.', 'I say whether a time is in the morning or in the afternoon.'],
     de: ['Ich weiß, dass der kurze Zeiger zweimal am Tag herumgeht.', 'Ich sage, ob eine Zeit am Vormittag oder am Nachmittag ist.'],
   },
+  atHome: {
+    en: 'Tell the day in order at bedtime: what came first, what next, and which of it was before noon.',
+    de: 'Erzählt abends den Tag der Reihe nach: Was kam zuerst, was danach, und was davon war am Vormittag?',
+  },
   misconceptions: ['am-pm-exchanged', 'midnight-noon-exchanged', 'once-round-a-day', 'no-wrap-at-12'],
   words: { en: ['midnight', 'noon', 'in the morning', 'in the afternoon'], de: ['Mitternacht', 'Mittag', 'am Vormittag', 'am Nachmittag'] },
   materials: ['day-strip', 'sheet'],

@@ -15,6 +15,10 @@ export const durations: Rung = {
       'Ich sage in Stunden und Minuten, wie lange es dauert.',
     ],
   },
+  atHome: {
+    en: 'Note when something at home begins and ends, such as a meal. Count on from one time to the other: first to the full hour, then the rest.',
+    de: 'Merkt euch, wann etwas anfängt und aufhört, zum Beispiel das Essen. Zählt von der einen Zeit zur anderen: erst bis zur vollen Stunde, dann den Rest.',
+  },
   misconceptions: ['hour-as-hundred', 'fence-post', 'wrong-direction', 'no-wrap-at-12', 'coming-hour'],
   words: { en: ['start', 'end', 'how long'], de: ['Anfang', 'Ende', 'wie lange'] },
   materials: ['hour-strip', 'sheet'],

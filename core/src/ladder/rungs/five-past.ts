@@ -12,6 +12,10 @@ export const fivePast: Rung = {
     en: ['I count in fives from the 12 to the long hand.', 'I write the minutes with two digits: 05.'],
     de: ['Ich zähle in Fünfern von der 12 bis zum langen Zeiger.', 'Ich schreibe die Minuten mit zwei Ziffern: 05.'],
   },
+  atHome: {
+    en: 'Count in fives round a clock, a plate or the fingers: five, ten, fifteen … up to where the long hand points.',
+    de: 'Zählt in Fünferschritten um eine Uhr, einen Teller oder an den Fingern: fünf, zehn, fünfzehn … bis zum langen Zeiger.',
+  },
   misconceptions: ['numeral-as-minutes', 'zero-dropped', 'count-starts-on-12', 'hands-exchanged', 'written-as-heard', 'one-hour-back'],
   words: { en: ['past', 'in fives'], de: ['nach', 'in Fünfern'] },
   materials: ['paper-dial', 'sheet'],

@@ -12,6 +12,10 @@ export const fiveTo: Rung = {
     en: ['I count on in fives past the half.', 'I also say how many minutes are left to the coming hour.'],
     de: ['Ich zähle nach der Hälfte in Fünfern weiter.', 'Ich sage auch, wie viele Minuten bis zur nächsten Stunde fehlen.'],
   },
+  atHome: {
+    en: 'When something is about to begin, count back from the 12 in fives: how many minutes are left to the hour, and which hour is coming?',
+    de: 'Bevor etwas anfängt: Zählt von der 12 aus in Fünferschritten zurück. Wie viele Minuten fehlen noch, und welche Stunde kommt?',
+  },
   misconceptions: ['nearest-hour', 'to-keeps-hour', 'coming-hour', 'numeral-as-minutes', 'counts-other-way', 'to-as-past'],
   words: { en: ['to', 'left'], de: ['vor', 'es fehlen'] },
   materials: ['paper-dial', 'sheet'],

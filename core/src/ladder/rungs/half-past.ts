@@ -12,6 +12,10 @@ export const halfPast: Rung = {
     en: ['The long hand on 6 means half past: 30 minutes.', 'The short hand stands half way to the next numeral.'],
     de: ['Der lange Zeiger auf der 6 heißt halb: 30 Minuten.', 'Der kurze Zeiger steht auf halbem Weg zur nächsten Zahl.'],
   },
+  atHome: {
+    en: 'Say a time that is half past and let two pencils on a plate be the hands: the long one points to the 6, the short one lies half way between two numbers. Take turns.',
+    de: 'Sagt eine halbe Stunde an und legt sie mit zwei Stiften auf einem Teller: Der lange zeigt auf die 6, der kurze liegt mitten zwischen zwei Zahlen. Wechselt euch ab.',
+  },
   misconceptions: ['nearest-hour', 'coming-hour', 'half-of-coming-hour', 'hour-hand-on-numeral', 'long-hand-ignored', 'quarter-is-25'],
   words: { en: ['half past'], de: ['halb'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],

@@ -12,6 +12,10 @@ export const hourHand: Rung = {
     en: ['I see from the short hand alone about what time it is.', 'I check with the long hand.'],
     de: ['Ich sehe am kurzen Zeiger allein, wie spät es ungefähr ist.', 'Ich prüfe es mit dem langen Zeiger.'],
   },
+  atHome: {
+    en: 'Cover the long hand with a thumb and guess the time from the short hand alone. Then look how close it was.',
+    de: 'Deckt den langen Zeiger mit dem Daumen zu und schätzt die Zeit nur mit dem kurzen. Schaut dann nach, wie nah ihr wart.',
+  },
   misconceptions: ['nearest-hour', 'coming-hour', 'hour-hand-halfway', 'one-hour-back'],
   words: { en: ['about', 'a little past', 'nearly'], de: ['ungefähr', 'kurz nach', 'fast'] },
   materials: ['paper-dial', 'cover'],

@@ -12,6 +12,10 @@ export const hours24: Rung = {
     en: ['I add 12 to the hours after noon.', 'I read 15:30 on a display and on a dial.'],
     de: ['Ich zähle 12 zu den Stunden nach dem Mittag dazu.', 'Ich lese 15:30 auf der Anzeige und auf der Uhr.'],
   },
+  atHome: {
+    en: 'Find times with 13 to 24 on a timetable, a phone or an oven, and say them as we speak: 15 is three in the afternoon.',
+    de: 'Sucht Zeiten mit 13 bis 24 auf einem Fahrplan, einem Handy oder am Herd und sagt, wie man sie spricht: 15 Uhr ist drei Uhr nachmittags.',
+  },
   misconceptions: ['24-minus-ten', 'am-pm-exchanged', 'midnight-noon-exchanged', 'zero-dropped'],
   words: { en: ['24-hour clock'], de: ['24-Stunden-Uhr'] },
   materials: ['day-strip', 'sheet'],

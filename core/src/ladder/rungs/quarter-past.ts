@@ -12,6 +12,10 @@ export const quarterPast: Rung = {
     en: ['The long hand on 3 means quarter past: 15 minutes.', 'The short hand has just left its numeral.'],
     de: ['Der lange Zeiger auf der 3 heißt Viertel nach: 15 Minuten.', 'Der kurze Zeiger hat seine Zahl gerade verlassen.'],
   },
+  atHome: {
+    en: 'Cut a round slice of bread or paper into quarters. Whenever the long hand reaches the 3, say it together: quarter past, and which hour it is past.',
+    de: 'Schneidet eine runde Scheibe Brot oder Papier in Viertel. Immer wenn der lange Zeiger auf der 3 steht, sagt ihr zusammen, wie spät es ist.',
+  },
   misconceptions: ['numeral-as-minutes', 'coming-hour', 'hour-hand-on-numeral', 'quarter-is-25', 'one-hour-back'],
   words: { en: ['quarter past'], de: ['Viertel nach'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],

@@ -15,6 +15,10 @@ export const quarterTo: Rung = {
       'Der kurze Zeiger ist fast bei der nächsten Stunde, aber noch nicht da.',
     ],
   },
+  atHome: {
+    en: 'Ask before something begins: “How long until it starts?” When the long hand is on the 9, it is a quarter of an hour to the next hour. Which hour is coming?',
+    de: 'Fragt, bevor etwas anfängt: „Wie lange dauert es noch?“ Steht der lange Zeiger auf der 9, fehlt eine Viertelstunde bis zur nächsten Stunde. Welche kommt?',
+  },
   misconceptions: ['nearest-hour', 'to-keeps-hour', 'to-as-past', 'coming-hour', 'numeral-as-minutes', 'hour-hand-at-coming'],
   words: { en: ['quarter to', 'the coming hour'], de: ['Viertel vor', 'die nächste Stunde'] },
   materials: ['paper-dial', 'sheet', 'folded-circle'],

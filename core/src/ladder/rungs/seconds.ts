@@ -12,6 +12,10 @@ export const seconds: Rung = {
     en: ['I tell the second hand from the others.', 'I know that 60 seconds are one minute.'],
     de: ['Ich erkenne den Sekundenzeiger.', 'Ich weiß, dass 60 Sekunden eine Minute sind.'],
   },
+  atHome: {
+    en: 'Count seconds together: how long does it take to tie a shoe, to fill a glass, to walk to the door?',
+    de: 'Zählt zusammen Sekunden: Wie lange dauert es, einen Schuh zu binden, ein Glas zu füllen, zur Tür zu gehen?',
+  },
   misconceptions: ['hour-as-hundred', 'hands-exchanged', 'sixty-at-top'],
   words: { en: ['second', 'second hand'], de: ['Sekunde', 'Sekundenzeiger'] },
   materials: ['sheet'],

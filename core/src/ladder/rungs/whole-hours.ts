@@ -11,6 +11,10 @@ export const wholeHours: Rung = {
     en: ['The long hand on 12 means o’clock.', 'The short hand points at the hour.'],
     de: ['Der lange Zeiger auf der 12 heißt: volle Stunde.', 'Der kurze Zeiger steht auf der Stunde.'],
   },
+  atHome: {
+    en: 'At four moments of the day that come on the hour or near it, find out together which number the short hand points to. If there is no clock with hands at home, draw one on a plate and set two pencils on it.',
+    de: 'Viermal am Tag, wenn es ungefähr eine volle Stunde ist: Schaut zusammen nach, auf welche Zahl der kurze Zeiger zeigt. Ohne Zeigeruhr geht es mit einem Teller und zwei Stiften.',
+  },
   misconceptions: ['hands-exchanged', 'sixty-at-top', 'one-hour-back', 'counts-other-way'],
   words: { en: ['o’clock', 'hour hand', 'minute hand'], de: ['Uhr', 'Stundenzeiger', 'Minutenzeiger'] },
   materials: ['paper-dial', 'sheet'],

@@ -9,6 +9,7 @@ import { rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
 import { isOnRung, type Rung } from '../../ladder/rung.js';
 import type { MisconceptionId } from '../../misconceptions/registry.js';
 import { makeChooseAll } from '../../question-kinds/choose-all/make.js';
+import { rungOfItem } from '../../insight/rung-of-item.js';
 import { kindOf, QUESTION_KINDS, type Item, type ItemOf, type QuestionKindId } from '../../question-kinds/registry.js';
 import { oneOf } from '../../question-kinds/slips.js';
 import { seededRng, type Rng } from '../../rehearsal/rng.js';
@@ -20,7 +21,7 @@ import type { Lesson } from '../lesson.js';
 import { prepareLesson } from '../prepare.js';
 import type { LessonSettings } from '../settings.js';
 import { tongueOf } from '../talk/registry.js';
-import { plannedThinkSec, type AnswerTimes } from '../../run/answer-times.js';
+import { plannedThinkSec, type ClassTimes } from '../../run/answer-times.js';
 import { thinkSecondsFor } from '../think-times.js';
 import { DEMONSTRATIONS } from './demonstrations/registry.js';
 import { SITUATIONS, situationsAt, type Situation } from './situations.js';
@@ -36,12 +37,12 @@ export interface DraftWish {
   readonly settings: LessonSettings;
   /** Another seed gives other examples. */
   readonly seed: number;
-  /** What the class is known to hold, the commonest first: mistakes that are talked about. */
-  readonly insight?: { readonly misconceptions: readonly MisconceptionId[] };
+  /** What those who are taught are known to hold, the commonest first, and questions that were chosen for them: all are asked. */
+  readonly insight?: { readonly misconceptions: readonly MisconceptionId[]; readonly items?: readonly Item[] };
   /** Times of the class’s own day: contexts beside those of the stock. */
   readonly daily?: readonly DayEvent[];
-  /** How long the class takes for each kind of question, where that was seen. */
-  readonly answerTimes?: Partial<Record<QuestionKindId, AnswerTimes>>;
+  /** How long the class takes for each kind of question on each rung, where that was seen. */
+  readonly answerTimes?: ClassTimes;
   /** What is taught before and after it, where that is planned; else the rungs next to its own. Null for nothing. */
   readonly between?: { readonly before: RungId | null; readonly after: RungId | null };
 }
@@ -134,12 +135,14 @@ class Drafting {
   private readonly ownUsed = new Set<DayEvent>();
   private readonly situationsUsed = new Set<Situation>();
   private lastHour = -1;
+  private readonly chosen: Item[];
 
   constructor(private readonly wish: DraftWish) {
     this.rng = seededRng(wish.seed);
     this.texts = DRAFT_TEXTS[tongueOf(wish.settings)];
     this.rung = RUNGS[wish.rung];
     this.times = new TimePicker(this.rung, this.rng);
+    this.chosen = [...(wish.insight?.items ?? [])];
   }
 
   /** @param extras how many parts more than the shortest lesson has */
@@ -161,9 +164,10 @@ class Drafting {
     for (let index = 0; index < rounds; index++) {
       if (extras >= FADES_FROM && index === Math.floor(part.examples / 2)) this.fade();
       if (index < part.examples) this.trickyExample(index);
-      if (index < part.turns) this.turnOf(index);
+      if (index < part.turns && !this.chosenTurn()) this.turnOf(index);
     }
     for (let index = 0; index < part.mistakes; index++) this.mistake(index);
+    while (this.chosenTurn());
     for (let index = 0; index < part.uses; index++) this.use(index);
     if (extras >= PAPER_FROM) this.paper();
     this.say(texts.exit);
@@ -247,6 +251,17 @@ class Drafting {
   private newTurn(): void {
     if (this.rung.byMinutes) this.turn('read-dial', this.nextAsked({ isNew: true }));
     else this.turnOf(1);
+  }
+
+  /** The next of the questions that were chosen for this class; none may be left. */
+  private chosenTurn(): boolean {
+    const next = this.chosen.shift();
+    if (!next) return false;
+    const { id: _id, ...item } = next;
+    const [at] = kindOf(next).timesOf(next);
+    if (at !== undefined) this.times.use(at);
+    this.ask(item, this.texts.yourTurn);
+    return true;
   }
 
   /** Questions of the rung in turn: hands are set, then one of its other kinds, each before any comes again. */
@@ -364,7 +379,9 @@ class Drafting {
     // A question about no time of day leaves the hour to the one before it.
     this.lastHour = kindOf(asked).timesOf(asked).map(hourOnDial)[0] ?? this.lastHour;
     this.items.push(asked);
-    const seconds = plannedThinkSec(thinkSecondsFor(item.kind, this.wish.rung), this.wish.answerTimes?.[item.kind]);
+    const measured = this.wish.answerTimes?.[item.kind];
+    const onRung = measured?.byRung[rungOfItem(asked, { rung: this.wish.rung })];
+    const seconds = plannedThinkSec(thinkSecondsFor(item.kind, this.wish.rung), onRung ?? measured);
     const isRecorded = this.wish.delivery === 'recorded';
     const think = isRecorded ? this.texts.stops : oneOf(this.texts.thinks, this.rng);
     this.beats.push(

@@ -90,6 +90,11 @@ export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteW
     words: say(atOf(item), WORD_PACKS[settings.pack]),
     board: [...pictureOnStage(asPicture(atOf(item), item.from, settings)).board, ...writeWords.reason(item, settings)],
   }),
+  accepting: (item, wordings) => ({ ...item, accepted: [...(item.accepted ?? []), ...wordings] }),
+  unheard(item, { lines }, settings) {
+    const right = linesRight(item, lines, settings);
+    return lines.map((line) => line.trim()).filter((line, place) => line !== '' && !right[place]);
+  },
   slip(item, rng, settings) {
     const beside = later(atOf(item), oneOf([3600, -3600, 300], rng));
     const wordings = say(beside, WORD_PACKS[settings.pack]);
@@ -128,15 +133,20 @@ const plainLine = (line: string): string =>
     .replace(/[^\p{L}\p{N}]+/gu, ' ')
     .trim();
 
+/** Which lines say the time, in the words of the pack or in others that are accepted. */
+function linesRight(item: WriteWordsItem, lines: readonly string[], settings: LessonSettings): boolean[] {
+  const wanted = (atOf(item) % SECONDS_PER_HALF_DAY) / 60;
+  const accepted = new Set((item.accepted ?? []).map(plainLine));
+  return lines.map((line) => {
+    const heard = heardAs(line, settings);
+    return accepted.has(plainLine(line)) || (heard !== null && heard.misconception === null && heard.minuteOfDay % 720 === wanted);
+  });
+}
+
 /** Every line must say the time, each in another way; digits say it, but not in words. */
 function judge(item: WriteWordsItem, { lines }: WriteWordsResponse, settings: LessonSettings): Judgement {
-  const wanted = (atOf(item) % SECONDS_PER_HALF_DAY) / 60;
   const heard = lines.map((line) => heardAs(line, settings));
-  const accepted = new Set((item.accepted ?? []).map(plainLine));
-  const right = heard.map(
-    (one, line) =>
-      accepted.has(plainLine(lines[line]!)) || (one !== null && one.misconception === null && one.minuteOfDay % 720 === wanted),
-  );
+  const right = linesRight(item, lines, settings);
   const inWords = heard.every((one) => one === null || one.form === 'words');
   const plain = lines.map(plainLine);
   const isOther = new Set(plain).size === plain.length;

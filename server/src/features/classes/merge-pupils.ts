@@ -1,10 +1,11 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { participant, response } from '../live/tables.js';
+import { comment } from '../review/tables.js';
 import { deletePupil } from './queries.js';
 
 /**
- * Makes two pupils one: whatever the one gave becomes the other's. Attempts of both at the same question are counted anew in
+ * Makes two pupils one: whatever the one gave becomes the other's, and remarks on the one are on the other. Attempts of both at the same question are counted anew in
  * the order in which they came. Places in rooms move too; where both were in the same room, the place of the one who goes is
  * given free. Runs inside a transaction of whoever calls.
  */
@@ -21,6 +22,7 @@ export function mergePupils(db: Db, goes: string, stays: string, nowMs: number):
       .run();
   }
   db.update(response).set({ pupilId: stays }).where(eq(response.pupilId, goes)).run();
+  db.update(comment).set({ pupilId: stays }).where(eq(comment.pupilId, goes)).run();
   countAnew(db, stays);
   deletePupil(db, goes);
 }

@@ -5,6 +5,7 @@ import { stored } from '../../db/stored.js';
 import { liveQueries } from '../live/queries.js';
 import { readRecord } from '../live/session-record.js';
 import { response } from '../live/tables.js';
+import { comment, type correction, homePage } from '../review/tables.js';
 import { findPupil } from './queries.js';
 
 /**
@@ -22,7 +23,10 @@ export function exportPupil(db: Db, pupilId: string, className: string, nowMs: n
       const asking = room.run.askings.find(({ id }) => id === askingId);
       return asking ? kindOf(asking.item).viewOf(asking.item, settings).stem : null;
     };
-    const answers = rows.filter((row) => row.sessionId === sessionId).map((row) => ({ question: stemOf(row.askingId), ...answerOf(row) }));
+    const corrections = queries.corrections(sessionId);
+    const answers = rows
+      .filter((row) => row.sessionId === sessionId)
+      .map((row) => ({ question: stemOf(row.askingId), ...answerOf(row), corrected: correctedOf(corrections.get(row.id)) }));
     return { title, taughtAt: iso(createdAtMs), answers };
   });
   return {
@@ -34,8 +38,16 @@ export function exportPupil(db: Db, pupilId: string, className: string, nowMs: n
     reference,
     leftAt: leftAtMs === null ? null : iso(leftAtMs),
     lessons,
+    remarks: db.select().from(comment).where(eq(comment.pupilId, pupilId)).orderBy(asc(comment.atMs)).all().map(remarkOf),
+    pageForHome: pageOf(db.select().from(homePage).where(eq(homePage.pupilId, pupilId)).get()),
   };
 }
+
+const correctedOf = (one: typeof correction.$inferSelect | undefined) =>
+  one ? { verdict: stored.mark(one.mark, 'the pupil').verdict, reason: one.reason, at: iso(one.atMs) } : null;
+const remarkOf = ({ responseId, text, atMs }: typeof comment.$inferSelect) => ({ onAnswer: responseId, text, at: iso(atMs) });
+const pageOf = (page: typeof homePage.$inferSelect | undefined) =>
+  page ? { can: page.can, next: page.next, tryThis: page.tryThis, at: iso(page.atMs) } : null;
 
 const iso = (ms: number) => new Date(ms).toISOString();
 

@@ -8,11 +8,10 @@ import {
   prepareLesson,
   rungIdOf,
   sameJson,
-  type AnswerTimes,
+  type ClassTimes,
   type Beat,
   type DayEvent,
   type Lesson,
-  type QuestionKindId,
 } from '@zeitpunkt/core';
 import {
   BeatKeep,
@@ -41,7 +40,7 @@ export interface LessonsOptions {
   /** The daily times of a class of the teacher's. @throws CoreError NOT_FOUND */
   readonly dailyTimes: (teacherId: string, classId: string) => readonly DayEvent[];
   /** How long a class of the teacher's takes for each kind of question. @throws CoreError NOT_FOUND */
-  readonly answerTimes: (teacherId: string, classId: string) => Partial<Record<QuestionKindId, AnswerTimes>>;
+  readonly answerTimes: (teacherId: string, classId: string) => ClassTimes;
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;

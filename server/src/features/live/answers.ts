@@ -43,7 +43,7 @@ export class Answers {
     private readonly needs: AnswersNeeds,
     private readonly onKept: (response: MarkedResponse, json: string) => void,
   ) {
-    this.marks = new SharedMarks(settings);
+    this.marks = new SharedMarks(settings, () => needs.queries.wordings(sessionId));
     for (const response of before) this.remember(response);
   }
 
@@ -112,9 +112,7 @@ export class Answers {
     if (row?.sessionId !== this.sessionId || !row.late) throw new CoreError('NOT_FOUND', 'There is no such late answer in this lesson.');
     if (row.counted === counted) return false;
     this.needs.queries.setCounted(responseId, counted);
-    const { pupilId, askingId } = row;
-    this.given.get(askingId)?.delete(pupilId);
-    for (const one of this.needs.queries.attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil'));
+    this.readAttempts(row);
     return true;
   }
 
@@ -128,9 +126,32 @@ export class Answers {
       throw new CoreError('NOT_FOUND', 'There is no such answer that was entered by hand.');
     }
     this.needs.queries.deleteResponse(responseId);
-    const { pupilId, askingId } = row;
+    this.readAttempts(row);
+  }
+
+  /**
+   * The mark of a response was corrected, or that was taken back: it is as the database has it now.
+   * @returns the response as it is then
+   * @throws CoreError NOT_FOUND
+   */
+  corrected(responseId: string): MarkedResponse {
+    const row = this.needs.queries.response(responseId);
+    if (row?.sessionId !== this.sessionId) throw new CoreError('NOT_FOUND', 'There is no such answer in this lesson.');
+    this.marks.forget();
+    this.readAttempts(row);
+    return responseOfRow(row, 'a pupil', this.needs.queries.correctionOf(responseId));
+  }
+
+  /** Other wordings count now: what comes is marked anew. */
+  wordingsChanged(): void {
+    this.marks.forget();
+  }
+
+  /** Takes a pupil's attempts at an asking as the database has them now. */
+  private readAttempts({ pupilId, askingId }: { readonly pupilId: string; readonly askingId: string }): void {
+    const { attempts, correctionOf } = this.needs.queries;
     this.given.get(askingId)?.delete(pupilId);
-    for (const one of this.needs.queries.attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil'));
+    for (const one of attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil', correctionOf(one.id)));
   }
 
   /** Takes every attempt as the database has them now: two pupils became one. */
@@ -148,7 +169,7 @@ export class Answers {
   private keptBefore(pupilId: string, post: ResponsePost): ResponseKept {
     const row = this.needs.queries.response(post.id);
     if (row?.sessionId !== this.sessionId) throw idTaken();
-    return keptAgain(responseOfRow(row, 'this device'), pupilId, post);
+    return keptAgain(responseOfRow(row, 'this device', undefined), pupilId, post);
   }
 
   private marked(
@@ -164,7 +185,7 @@ export class Answers {
     const receivedAtMs = this.needs.nowMs();
     const { phase, closedAtMs } = asking;
     const late = phase === 'open' || source !== 'device' ? null : { givenAtMs: receivedAtMs - waitedMs, closedAtMs, counted: false };
-    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, source, late };
+    return { id, pupilId, askingId, attempt, response, mark, responseTimeMs, receivedAtMs, source, late, correction: null };
   }
 
   private ownOf(pupilId: string, askingId: string): Given {
@@ -185,14 +206,24 @@ export class Answers {
 
 const isLater = (one: MarkedResponse, other: MarkedResponse | null) => other === null || one.attempt > other.attempt;
 
-/** A response as its row in the database has it. @throws CoreError where what was given or its mark cannot be read */
-export function responseOfRow(row: NonNullable<ReturnType<LiveQueries['response']>>, whose: string): MarkedResponse {
+/**
+ * A response as its row in the database has it, with the mark that counts: the first one, or the one that it was corrected to.
+ * @throws CoreError where what was given or its mark cannot be read
+ */
+export function responseOfRow(
+  row: NonNullable<ReturnType<LiveQueries['response']>>,
+  whose: string,
+  correction: ReturnType<LiveQueries['correctionOf']>,
+): MarkedResponse {
   const { sessionId: _session, given, mark, late, waitedMs, closedAtMs, counted, ...rest } = row;
   return {
     ...rest,
     response: stored.response(given, whose),
-    mark: stored.mark(mark, whose),
+    mark: stored.mark(correction?.mark ?? mark, whose),
     late: late ? { givenAtMs: rest.receivedAtMs - waitedMs, closedAtMs, counted } : null,
+    correction: correction
+      ? { was: correction.was, reason: correction.reason, atMs: correction.atMs, byWording: correction.wordingId !== null }
+      : null,
   };
 }
 
@@ -220,10 +251,10 @@ function rowOf(
   };
 }
 
-/** A response as it is told, made from the JSON that all who gave the same share. */
+/** A response as it is told when it comes, made from the JSON that all who gave the same share. */
 function jsonOf(marked: MarkedResponse, { toldResponse, toldMark }: MarkedOnce): string {
   const { id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late } = marked;
-  const own = JSON.stringify({ id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late });
+  const own = JSON.stringify({ id, pupilId, askingId, attempt, responseTimeMs, receivedAtMs, source, late, correction: null });
   return `${own.slice(0, -1)},"response":${toldResponse},"mark":${toldMark}}`;
 }
 

@@ -157,6 +157,19 @@ export class LiveRoom implements OpenRoom {
     this.tellDesks();
   }
 
+  /** The mark of a response was corrected, or that was taken back: windows and the pupil's desk follow. @throws CoreError NOT_FOUND */
+  corrected(responseId: string): void {
+    const response = this.answers.corrected(responseId);
+    this.hub.tellEvent((seq) => ({ type: 'corrected', seq, response }));
+    for (const { id, pupilId } of this.roster.all)
+      if (pupilId === response.pupilId) this.hub.tellDesk(id, (desk) => this.deskMessage(desk));
+  }
+
+  /** Other wordings count in the class now. */
+  wordingsChanged(): void {
+    this.answers.wordingsChanged();
+  }
+
   /** Lets a late response count, or not. @throws CoreError NOT_FOUND */
   count(responseId: string, counted: boolean): void {
     if (this.answers.count(responseId, counted)) this.hub.tellEvent((seq) => ({ type: 'counted', seq, responseId, counted }));

@@ -3,6 +3,7 @@ import { and, asc, count, countDistinct, desc, eq, isNull, lt, max, sql } from '
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from '../classes/tables.js';
 import { lessonVersion } from '../lessons/tables.js';
+import { acceptedWording, correction } from '../review/tables.js';
 import { liveSession, participant, response, sessionEvent } from './tables.js';
 
 /** In the order in which a response is inserted: that of the table. */
@@ -211,6 +212,37 @@ export function liveQueries(db: Db) {
         .select()
         .from(response)
         .where(and(eq(response.sessionId, sessionId), eq(response.pupilId, pupilId), eq(response.askingId, askingId)))
+        .all(),
+
+    /** The corrections that count, by the response that each is of. */
+    corrections: (sessionId: string) =>
+      new Map(
+        db
+          .select({ correction })
+          .from(correction)
+          .innerJoin(response, eq(response.id, correction.responseId))
+          .where(and(eq(response.sessionId, sessionId), isNull(correction.undoneAtMs)))
+          .orderBy(asc(correction.atMs))
+          .all()
+          .map((row) => [row.correction.responseId, row.correction]),
+      ),
+
+    /** The correction of a response that counts. */
+    correctionOf: (responseId: string) =>
+      db
+        .select()
+        .from(correction)
+        .where(and(eq(correction.responseId, responseId), isNull(correction.undoneAtMs)))
+        .orderBy(desc(correction.atMs))
+        .get(),
+
+    /** The wordings that count in the class of a session. */
+    wordings: (sessionId: string) =>
+      db
+        .select({ wording: acceptedWording.wording, timeSec: acceptedWording.timeSec })
+        .from(acceptedWording)
+        .innerJoin(liveSession, eq(liveSession.classId, acceptedWording.classId))
+        .where(and(eq(liveSession.id, sessionId), isNull(acceptedWording.undoneAtMs)))
         .all(),
 
     setCounted: (id: string, counted: boolean) => db.update(response).set({ counted }).where(eq(response.id, id)).run(),

@@ -197,6 +197,16 @@ export class RoomDirectory {
     this.answersAfter(readRecord(this.queries, sessionId)!).count(responseId, counted);
   }
 
+  /** The mark of a response was corrected, or that was taken back: an open room follows. */
+  corrected(sessionId: string, responseId: string): void {
+    this.rooms.get(sessionId)?.corrected(responseId);
+  }
+
+  /** Other wordings count in a class now: its open rooms mark by them. */
+  wordingsChanged(classId: string): void {
+    for (const room of this.rooms.values()) if (room.classId === classId) room.wordingsChanged();
+  }
+
   /** The open rooms of a class, the newest first. */
   openRoomsOf(classId: string): { readonly id: string; readonly title: string }[] {
     return this.queries.openSessionsOf(classId);

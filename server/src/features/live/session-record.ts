@@ -1,4 +1,4 @@
-import { CoreError, prepareLesson, readPictures, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { CoreError, prepareLesson, readPictures, type Lesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from './answers.js';
@@ -39,10 +39,11 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
   const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
   const responses: MarkedResponse[] = [];
   const unreadable: string[] = [];
+  const corrections = queries.corrections(sessionId);
   for (const row of queries.responses(sessionId)) {
     const name = participants.find(({ pupilId }) => pupilId === row.pupilId)?.name ?? 'a pupil';
     try {
-      responses.push(responseOfRow(row, `${name} to question ${row.askingId}`));
+      responses.push(responseOfRow(row, `${name} to question ${row.askingId}`, corrections.get(row.id)));
     } catch (error) {
       if (!(error instanceof CoreError)) throw error;
       unreadable.push(error.message);
@@ -65,6 +66,14 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
     responses,
     unreadable,
   };
+}
+
+/** What was asked in a session, without its answers. @throws CoreError where it cannot be read */
+export function readAsked(queries: LiveQueries, sessionId: string): { readonly lesson: Lesson; readonly room: RoomState } | undefined {
+  const row = queries.session(sessionId);
+  if (!row) return undefined;
+  const lesson = stored.lesson(row.file, row.session.title);
+  return { lesson, room: stored.room(row.session.room, lesson) };
 }
 
 /** A session as its teacher sees it, from the database alone. */

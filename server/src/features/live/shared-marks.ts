@@ -1,12 +1,15 @@
 import {
+  acceptingItem,
   CoreError,
   canBeGiven,
+  kindOf,
   isNotSure,
   markOf,
   textOfResponse,
   writeMark,
   writeResponse,
   type Asking,
+  type ClassWording,
   type LessonSettings,
   type Mark,
   type Response,
@@ -29,7 +32,16 @@ const MOST_REMEMBERED = 500;
 export class SharedMarks {
   private readonly byAsking = new Map<string, Map<string, MarkedOnce>>();
 
-  constructor(private readonly settings: LessonSettings) {}
+  /** @param wordings that count in the class beside those of the word pack */
+  constructor(
+    private readonly settings: LessonSettings,
+    private readonly wordings: () => readonly ClassWording[],
+  ) {}
+
+  /** Forgets all marks: other wordings count now. */
+  forget(): void {
+    this.byAsking.clear();
+  }
 
   /** @throws CoreError RESPONSE_SHAPE where the question cannot be answered so */
   of({ id, item }: Asking, response: Response): MarkedOnce {
@@ -44,7 +56,9 @@ export class SharedMarks {
     if (!canBeGiven(item, response, this.settings)) {
       throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${textOfResponse(item, response, this.settings)}.`);
     }
-    const mark = markOf(item, response, this.settings);
+    // Only a kind that takes words has the class's own looked up.
+    const asked = kindOf(item).accepting ? acceptingItem(item, this.wordings()) : item;
+    const mark = markOf(asked, response, this.settings);
     const marked = {
       response,
       mark,

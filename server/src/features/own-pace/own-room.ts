@@ -185,6 +185,17 @@ export class OwnRoom implements OpenRoom {
     this.tellAll();
   }
 
+  /** The mark of a response was corrected, or that was taken back: desks and windows follow. */
+  corrected(responseId: string): void {
+    this.answers.corrected(responseId);
+    this.tellAll();
+  }
+
+  /** Other wordings count in the class now. */
+  wordingsChanged(): void {
+    this.answers.wordingsChanged();
+  }
+
   /** It is over: desks and windows hear so and are let go. */
   close(): void {
     this.tellAll();

@@ -168,6 +168,16 @@ export class OwnRooms {
     }
   }
 
+  /** The mark of a response was corrected, or that was taken back. */
+  corrected(sessionId: string, responseId: string): void {
+    this.open.get(sessionId)?.corrected(responseId);
+  }
+
+  /** Other wordings count in a class now. */
+  wordingsChanged(classId: string): void {
+    for (const room of this.open.values()) if (room.classId === classId) room.wordingsChanged();
+  }
+
   classDeleted(classId: string): void {
     for (const room of [...this.open.values()]) {
       if (room.classId !== classId) continue;

@@ -46,6 +46,18 @@ export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unk
   throw await problemOf(reply);
 }
 
+/**
+ * Sends a file as it is; it can be given up.
+ * @throws ApiProblem with the server's sentence, or LINE_LOST
+ */
+export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSignal): Promise<Reply> {
+  const headers = { 'content-type': 'application/octet-stream' };
+  const reply = await fetch(url, { method: 'POST', credentials: 'same-origin', body: file, headers, signal }).catch(() => null);
+  if (!reply) throw new ApiProblem('LINE_LOST', 'The server cannot be reached just now.');
+  if (reply.ok) return (await reply.json()) as Reply;
+  throw await problemOf(reply);
+}
+
 async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
     const problem = (await reply.json()) as Problem;

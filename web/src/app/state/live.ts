@@ -139,6 +139,10 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
       });
     case 'counted':
       return withLive(state, { seq: message.seq, responses: live.responses.map((one) => withCounted(one, message)) });
+    case 'corrected': {
+      const { seq, response } = message;
+      return withLive(state, { seq, responses: live.responses.map((one) => (one.id === response.id ? response : one)) });
+    }
     case 'response':
       return withLive(state, { seq: message.seq, responses: [...live.responses, message.response] });
   }

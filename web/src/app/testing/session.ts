@@ -113,5 +113,6 @@ export function responseOf(name: string, itemId: string, misconceptions: Misconc
     receivedAtMs: attempt,
     source: 'device',
     late: null,
+    correction: null,
   };
 }

@@ -21,6 +21,8 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
   'pupils-merged': () => 'Two entries of one pupil were made one',
   'cards-made': (count) => `${count} join ${count === 1 ? 'card was' : 'cards were'} made`,
   'cards-revoked': (count) => `${count} join ${count === 1 ? 'card was' : 'cards were'} taken back`,
+  'results-exported': (count) => `The results of ${count} ${count === 1 ? 'lesson' : 'lessons'} went out as a file`,
+  'results-taken': (count) => `${count} ${count === 1 ? 'answer was' : 'answers were'} taken in from a file`,
   retention: (count) => `${count} ${count === 1 ? 'lesson was' : 'lessons were'} deleted with their answers, as they were old enough`,
 };
 

@@ -102,7 +102,15 @@ export class RehearsalRoom {
         // Who had not finished when the question closed gives no answer.
         if (this.room.run.askings.find((one) => one.id === id)?.phase !== 'open') return;
         const mark = markOf(item, response, settings);
-        const given = { id: `${id} ${place}`, pupilId: NAMES[place]!, askingId: id, attempt: 1, source: 'device' as const, late: null };
+        const given = {
+          id: `${id} ${place}`,
+          pupilId: NAMES[place]!,
+          askingId: id,
+          attempt: 1,
+          source: 'device' as const,
+          late: null,
+          correction: null,
+        };
         this.answered((this.seq += 1), { ...given, response, mark, responseTimeMs, receivedAtMs: Date.now() });
       }, responseTimeMs);
       this.timers.add(timer);

@@ -1,15 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { misconceptionOf } from '@zeitpunkt/core';
+import { isRightVerdict, misconceptionOf, wordingsOf, type LessonSettings } from '@zeitpunkt/core';
+import type { MarkCorrect } from '@zeitpunkt/contract';
 import { lateWords } from '../../shared/late';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseView } from '../../question-views/response-view';
+import { MarkCorrection } from './mark-correction';
 import type { ReviewCell } from './review-table';
 
 /** One answer as it was given, beside the right one, with what would explain it. */
 @Component({
   selector: 'zp-response-card',
-  imports: [MatButton, ResponseView],
+  imports: [MarkCorrection, MatButton, ResponseView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (cell().last; as last) {
@@ -34,6 +36,13 @@ import type { ReviewCell } from './review-table';
           </button>
         </p>
       }
+      <zp-mark-correction
+        [given]="last"
+        [wordings]="wordings()"
+        (corrected)="corrected.emit({ responseId: last.id, verdict: $event.verdict, reason: $event.reason })"
+        (asAtFirst)="asAtFirst.emit(last.id)"
+        (accepted)="accepted.emit({ responseId: last.id, wording: $event })"
+      />
       @for (idea of ideas(); track idea.name) {
         <h3>{{ idea.name }}</h3>
         <p>{{ idea.whatThePupilDoes }}</p>
@@ -41,6 +50,14 @@ import type { ReviewCell } from './review-table';
       }
       <h3>What {{ cell().pupil.name }} read</h3>
       <p>“{{ last.mark.sayToPupil }}”</p>
+      <details>
+        <summary>Keep a remark</summary>
+        <form novalidate (submit)="remark($event, last.id, note)">
+          <label for="note">A remark on this answer, for you alone</label>
+          <textarea #note id="note" class="field" rows="2" maxlength="1000"></textarea>
+          <button mat-stroked-button type="submit">Keep it</button>
+        </form>
+      </details>
       <button mat-stroked-button type="button" (click)="closed.emit()">Close</button>
     }
   `,
@@ -73,11 +90,28 @@ import type { ReviewCell } from './review-table';
     .verdict {
       font-weight: 700;
     }
+    summary {
+      cursor: pointer;
+    }
+    form {
+      display: grid;
+      gap: 0.4rem;
+      justify-items: start;
+      margin-top: 0.4rem;
+    }
+    textarea {
+      width: 100%;
+    }
   `,
 })
 export class ResponseCard {
   readonly cell = input.required<ReviewCell>();
   readonly closed = output();
+  readonly settings = input.required<LessonSettings>();
+  readonly corrected = output<{ readonly responseId: string; readonly verdict: MarkCorrect['verdict']; readonly reason: string }>();
+  readonly asAtFirst = output<string>();
+  readonly accepted = output<{ readonly responseId: string; readonly wording: string }>();
+  readonly remarked = output<{ readonly responseId: string; readonly text: string }>();
   readonly count = output<{ readonly responseId: string; readonly counted: boolean }>();
   protected readonly lateWords = lateWords;
   protected readonly verdicts = VERDICT_WORDS;
@@ -86,4 +120,16 @@ export class ResponseCard {
     return times > 0 ? `, changed ${times === 1 ? 'once' : `${times} times`}` : '';
   });
   protected readonly ideas = computed(() => (this.cell().last?.mark.misconceptions ?? []).map(misconceptionOf));
+  protected readonly wordings = computed(() => {
+    const { last, question } = this.cell();
+    return last && !isRightVerdict(last.mark.verdict) ? wordingsOf(question.item, last.response, this.settings()) : [];
+  });
+
+  protected remark(event: Event, responseId: string, field: HTMLTextAreaElement): void {
+    event.preventDefault();
+    const text = field.value.trim();
+    if (text === '') return field.focus();
+    this.remarked.emit({ responseId, text });
+    field.value = '';
+  }
 }

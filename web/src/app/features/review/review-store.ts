@@ -1,59 +1,155 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { SessionDetail } from '@zeitpunkt/contract';
+import type { MarkCorrect, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
+import { v4 as uuid } from 'uuid';
+import { itemFacts, stoodOut, type InsightAnswer } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
-import { withCounted } from '../../shared/late';
+import { answersOfLesson } from '../../shared/insight/answers-of-lesson';
+import type { AnswerInLesson } from '../../shared/insight/insight-messages';
+import { counts, withCounted } from '../../shared/late';
 import { reviewTable } from './review-table';
+
+/** What is looked at closely: one answer, one question, or some answers that have something in common. */
+export type Opened =
+  | { readonly kind: 'cell'; readonly pupilId: string; readonly askingId: string }
+  | { readonly kind: 'question'; readonly askingId: string }
+  | { readonly kind: 'answers'; readonly title: string; readonly answers: readonly InsightAnswer[] };
 
 interface ReviewState {
   readonly detail: SessionDetail | null;
   readonly problem: string | null;
-  /** The cell that is open, by pupil and question. */
-  readonly opened: { readonly pupilId: string; readonly askingId: string } | null;
+  readonly opened: Opened | null;
+  /** What was done last, so that it can be taken back. */
+  readonly word: string | null;
 }
 
 /** One taught lesson under review. */
 export const ReviewStore = signalStore(
-  withState<ReviewState>({ detail: null, problem: null, opened: null }),
+  withState<ReviewState>({ detail: null, problem: null, opened: null, word: null }),
   withComputed(({ detail }) => ({
     table: computed(() => {
       const loaded = detail();
       return loaded && reviewTable(loaded);
     }),
-  })),
-  withComputed(({ table, opened }) => ({
-    cell: computed(() => {
-      const at = opened();
-      const row = at && table()?.rows.find(({ pupil }) => pupil.id === at.pupilId);
-      return (row && row.cells.find(({ question }) => question.askingId === at.askingId)) ?? null;
+    answers: computed(() => {
+      const loaded = detail();
+      return loaded ? answersOfLesson(loaded) : [];
     }),
   })),
-  withMethods((store) => ({
-    async load(sessionId: string): Promise<void> {
-      patchState(store, { detail: null, problem: null, opened: null });
-      try {
-        patchState(store, { detail: await ask<SessionDetail>('GET', `/api/sessions/${sessionId}`) });
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-      }
-    },
-    open(pupilId: string, askingId: string): void {
-      patchState(store, { opened: { pupilId, askingId } });
-    },
-    /** Lets a late answer count, or not. */
-    async count(responseId: string, counted: boolean): Promise<void> {
-      const detail = store.detail();
-      if (!detail) return;
-      try {
-        await ask('POST', `/api/sessions/${detail.id}/responses/${responseId}/count`, { counted });
-        const responses = detail.live.responses.map((one) => withCounted(one, { responseId, counted }));
-        patchState(store, { detail: { ...detail, live: { ...detail.live, responses } }, problem: null });
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-      }
-    },
-    close(): void {
-      patchState(store, { opened: null });
-    },
+  withComputed(({ table, detail, answers, opened }) => ({
+    facts: computed(
+      () =>
+        new Map(
+          itemFacts(
+            (table()?.questions ?? []).map(({ askingId }) => askingId),
+            answers(),
+          ).map((one) => [one.askingId, one]),
+        ),
+    ),
+    cell: computed(() => {
+      const at = opened();
+      if (at?.kind !== 'cell') return null;
+      const row = table()?.rows.find(({ pupil }) => pupil.id === at.pupilId);
+      return (row && row.cells.find(({ question }) => question.askingId === at.askingId)) ?? null;
+    }),
+    late: computed(() => detail()?.live.responses.filter((one) => !counts(one)).length ?? 0),
+    names: computed(() => new Map((detail()?.pupils ?? []).map(({ id, name }) => [id, name]))),
   })),
+  withComputed(({ detail, names, table, facts, answers, late, opened }) => ({
+    stoodOut: computed(() => {
+      const questions = (table()?.questions ?? []).map(({ askingId, number, againOf }) => ({
+        number,
+        againOf,
+        facts: facts().get(askingId)!,
+      }));
+      return stoodOut({ questions, answers: answers(), late: late() });
+    }),
+    /** The answers that have something in common, as they are listed. */
+    shown: computed(() => {
+      const at = opened();
+      if (at?.kind !== 'answers') return null;
+      const numbers = new Map((table()?.questions ?? []).map(({ askingId, number }) => [askingId, number]));
+      const lessonTitle = detail()!.lesson.title;
+      const inLesson = (one: InsightAnswer): AnswerInLesson => ({
+        ...one,
+        pupilName: names().get(one.pupilId) ?? '',
+        lessonTitle,
+        number: numbers.get(one.askingId) ?? 0,
+      });
+      return { title: at.title, answers: at.answers.map(inLesson) };
+    }),
+    question: computed(() => {
+      const at = opened();
+      return at?.kind === 'question' ? (table()?.questions.find(({ askingId }) => askingId === at.askingId) ?? null) : null;
+    }),
+  })),
+  withMethods((store) => {
+    const path = () => `/api/sessions/${store.detail()!.id}`;
+    const attempt = async (work: () => Promise<void>): Promise<boolean> => {
+      try {
+        await work();
+        patchState(store, { problem: null });
+        return true;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return false;
+      }
+    };
+    const put = (changed: MarkedResponse) => {
+      const detail = store.detail()!;
+      const responses = detail.live.responses.map((one) => (one.id === changed.id ? changed : one));
+      patchState(store, { detail: { ...detail, live: { ...detail.live, responses } } });
+    };
+    return {
+      async load(sessionId: string): Promise<void> {
+        patchState(store, { detail: null, problem: null, opened: null, word: null });
+        await attempt(async () => patchState(store, { detail: await ask<SessionDetail>('GET', `/api/sessions/${sessionId}`) }));
+      },
+      open: (opened: Opened | null) => patchState(store, { opened, word: null }),
+
+      /** Lets a late answer count, or not. */
+      count: (responseId: string, counted: boolean) =>
+        attempt(async () => {
+          await ask('POST', `${path()}/responses/${responseId}/count`, { counted });
+          const detail = store.detail()!;
+          const responses = detail.live.responses.map((one) => withCounted(one, { responseId, counted }));
+          patchState(store, { detail: { ...detail, live: { ...detail.live, responses } } });
+        }),
+
+      /** Puts another mark beside the one that was given, with a reason. */
+      correct: (responseId: string, verdict: MarkCorrect['verdict'], reason: string) =>
+        attempt(async () => {
+          put(await ask<MarkedResponse>('POST', `${path()}/responses/${responseId}/correct`, { id: uuid(), verdict, reason }));
+          patchState(store, { word: 'Corrected. Everything that is computed follows.' });
+        }),
+
+      asAtFirst: (responseId: string) =>
+        attempt(async () => {
+          put(await ask<MarkedResponse>('POST', `${path()}/responses/${responseId}/as-at-first`));
+          patchState(store, { word: 'Taken back: it is marked as at first.' });
+        }),
+
+      /** Lets a wording count for the whole class, in all its lessons. */
+      accept: (responseId: string, wording: string) =>
+        attempt(async () => {
+          const detail = store.detail()!;
+          const { wordings } = await ask<ReviewNotes>('POST', `/api/classes/${detail.classId}/wordings`, {
+            id: uuid(),
+            responseId,
+            wording,
+          });
+          const count = wordings.find((one) => one.wording === wording)?.answers ?? 0;
+          patchState(store, {
+            detail: await ask<SessionDetail>('GET', path()),
+            word: `“${wording}” counts in ${detail.className} now: ${count} ${count === 1 ? 'answer is' : 'answers are'} right by it. It can be taken back under “Who holds what”.`,
+          });
+        }),
+
+      comment: (pupilId: string, responseId: string, text: string) =>
+        attempt(async () => {
+          await ask('POST', `/api/classes/${store.detail()!.classId}/pupils/${pupilId}/comments`, { id: uuid(), responseId, text });
+          patchState(store, { word: 'The remark is kept with the pupil.' });
+        }),
+    };
+  }),
 );

@@ -1,11 +1,12 @@
 import {
+  isNotSure,
   isRightVerdict,
   kindOf,
   textOfResponse,
   LatestAttempts,
   misconceptionOf,
-  timesAsked,
   type Asking,
+  type Item,
   type ItemView,
   type LessonSettings,
   type MisconceptionId,
@@ -22,6 +23,9 @@ export interface ReviewQuestion {
   /** Kind and key: "Read a dial, 7:30"; from the second time on "…, again". */
   readonly title: string;
   readonly key: Response;
+  /** The asking that this one repeats; null where it is the first. */
+  readonly againOf: string | null;
+  readonly item: Item;
   /** The question as pupils saw it. */
   readonly view: ItemView;
   /** A response in a few characters or words. */
@@ -62,8 +66,8 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
   const attemptsOf = (pupilId: string, askingId: string) =>
     responses.filter((one) => one.pupilId === pupilId && one.askingId === askingId).sort((a, b) => a.attempt - b.attempt);
   const questions = room.run.askings.map((asking, index) => {
-    const title = timesAsked(room.run.askings, asking) > 1 ? ', again' : '';
-    return question(asking, index + 1, title, [...latest.at(asking.id).values()], settings);
+    const before = room.run.askings.slice(0, index).find(({ item }) => item.id === asking.item.id)?.id ?? null;
+    return question(asking, index + 1, before, [...latest.at(asking.id).values()], settings);
   });
   const joined = new Set([...detail.live.participants.map((one) => one.pupilId), ...detail.live.responses.map((one) => one.pupilId)]);
   const rows = detail.pupils
@@ -83,7 +87,7 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
 function question(
   { id, item }: Asking,
   number: number,
-  again: string,
+  againOf: string | null,
   last: readonly MarkedResponse[],
   settings: LessonSettings,
 ): ReviewQuestion {
@@ -94,8 +98,10 @@ function question(
   return {
     askingId: id,
     number,
-    title: `${kind.name}, ${textOfResponse(item, key, settings)}${again}`,
+    title: `${kind.name}, ${textOfResponse(item, key, settings)}${againOf === null ? '' : ', again'}`,
     key,
+    againOf,
+    item,
     view: kind.viewOf(item, settings),
     textOf: (response) => textOfResponse(item, response, settings),
     answered: last.length,
@@ -104,4 +110,26 @@ function question(
       .sort(([, a], [, b]) => b - a)
       .map(([idea, count]) => ({ id: idea, count, name: misconceptionOf(idea).name, nextMove: misconceptionOf(idea).nextMove })),
   };
+}
+
+/** In which order pupils stand: as in the class, or those first whose answers are to be looked at. */
+export type RowOrder = 'class' | 'look' | 'name';
+/** Which pupils are shown: all, or those with such an answer. */
+export type RowFilter = 'all' | 'not-right' | 'idea' | 'unsure' | 'late';
+
+const wrong = (row: ReviewRow) => row.cells.filter(({ last }) => last && !isRightVerdict(last.mark.verdict)).length;
+const FITS: Record<RowFilter, (cell: MarkedResponse) => boolean> = {
+  all: () => true,
+  'not-right': ({ mark }) => !isRightVerdict(mark.verdict),
+  idea: ({ mark }) => mark.misconceptions.length > 0,
+  unsure: ({ response }) => isNotSure(response),
+  late: (one) => !counts(one),
+};
+
+/** The pupils that are wanted, in the order that is wanted. */
+export function rowsFor({ rows }: ReviewTable, order: RowOrder, filter: RowFilter): readonly ReviewRow[] {
+  const some = filter === 'all' ? rows : rows.filter(({ cells }) => cells.some(({ last }) => last && FITS[filter](last)));
+  if (order === 'class') return some;
+  const names = (one: ReviewRow, other: ReviewRow) => one.pupil.name.localeCompare(other.pupil.name);
+  return [...some].sort((one, other) => (order === 'look' ? wrong(other) - wrong(one) : 0) || names(one, other));
 }

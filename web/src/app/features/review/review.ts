@@ -1,22 +1,21 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, effect, inject, input, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { isRightVerdict } from '@zeitpunkt/core';
-import type { MarkedResponse } from '@zeitpunkt/contract';
-import { counts } from '../../shared/late';
+import type { SessionDetail } from '@zeitpunkt/contract';
+import { AnswersList } from '../../shared/insight/answers-list';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { AnswerGrid } from './answer-grid';
 import { HeldIdeas } from './held-ideas';
+import { QuestionCard } from './question-card';
 import { ResponseCard } from './response-card';
-import type { ReviewQuestion } from './review-table';
-import { SessionLog } from './session-log';
 import { ReviewStore } from './review-store';
+import { SessionLog } from './session-log';
 
-/** A taught lesson: questions by pupils, with verdict and misconception; every cell opens the answer it came from. */
+/** A taught lesson: what stood out, questions by pupils, and every answer with what may be done about it. */
 @Component({
   selector: 'zp-review',
-  imports: [DatePipe, HeldIdeas, MatButton, ResponseCard, RouterLink, SessionLog, TeacherFrame],
+  imports: [AnswerGrid, AnswersList, DatePipe, HeldIdeas, MatButton, QuestionCard, ResponseCard, RouterLink, SessionLog, TeacherFrame],
   providers: [ReviewStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './review.html',
@@ -24,21 +23,25 @@ import { ReviewStore } from './review-store';
 })
 export class Review {
   readonly id = input.required<string>();
+  /** With `asking`: the answer that is opened at once. */
+  readonly pupil = input<string>();
+  readonly asking = input<string>();
   protected readonly store = inject(ReviewStore);
-  protected readonly verdicts = VERDICT_WORDS;
-  protected readonly namesOf = misconceptionNames;
-  protected readonly counts = counts;
 
-  /** A cell whose answer no idea explains: right, or what was given instead. */
-  protected inShort({ mark, response }: MarkedResponse, question: ReviewQuestion): string {
-    const { verdict } = mark;
-    return isRightVerdict(verdict) ? VERDICT_WORDS[verdict].words : question.textOf(response);
-  }
+  private readonly isThere = computed(() => this.store.detail()?.id === this.id());
 
   constructor() {
     effect(() => {
       const id = this.id();
       untracked(() => void this.store.load(id));
     });
+    effect(() => {
+      const [isThere, pupilId, askingId] = [this.isThere(), this.pupil(), this.asking()];
+      if (isThere && pupilId && askingId) untracked(() => this.store.open({ kind: 'cell', pupilId, askingId }));
+    });
+  }
+
+  protected fileOf({ classId, id }: SessionDetail, ending: string): string {
+    return `/api/classes/${classId}/results.${ending}?session=${id}`;
   }
 }

@@ -1,12 +1,15 @@
-import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { answerTimes, beatTimes, kindOf, nameInLesson, prepareLesson, wasTaught } from '@zeitpunkt/core';
+import { beatTimes, nameInLesson, prepareLesson, wasTaught, type ItemFacts } from '@zeitpunkt/core';
 import { clock } from '../../shared/clock';
-import { counts } from '../../shared/late';
+import { Chart, type ChartOf } from '../../ui/chart';
+import type { ReviewQuestion } from './review-table';
+import { plannedAndTaken } from './time-charts';
 
 /** What was shown when, what each beat took against what was planned, and how long pupils took to answer. */
 @Component({
   selector: 'zp-session-log',
+  imports: [Chart],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>Time</h2>
@@ -15,52 +18,66 @@ import { counts } from '../../shared/late';
         <strong>{{ clock(sum().actual) }}</strong> for what was planned as {{ clock(sum().planned) }}; {{ sum().passed }}
         {{ sum().passed === 1 ? 'beat was' : 'beats were' }} passed over.
       </p>
-      <details>
+      <details #beats (toggle)="beatsOpen.set(beats.open)">
         <summary>Beat by beat</summary>
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Beat</th>
-              <th scope="col">Shown at</th>
-              <th scope="col">Planned</th>
-              <th scope="col">Took</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of rows(); track row.id) {
-              <tr [class.off]="row.isOff">
-                <th scope="row">{{ row.number }} {{ row.name }}</th>
-                <td>{{ row.shown }}</td>
-                <td>{{ row.planned }}</td>
-                <td>{{ row.took }}</td>
-              </tr>
-            }
-          </tbody>
-        </table>
+        <div class="sides">
+          @if (beatsOpen()) {
+            <zp-chart [option]="beatChart()" [height]="70 + 22 * rows().length" />
+          }
+          <div class="table" tabindex="0" role="region" aria-label="Beat by beat, as a table">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">Beat</th>
+                  <th scope="col">Shown at</th>
+                  <th scope="col">Planned</th>
+                  <th scope="col">Took</th>
+                </tr>
+              </thead>
+              <tbody>
+                @for (row of rows(); track row.id) {
+                  <tr [class.off]="row.isOff">
+                    <th scope="row">{{ row.number }} {{ row.name }}</th>
+                    <td>{{ row.shown }}</td>
+                    <td>{{ row.planned }}</td>
+                    <td>{{ row.took }}</td>
+                  </tr>
+                }
+              </tbody>
+            </table>
+          </div>
+        </div>
       </details>
     } @else {
       <p class="facts">Each pupil went at their own pace; nobody led through the beats.</p>
     }
-    @if (kinds().length) {
+    @if (questions().length) {
       <h3>How long answers took</h3>
-      <table>
-        <thead>
-          <tr>
-            <th scope="col">Question</th>
-            <th scope="col">Half had answered by</th>
-            <th scope="col">Four in five by</th>
-          </tr>
-        </thead>
-        <tbody>
-          @for (one of kinds(); track one.name) {
-            <tr>
-              <th scope="row">{{ one.name }}</th>
-              <td>{{ one.halfSec }} s</td>
-              <td>{{ one.mostSec }} s</td>
-            </tr>
-          }
-        </tbody>
-      </table>
+      <div class="sides">
+        <zp-chart [option]="answerChart()" [height]="70 + 34 * questions().length" />
+        <div class="table" tabindex="0" role="region" aria-label="How long answers took, as a table">
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Question</th>
+                <th scope="col">Half had answered by</th>
+                <th scope="col">Four in five by</th>
+                <th scope="col">Planned</th>
+              </tr>
+            </thead>
+            <tbody>
+              @for (one of questions(); track one.askingId) {
+                <tr>
+                  <th scope="row">{{ one.name }}</th>
+                  <td>{{ one.halfSec }} s</td>
+                  <td>{{ one.mostSec }} s</td>
+                  <td>{{ one.plannedSec === null ? '–' : one.plannedSec + ' s' }}</td>
+                </tr>
+              }
+            </tbody>
+          </table>
+        </div>
+      </div>
       <p class="facts">Lessons that are drafted for this class plan their think times by all that it answered lately.</p>
     }
   `,
@@ -68,11 +85,21 @@ import { counts } from '../../shared/late';
     :host {
       display: grid;
       gap: 0.5rem;
-      max-width: 46rem;
+
       margin-top: 2rem;
     }
     summary {
       cursor: pointer;
+    }
+    .sides {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(min(100%, 24rem), 1fr));
+      gap: 1rem 2rem;
+      align-items: start;
+      max-width: 76rem;
+    }
+    .table {
+      overflow-x: auto;
     }
     table {
       border-collapse: collapse;
@@ -95,7 +122,11 @@ import { counts } from '../../shared/late';
 })
 export class SessionLog {
   readonly detail = input.required<SessionDetail>();
+  readonly asked = input.required<readonly ReviewQuestion[]>();
+  readonly facts = input.required<ReadonlyMap<string, ItemFacts>>();
   protected readonly clock = clock;
+  /** The chart is drawn when it is looked at. */
+  protected readonly beatsOpen = signal(false);
 
   private readonly times = computed(() => {
     const { lesson, live, endedAtMs, pace } = this.detail();
@@ -129,18 +160,28 @@ export class SessionLog {
       passed: this.times().length - taught.length,
     };
   });
-  protected readonly kinds = computed(() => {
-    const { askings } = this.detail().live.room.run;
-    const kindAt = new Map(askings.map(({ id, item }) => [id, item]));
-    const answers = this.detail().live.responses.flatMap((one) => {
-      const item = kindAt.get(one.askingId);
-      return item && one.source === 'device' && one.attempt === 1 && counts(one)
-        ? [{ kind: item.kind, responseTimeMs: one.responseTimeMs }]
-        : [];
+  protected readonly beatChart = computed((): ChartOf => {
+    const times = new Map(this.times().map((time) => [time.beatId, time]));
+    const bars = this.rows().map(({ id, number, name }) => {
+      const { plannedMs, actualMs } = times.get(id)!;
+      return { name: `${number} ${name}`, planned: plannedMs / 1000, took: actualMs === null ? null : actualMs / 1000 };
     });
-    return Object.entries(answerTimes(answers)).map(([kind, times]) => {
-      const item = askings.find((asking) => asking.item.kind === kind)!.item;
-      return { name: kindOf(item).name, ...times };
+    return plannedAndTaken(bars, 'took');
+  });
+  /** Questions that enough pupils answered on a device, with the think time that was planned for each. */
+  protected readonly questions = computed(() => {
+    const planned = new Map<string, number>();
+    for (const beat of this.detail().lesson.beats) if (beat.kind === 'think') planned.set(beat.itemId, beat.seconds);
+    return this.asked().flatMap(({ askingId, number, title, item }) => {
+      const { halfSec, mostSec } = this.facts().get(askingId)!;
+      const plannedSec = planned.get(item.id) ?? null;
+      return halfSec === null ? [] : [{ askingId, name: `${number}. ${title}`, halfSec, mostSec, plannedSec }];
     });
   });
+  protected readonly answerChart = computed((): ChartOf =>
+    plannedAndTaken(
+      this.questions().map(({ name, mostSec, plannedSec }) => ({ name, planned: plannedSec, took: mostSec })),
+      'four in five had answered by',
+    ),
+  );
 }

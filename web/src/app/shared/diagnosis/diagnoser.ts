@@ -66,7 +66,8 @@ export function answersIn(details: readonly SessionDetail[]): PupilAnswers[] {
     const latest = new LatestAttempts(live.responses.filter(counts));
     for (const { id, item } of live.room.run.askings) {
       for (const [pupilId, one] of latest.at(id)) {
-        const answered = { id: one.id, item, response: one.response, settings: lesson.settings, atMs: one.receivedAtMs };
+        const { id: answerId, response, receivedAtMs: atMs, mark } = one;
+        const answered = { id: answerId, item, response, settings: lesson.settings, atMs, verdict: mark.verdict };
         byPupil.set(pupilId, [...(byPupil.get(pupilId) ?? []), answered]);
       }
     }

@@ -30,7 +30,7 @@ import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
 import { rungOfLesson } from '../new-beats';
 import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
-import { setWords } from './set-words';
+import { setWords } from '../../../shared/diagnosis/set-words';
 
 const POOL = 3000;
 /** By how much each further idea of a rung is less usual than the first. */

@@ -1,0 +1,202 @@
+import type { LikelyIdea } from '../diagnosis/information.js';
+import { rungAfter, RUNG_IDS, RUNGS, type RungId } from '../ladder/registry.js';
+import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
+import { openRungs } from './stands-on.js';
+import { isHeld, mostOf, type ClassPicture, type PupilPicture } from './class-picture.js';
+
+/** What a group is for, as its key: an idea to work on, a rung to practise, a rung to go on to. Keys stand in what teachers moved: never rename them. */
+export type GroupKey = `idea:${MisconceptionId}` | `rung:${RungId}` | `next:${RungId}`;
+
+/** Pupils who do the same next. A proposal: the teacher's own moves go before it. */
+export interface Group {
+  readonly key: GroupKey;
+  /** "Nearest hour", "Half past, once more", "Ready for quarter past". */
+  readonly name: string;
+  readonly rung: RungId;
+  readonly pupils: readonly { readonly id: string; readonly name: string; readonly moved: boolean }[];
+  /** Why these pupils stand together, in one sentence. */
+  readonly reason: string;
+  /** What to do with them. */
+  readonly nextMove: string;
+  /** What its set of questions is to tell apart, the likeliest first. */
+  readonly ideas: readonly LikelyIdea[];
+}
+
+export interface Groups {
+  readonly groups: readonly Group[];
+  /** Pupils of whom too little is known: look at them first. */
+  readonly lookFirst: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+}
+
+/** A pupil whom the teacher put into a group. */
+export interface Moved {
+  readonly pupilId: string;
+  readonly key: GroupKey;
+}
+
+export const MOST_GROUPS = 4;
+/** With fewer answers nothing is proposed for a pupil. */
+const LEAST_ANSWERS = 4;
+/** Somebody who was not heard of for so long is looked at first. */
+const SILENT_DAYS = 28;
+const MS_PER_DAY = 86_400_000;
+
+/** A group that a pupil could be in, and how much speaks for it. */
+interface Option {
+  readonly key: GroupKey;
+  readonly weight: number;
+}
+
+/**
+ * Groups for the next lesson: at most four, by ideas that pupils share, then by the rung that they stand on. The ideas of most
+ * pupils are taken first, each pupil goes where most speaks for it, and whoever the teacher moved is where they were put.
+ */
+export function groupsFor(picture: ClassPicture, moves: readonly Moved[] = []): Groups {
+  const moved = new Map(moves.map(({ pupilId, key }) => [pupilId, key]));
+  const lookFirst = picture.pupils.flatMap((pupil) => {
+    const why = moved.has(pupil.id) ? null : whyLookFirst(pupil, picture.nowMs);
+    return why === null ? [] : [{ id: pupil.id, name: pupil.name, why }];
+  });
+  const unknown = new Set(lookFirst.map(({ id }) => id));
+  const placed = picture.pupils
+    .filter(({ id }) => !unknown.has(id))
+    .map((pupil) => ({ pupil, options: optionsOf(pupil, picture), own: moved.get(pupil.id) ?? null }));
+  const keys = chosenKeys(placed);
+  const members = new Map<GroupKey, (typeof placed)[number][]>(keys.map((key) => [key, []]));
+  for (const one of placed) members.get(one.own ?? bestKey(one.options, keys))!.push(one);
+  const groups = [...members]
+    .filter(([, list]) => list.length > 0)
+    .map(([key, list]) => groupOf(key, list.map(({ pupil, own }) => ({ pupil, isMoved: own !== null })), picture)); // prettier-ignore
+  return { groups: groups.sort((one, other) => orderOf(one.key) - orderOf(other.key)), lookFirst };
+}
+
+/** Ideas stand first, who goes on last. */
+const orderOf = (key: GroupKey) => (key.startsWith('idea:') ? 0 : key.startsWith('rung:') ? 1 : 2);
+
+function whyLookFirst({ answers, lastMs }: PupilPicture, nowMs: number): string | null {
+  if (lastMs === null || answers === 0) return 'has not answered anything yet';
+  if (answers < LEAST_ANSWERS) return `${answers === 1 ? 'one answer' : `${answers} answers`} so far`;
+  const days = Math.floor((nowMs - lastMs) / MS_PER_DAY);
+  return days > SILENT_DAYS ? `not heard of for ${Math.floor(days / 7)} weeks` : null;
+}
+
+function optionsOf(pupil: PupilPicture, { rungs }: ClassPicture): Option[] {
+  const ideas = pupil.diagnosis.ideas.filter(isHeld).map((one): Option => ({ key: `idea:${one.id}`, weight: one.probability }));
+  const [rung] = openRungs(pupil);
+  const top = rungs.filter((id) => RUNGS[id].byMinutes).at(-1) ?? rungs.at(-1) ?? 'whole-hours';
+  const next = rungAfter(top) ?? top;
+  const further: Option[] = [
+    ...(rung ? [{ key: `rung:${rung}` as const, weight: 0.4 }] : []),
+    { key: `next:${next}`, weight: rung ? 0.05 : 0.4 },
+  ];
+  return [...ideas, ...further];
+}
+
+/** At most four: those of the teacher, one for each way without an idea that is needed, and the ideas of most pupils. */
+function chosenKeys(placed: readonly { readonly options: readonly Option[]; readonly own: GroupKey | null }[]): GroupKey[] {
+  const keys = new Set(placed.flatMap(({ own }) => (own ? [own] : [])));
+  const free = placed.filter(({ own }) => own === null);
+  const first = ({ options }: { readonly options: readonly Option[] }) =>
+    options.reduce((best, one) => (one.weight > best.weight ? one : best)).key;
+  for (const prefix of ['rung:', 'next:']) {
+    const wanted = free.map(first).filter((key) => key.startsWith(prefix));
+    // Of several rungs the one of most: the others are close by, and need not be a group of their own.
+    if (wanted.length > 0 && keys.size < MOST_GROUPS && ![...keys].some((key) => key.startsWith(prefix))) keys.add(mostOf(wanted));
+  }
+  const covered = (options: readonly Option[]) => options.some(({ key }) => key.startsWith('idea:') && keys.has(key));
+  while (keys.size < MOST_GROUPS) {
+    const weights = new Map<GroupKey, number>();
+    for (const { options } of free) {
+      if (covered(options)) continue;
+      for (const { key, weight } of options) if (key.startsWith('idea:')) weights.set(key, (weights.get(key) ?? 0) + weight);
+    }
+    if (weights.size === 0) break;
+    keys.add([...weights].reduce((best, one) => (one[1] > best[1] ? one : best))[0]);
+  }
+  if (keys.size === 0) keys.add('next:whole-hours');
+  return [...keys];
+}
+
+/** Of the groups that there are the one for which most speaks; where none of a pupil's own is among them, the nearest. */
+function bestKey(options: readonly Option[], keys: readonly GroupKey[]): GroupKey {
+  const own = options.filter(({ key }) => keys.includes(key));
+  if (own.length > 0) return own.reduce((best, one) => (one.weight > best.weight ? one : best)).key;
+  const wantsRung = options.some(({ key, weight }) => key.startsWith('rung:') && weight > 0.1);
+  return keys.find((key) => key.startsWith(wantsRung ? 'rung:' : 'next:')) ?? keys.find((key) => !key.startsWith('idea:')) ?? keys.at(-1)!;
+}
+
+function groupOf(
+  key: GroupKey,
+  members: readonly { readonly pupil: PupilPicture; readonly isMoved: boolean }[],
+  picture: ClassPicture,
+): Group {
+  const pupils = members.map(({ pupil, isMoved }) => ({ id: pupil.id, name: pupil.name, moved: isMoved }));
+  const ids = new Set(pupils.map(({ id }) => id));
+  const [kind, id] = key.split(':') as [string, string];
+  const ideas = likelyIn(members.map(({ pupil }) => pupil));
+  if (kind === 'idea') {
+    const idea = id as MisconceptionId;
+    const holders = picture.ideas.find((one) => one.id === idea)?.holders.filter(({ pupilId }) => ids.has(pupilId)) ?? [];
+    const rung = holders.length > 0 ? mostOf(holders.map((one) => one.rung)) : (picture.rungs.at(-1) ?? 'whole-hours');
+    const { name, nextMove } = misconceptionOf(idea);
+    const others = ideas.filter((one) => one.id !== idea);
+    return {
+      key,
+      name,
+      rung,
+      pupils,
+      reason: ideaReason(holders),
+      nextMove,
+      ideas: [{ id: idea, weight: Math.max(1, holders.length) }, ...others],
+    };
+  }
+  const rung = id as RungId;
+  const { name } = RUNGS[rung];
+  const usual = RUNGS[rung].misconceptions.map((one, place) => ({ id: one, weight: 0.3 / (1 + place) }));
+  const all = [...ideas, ...usual.filter((one) => !ideas.some((known) => known.id === one.id))];
+  return kind === 'rung'
+    ? { key, name: `${name}, once more`, rung, pupils, reason: rungReason(rung, members), nextMove: `Examples of ${name.toLowerCase()} with the minute ring on, then without it; each pupil sets and reads.`, ideas: all } // prettier-ignore
+    : { key, name: `Ready for ${name.toLowerCase()}`, rung, pupils, reason: nextReason(members), nextMove: `Begin ${name.toLowerCase()}: sweep to it and back, then the first examples.`, ideas: all }; // prettier-ignore
+}
+
+/** Ideas of some pupils, each counted by how sure it is, those that are worth a question. */
+function likelyIn(pupils: readonly PupilPicture[]): LikelyIdea[] {
+  const weights = new Map<MisconceptionId, number>();
+  for (const { diagnosis } of pupils) {
+    for (const { id, probability } of diagnosis.ideas) weights.set(id, (weights.get(id) ?? 0) + probability);
+  }
+  return [...weights]
+    .map(([id, weight]) => ({ id, weight }))
+    .filter(({ weight }) => weight >= 0.2)
+    .sort((one, other) => other.weight - one.weight);
+}
+
+function ideaReason(holders: ClassPicture['ideas'][number]['holders']): string {
+  if (holders.length === 0) return 'You put these pupils together; their answers do not show this idea.';
+  const sum = (of: (one: (typeof holders)[number]['finding']) => number) => holders.reduce((total, { finding }) => total + of(finding), 0);
+  const settled = holders.filter(({ finding }) => finding.sureness === 'settled').length;
+  const how =
+    settled === holders.length ? 'settled' : settled === 0 ? 'likely' : `settled for ${settled}, likely for ${holders.length - settled}`;
+  return `Seen in ${sum(({ hits }) => hits)} of ${sum(({ chances }) => chances)} answers that could show it: ${how}.`;
+}
+
+function rungReason(rung: RungId, members: readonly { readonly pupil: PupilPicture }[]): string {
+  const count = (word: string) => members.filter(({ pupil }) => pupil.mastery[rung]?.word === word).length;
+  const [nearly, notYet] = [count('nearly'), count('not-yet')];
+  const others = members.length - nearly - notYet;
+  const parts = [
+    nearly > 0 ? `nearly there for ${nearly}` : '',
+    notYet > 0 ? `not yet for ${notYet}` : '',
+    others > 0 ? `${others} on a rung close by` : '',
+  ];
+  return `No one idea explains their slips: ${RUNGS[rung].name.toLowerCase()} is ${parts.filter(Boolean).join(', ')}.`;
+}
+
+function nextReason(members: readonly { readonly pupil: PupilPicture }[]): string {
+  const sure = RUNG_IDS.filter((id) =>
+    members.every(({ pupil }) => !pupil.mastery[id] || pupil.mastery[id].word === 'sure' || pupil.mastery[id].word === 'too-few'),
+  );
+  const known = sure.filter((id) => members.some(({ pupil }) => pupil.mastery[id]?.word === 'sure'));
+  const names = known.slice(-2).map((id) => RUNGS[id].name.toLowerCase());
+  return names.length > 0 ? `Sure of ${names.join(' and ')}, and no wrong idea shows.` : 'No wrong idea shows, and what was asked is sure.';
+}

@@ -1,0 +1,106 @@
+import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
+import { isNotSure } from '../question-kinds/not-sure.js';
+import type { InsightAnswer } from './insight-answer.js';
+import type { ItemFacts } from './item-facts.js';
+
+/** A sentence on what stood out in a lesson, with the answers that it is about. */
+export interface StoodOut {
+  readonly text: string;
+  readonly answers: readonly InsightAnswer[];
+}
+
+/** What is looked at for what stood out. */
+export interface LessonSeen {
+  /** In the order asked, with the number that each is known by, from 1, and what it asks again, if it does. */
+  readonly questions: readonly { readonly number: number; readonly facts: ItemFacts; readonly againOf: string | null }[];
+  /** The answers that count, each with the ideas that its mark names. */
+  readonly answers: readonly (InsightAnswer & { readonly ideas: readonly MisconceptionId[] })[];
+  /** Answers that came late and do not count. */
+  readonly late: number;
+}
+
+export const MOST_SENTENCES = 5;
+/** Below such a share a question was hard, from such a number of answers on. */
+const HARD = 0.5;
+const ENOUGH = 5;
+
+/** What a teacher should know of a lesson first, in at most five sentences: doubtful keys, ideas, changes, hard questions. */
+export function stoodOut(seen: LessonSeen): StoodOut[] {
+  const found = [...doubts(seen), ...ideas(seen), ...changes(seen), ...hardest(seen), ...notSure(seen), ...nothingNew(seen)];
+  return found.slice(0, MOST_SENTENCES);
+}
+
+const all = ({ facts }: LessonSeen['questions'][number]) => facts.groups.flatMap(({ answers }) => answers);
+const people = (count: number) => (count === 1 ? 'one pupil' : `${count} pupils`);
+
+function doubts({ questions }: LessonSeen): StoodOut[] {
+  return questions.flatMap(({ number, facts: { doubt } }) =>
+    doubt
+      ? [
+          {
+            text: `Look at the key of question ${number}: most of those who got the rest right gave “${doubt.text}”.`,
+            answers: doubt.answers,
+          },
+        ]
+      : [],
+  );
+}
+
+/** The two ideas that would explain most. An answer that several ideas explain counts for each in part. */
+function ideas({ questions, answers }: LessonSeen): StoodOut[] {
+  const numbers = new Map(questions.map(({ number, facts }) => [facts.askingId, number]));
+  const byIdea = new Map<MisconceptionId, { weight: number; answers: InsightAnswer[] }>();
+  for (const one of answers) {
+    for (const id of one.ideas) {
+      const idea = byIdea.get(id) ?? { weight: 0, answers: [] };
+      idea.weight += 1 / one.ideas.length;
+      idea.answers.push(one);
+      byIdea.set(id, idea);
+    }
+  }
+  return [...byIdea]
+    .sort(([, one], [, other]) => other.weight - one.weight)
+    .filter(([, { answers: shows }]) => new Set(shows.map(({ pupilId }) => pupilId)).size >= 2)
+    .slice(0, 2)
+    .map(([id, { answers: shows }]) => {
+      const count = new Set(shows.map(({ pupilId }) => pupilId)).size;
+      const where = [...new Set(shows.map(({ askingId }) => numbers.get(askingId) ?? 0))].sort((one, other) => one - other);
+      const places = where.length > 3 ? `${where.length} questions` : `question ${where.join(', ')}`;
+      return { text: `“${misconceptionOf(id).name}” would explain answers of ${people(count)}, in ${places}.`, answers: shows };
+    });
+}
+
+/** Questions that were asked again: how many more got them right. */
+function changes({ questions }: LessonSeen): StoodOut[] {
+  return questions.flatMap((again) => {
+    const first = questions.find(({ facts }) => facts.askingId === again.againOf);
+    if (!first || again.facts.answered === 0 || first.facts.answered === 0) return [];
+    const { right, answered } = again.facts;
+    const before = `${first.facts.right} of ${first.facts.answered}`;
+    return [{ text: `Asked again, question ${first.number} was right for ${right} of ${answered}; at first for ${before}.`, answers: all(again) }]; // prettier-ignore
+  });
+}
+
+function hardest({ questions }: LessonSeen): StoodOut[] {
+  const share = ({ facts }: LessonSeen['questions'][number]) => facts.right / facts.answered;
+  const hard = questions.filter(({ facts }) => facts.answered >= ENOUGH && facts.right / facts.answered < HARD);
+  const [one] = hard.sort((a, b) => share(a) - share(b));
+  if (!one) return [];
+  return [{ text: `Question ${one.number} was the hardest: right for ${one.facts.right} of ${one.facts.answered}.`, answers: all(one) }];
+}
+
+function notSure({ questions }: LessonSeen): StoodOut[] {
+  const [most] = questions
+    .map((one) => ({ one, unsure: all(one).filter(({ response }) => isNotSure(response)) }))
+    .sort((a, b) => b.unsure.length - a.unsure.length);
+  if (!most || most.unsure.length < 2) return [];
+  return [{ text: `In question ${most.one.number}, ${people(most.unsure.length)} said that they were not sure.`, answers: most.unsure }];
+}
+
+function nothingNew({ questions }: LessonSeen): StoodOut[] {
+  const known = questions.filter(({ facts }) => facts.separates === 'all-right' && facts.answered >= ENOUGH);
+  if (known.length === 0) return [];
+  const which = known.map(({ number }) => number);
+  const names = which.length === 1 ? `Question ${which[0]} was` : `Questions ${which.slice(0, -1).join(', ')} and ${which.at(-1)} were`;
+  return [{ text: `${names} right for everybody: nothing was to be found out there.`, answers: known.flatMap(all) }];
+}

@@ -1,0 +1,16 @@
+import type { LessonSettings } from '../lesson/settings.js';
+import { isNotSure } from './not-sure.js';
+import type { Mark, Verdict } from './question-kind.js';
+import { kindOf, type Item, type Response } from './registry.js';
+import { isRightVerdict } from './verdict.js';
+
+/**
+ * The mark that a teacher puts in the place of another: with another verdict, and with what the pupil reads then. Whoever is
+ * right is blamed for no idea.
+ */
+export function correctedMark(item: Item, response: Response, mark: Mark, verdict: Verdict, settings: LessonSettings): Mark {
+  if (!isRightVerdict(verdict)) return { ...mark, verdict };
+  const parts = mark.parts.map(({ part }) => ({ part, right: true }));
+  const sayToPupil = isNotSure(response) ? mark.sayToPupil : kindOf(item).hint(item, { verdict, parts }, settings);
+  return { verdict, parts, misconceptions: [], sayToPupil };
+}

@@ -1,0 +1,164 @@
+import { randomUUID } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import {
+  CoreError,
+  emptyLesson,
+  newRoom,
+  prepareLesson,
+  sameJson,
+  writeMark,
+  writeResponse,
+  writeRoomState,
+  type Item,
+  type Lesson,
+  type ResultRow,
+} from '@zeitpunkt/core';
+import type { ResultsTaken } from '@zeitpunkt/contract';
+import type { Db } from '../../db/connection.js';
+import { findPupil, insertPupils } from '../classes/queries.js';
+import { pupil } from '../classes/tables.js';
+import { insertLesson, insertVersion, lessonsOf, setArchived } from '../lessons/queries.js';
+import { liveQueries } from '../live/queries.js';
+import { reviewQueries } from '../review/queries.js';
+import { unreadable } from './columns.js';
+
+/** What a file of results means for a class: found out before anything is changed. */
+export interface ResultsPlan extends ResultsTaken {
+  readonly add: readonly ResultRow[];
+  /** The pupil of the class that each pupil of the file is. */
+  readonly pupilOf: ReadonlyMap<string, string>;
+  readonly pupilsToAdd: readonly { readonly id: string; readonly name: string; readonly reference: string | null }[];
+  readonly sessionsToAdd: readonly (readonly ResultRow[])[];
+}
+
+/**
+ * Looks what of a file is new for a class. A pupil is known by id, else by reference, else by name; whoever is not there is
+ * added. A lesson that is not there is put together from its questions.
+ * @throws CoreError RESULTS_ELSEWHERE, RESULTS_UNREADABLE
+ */
+export function planResults(db: Db, classId: string, rows: readonly ResultRow[]): ResultsPlan {
+  const queries = liveQueries(db);
+  const own = db.select().from(pupil).where(eq(pupil.classId, classId)).all();
+  const pupilOf = new Map<string, string>();
+  const pupilsToAdd: { id: string; name: string; reference: string | null }[] = [];
+  const sessions = new Map<string, ResultRow[]>();
+  const seen = new Set<string>();
+  const add: ResultRow[] = [];
+  for (const row of rows) {
+    if (seen.has(row.responseId)) throw unreadable(`The answer ${row.responseId} is in this file twice.`);
+    seen.add(row.responseId);
+    const known = queries.response(row.responseId);
+    if (known && known.sessionId !== row.sessionId) throw elsewhere(row);
+    const session = queries.session(row.sessionId)?.session;
+    if (session && session.classId !== classId) throw elsewhere(row);
+    if (!session) sessions.set(row.sessionId, [...(sessions.get(row.sessionId) ?? []), row]);
+    if (known) continue;
+    add.push(row);
+    if (pupilOf.has(row.pupilId)) continue;
+    const { reference, pupil: name } = row;
+    const found = own.find(({ id }) => id === row.pupilId) ?? (reference && own.find((one) => one.reference === reference)) ?? own.find((one) => one.name === name); // prettier-ignore
+    if (found) pupilOf.set(row.pupilId, found.id);
+    else {
+      const id = findPupil(db, row.pupilId) ? randomUUID() : row.pupilId;
+      pupilsToAdd.push({ id, name, reference });
+      pupilOf.set(row.pupilId, id);
+    }
+  }
+  return {
+    rows: rows.length,
+    known: rows.length - add.length,
+    added: add.length,
+    lessons: [...new Set([...sessions.values()].map(([first]) => first!.lesson))],
+    newPupils: pupilsToAdd.map(({ name }) => name),
+    add,
+    pupilOf,
+    pupilsToAdd,
+    sessionsToAdd: [...sessions.values()],
+  };
+}
+
+const elsewhere = ({ pupil: name, lesson }: ResultRow) =>
+  new CoreError('RESULTS_ELSEWHERE', `The answers of ${name} to “${lesson}” belong to another class of this school; nothing was taken in.`);
+
+/** Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all. */
+export function takeResults(db: Db, teacherId: string, classId: string, plan: ResultsPlan, nowMs: number): void {
+  const queries = liveQueries(db);
+  const review = reviewQueries(db);
+  insertPupils(db, classId, plan.pupilsToAdd);
+  for (const rows of plan.sessionsToAdd) addSession(db, teacherId, classId, rows, nowMs);
+  const attempts = new Map<string, number>();
+  for (const row of plan.add) {
+    const pupilId = plan.pupilOf.get(row.pupilId)!;
+    const place = `${row.sessionId} ${pupilId} ${row.askingId}`;
+    // An attempt that is there already keeps its number: what comes in is counted behind it.
+    const before = attempts.get(place) ?? queries.attempts(row.sessionId, pupilId, row.askingId).length;
+    const attempt = Math.max(row.attempt, before + 1);
+    attempts.set(place, attempt);
+    queries.insertResponse({
+      id: row.responseId,
+      sessionId: row.sessionId,
+      pupilId,
+      askingId: row.askingId,
+      attempt,
+      given: writeResponse(row.response),
+      mark: writeMark(row.mark),
+      responseTimeMs: row.responseTimeMs,
+      receivedAtMs: row.receivedAtMs,
+      late: row.late !== null,
+      waitedMs: row.late?.waitedMs ?? 0,
+      closedAtMs: row.late?.closedAtMs ?? null,
+      source: row.source,
+      counted: row.late === null || row.late.counted,
+    });
+    if (!row.correction) continue;
+    const { mark, reason, atMs } = row.correction;
+    const correction = { id: randomUUID(), responseId: row.responseId, mark: writeMark(mark), was: row.mark.verdict };
+    review.insertCorrection({ ...correction, reason, wordingId: null, atMs });
+  }
+}
+
+/** A lesson that is not there, put together from its questions, and put away: what was taught of it is in the review. */
+function addSession(db: Db, teacherId: string, classId: string, rows: readonly ResultRow[], nowMs: number): void {
+  const [first] = rows as [ResultRow, ...ResultRow[]];
+  const asked = [...new Map(rows.map((row) => [row.askingId, row])).values()].sort((one, other) => one.number - other.number);
+  const items = new Map<string, Item>();
+  for (const { item } of asked) {
+    const before = items.get(item.id);
+    if (before && !sameJson(before, item)) throw unreadable(`Two questions of “${first.lesson}” carry the id “${item.id}”.`);
+    items.set(item.id, item);
+  }
+  const file = lessonOf(first, [...items.values()]);
+  const prepared = prepareLesson(file);
+  const place = (lessonsOf(db, teacherId).at(-1)?.place ?? -1) + 1;
+  const lessonId = insertLesson(db, { teacherId, file, place });
+  setArchived(db, lessonId, nowMs);
+  insertVersion(db, { lessonId, version: 1, file: JSON.stringify(file), createdAtMs: nowMs });
+  const room = newRoom(prepared);
+  const endedAtMs = Math.max(...rows.map(({ receivedAtMs }) => receivedAtMs));
+  const askings = asked.map(({ askingId: id, item }) => ({ id, item, phase: 'revealed' as const, closedAtMs: endedAtMs }));
+  const ended = { ...room, phase: 'ended' as const, endedBy: 'teacher' as const, run: { ...room.run, askings } };
+  liveQueries(db).insertSession({
+    id: first.sessionId,
+    teacherId,
+    classId,
+    lessonId,
+    lessonVersion: 1,
+    pace: first.pace,
+    roomKey: null,
+    title: first.lesson,
+    phase: 'ended',
+    room: writeRoomState(ended),
+    createdAtMs: first.taughtAtMs,
+    endedAtMs,
+  });
+}
+
+function lessonOf({ lesson: title, rung, settings }: ResultRow, items: readonly Item[]): Lesson {
+  const empty = emptyLesson(rung ?? 'whole-hours', 5, settings);
+  const beats = items.flatMap(({ id: itemId }, index) => [
+    { id: `b${2 * index + 1}`, kind: 'ask' as const, itemId, text: '' },
+    { id: `b${2 * index + 2}`, kind: 'answer' as const, itemId },
+  ]);
+  const { rung: _rung, ...rest } = empty;
+  return { ...rest, ...(rung && { rung }), title, goal: 'Taken in from a file of results.', items, beats };
+}

@@ -1,0 +1,152 @@
+import { randomUUID } from 'node:crypto';
+import {
+  acceptingItem,
+  CoreError,
+  correctedMark,
+  isRightVerdict,
+  markOf,
+  SECONDS_PER_HALF_DAY,
+  kindOf,
+  wordingsOf,
+  writeMark,
+  type ClassWording,
+  type Mark,
+  type Verdict,
+} from '@zeitpunkt/core';
+import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/contract';
+import type { Store } from '../../db/connection.js';
+import { stored } from '../../db/stored.js';
+import { responseOfRow } from '../live/answers.js';
+import type { RoomDirectory } from '../live/room-directory.js';
+import { readRecord, type SessionRecord } from '../live/session-record.js';
+import type { ReviewQueries } from './queries.js';
+import { sessionAnswers } from './session-answers.js';
+
+export interface MarksNeeds {
+  readonly store: Store;
+  readonly rooms: Pick<RoomDirectory, 'queries' | 'head'>;
+  readonly review: ReviewQueries;
+  readonly nowMs: () => number;
+  /** Open rooms follow. */
+  readonly onCorrected: (sessionId: string, responseId: string) => void;
+  readonly onWordings: (classId: string) => void;
+}
+
+/** An answer that a wording makes right, as it was marked at first and as it is to be. */
+interface MadeRight {
+  readonly sessionId: string;
+  readonly responseId: string;
+  readonly was: Verdict;
+  readonly mark: Mark;
+}
+
+/** Corrections of marks, and the wordings of a class: the mark that was given at first always stays beside. */
+export class Marks {
+  constructor(private readonly needs: MarksNeeds) {}
+
+  /** Corrects the mark of a response; sent again it changes nothing. @throws CoreError NOT_FOUND */
+  correct(sessionId: string, teacherId: string, responseId: string, { id, verdict, reason }: MarkCorrect): MarkedResponse {
+    const { review, nowMs } = this.needs;
+    const { record, row } = this.mustFind(sessionId, teacherId, responseId);
+    const first = stored.mark(row.mark, 'the pupil');
+    const mark = correctedMark(itemIn(record, row.askingId), stored.response(row.given, 'the pupil'), first, verdict, record.lesson.lesson.settings); // prettier-ignore
+    review.insertCorrection({ id, responseId, mark: writeMark(mark), was: first.verdict, reason, wordingId: null, atMs: nowMs() });
+    return this.told(sessionId, responseId);
+  }
+
+  /** The response is marked as at first. @throws CoreError NOT_FOUND */
+  undo(sessionId: string, teacherId: string, responseId: string): MarkedResponse {
+    this.mustFind(sessionId, teacherId, responseId);
+    this.needs.review.undoCorrections(responseId, this.needs.nowMs());
+    return this.told(sessionId, responseId);
+  }
+
+  /**
+   * Lets a wording count for the time of the question that it was written to: in all answers of the class, those to come
+   * included. Sent again it changes nothing.
+   * @param classId a class of the teacher
+   * @throws CoreError NOT_FOUND where the response is not the class's, or does not say so
+   */
+  async accept(classId: string, { id, responseId, wording }: WordingAccept): Promise<void> {
+    const { rooms, review, store, nowMs } = this.needs;
+    const row = rooms.queries.response(responseId);
+    const record = row && readRecord(rooms.queries, row.sessionId);
+    if (!row || record?.classId !== classId) throw new CoreError('NOT_FOUND', 'There is no such answer in this class.');
+    const item = itemIn(record, row.askingId);
+    const written = wordingsOf(item, stored.response(row.given, 'the pupil'), record.lesson.lesson.settings);
+    if (!written.includes(wording)) throw new CoreError('NOT_FOUND', 'This answer does not say so, or it counts already.');
+    const timeSec = kindOf(item).timesOf(item)[0]! % SECONDS_PER_HALF_DAY;
+    const accepted = { wording, timeSec };
+    // Answers are looked through before anything is changed, so that it is done whole or not at all.
+    const found = await this.madeRight(classId, accepted);
+    store.sqlite
+      .transaction(() => {
+        review.insertWording({ id, classId, ...accepted, atMs: nowMs(), undoneAtMs: null });
+        this.correctAll(found, id, wording);
+      })
+      .immediate();
+    this.needs.onWordings(classId);
+    // Whatever came in while the others were looked through.
+    const late = await this.madeRight(classId, accepted);
+    store.sqlite.transaction(() => this.correctAll(late, id, wording)).immediate();
+    for (const { sessionId, responseId } of [...found, ...late]) this.needs.onCorrected(sessionId, responseId);
+  }
+
+  /** The answers of a class that a wording makes right, those left out that the teacher has corrected already. */
+  private async madeRight(classId: string, wording: ClassWording): Promise<MadeRight[]> {
+    const found: MadeRight[] = [];
+    for await (const session of sessionAnswers(this.needs.store.db, classId)) {
+      if ('why' in session) continue;
+      for (const { id: askingId, item } of session.room.run.askings) {
+        const accepting = acceptingItem(item, [wording]);
+        if (accepting === item) continue;
+        for (const one of session.responses.filter((response) => response.askingId === askingId)) {
+          if (one.correction !== null || isRightVerdict(one.mark.verdict)) continue;
+          const mark = markOf(accepting, one.response, session.lesson.settings);
+          if (isRightVerdict(mark.verdict)) found.push({ sessionId: session.id, responseId: one.id, was: one.mark.verdict, mark });
+        }
+      }
+    }
+    return found;
+  }
+
+  private correctAll(found: readonly MadeRight[], wordingId: string, wording: string): void {
+    const { review, nowMs } = this.needs;
+    const reason = `“${wording}” counts in this class.`;
+    for (const { responseId, was, mark } of found) {
+      review.insertCorrection({ id: randomUUID(), responseId, mark: writeMark(mark), was, reason, wordingId, atMs: nowMs() });
+    }
+  }
+
+  /** A wording does not count any more, nor did it. @throws CoreError NOT_FOUND */
+  takeBack(classId: string, wordingId: string): void {
+    const { review, nowMs, rooms } = this.needs;
+    if (review.wording(wordingId)?.classId !== classId) throw new CoreError('NOT_FOUND', 'This class has no such wording.');
+    review.undoWording(wordingId, nowMs());
+    this.needs.onWordings(classId);
+    for (const { responseId } of review.undoByWording(wordingId, nowMs())) {
+      this.needs.onCorrected(rooms.queries.response(responseId)!.sessionId, responseId);
+    }
+  }
+
+  private told(sessionId: string, responseId: string): MarkedResponse {
+    const { queries } = this.needs.rooms;
+    this.needs.onCorrected(sessionId, responseId);
+    return responseOfRow(queries.response(responseId)!, 'the pupil', queries.correctionOf(responseId));
+  }
+
+  private mustFind(sessionId: string, teacherId: string, responseId: string) {
+    const { rooms } = this.needs;
+    rooms.head(sessionId, teacherId);
+    const row = rooms.queries.response(responseId);
+    const record = readRecord(rooms.queries, sessionId);
+    if (!record || row?.sessionId !== sessionId) throw new CoreError('NOT_FOUND', 'There is no such answer in this lesson.');
+    return { record, row };
+  }
+}
+
+function itemIn({ room }: SessionRecord, askingId: string) {
+  const asking = room.run.askings.find(({ id }) => id === askingId);
+  if (!asking) throw new CoreError('NOT_FOUND', 'The question of this answer is not known any more.');
+  return asking.item;
+}

@@ -1,0 +1,202 @@
+import { randomUUID } from 'node:crypto';
+import type { InsightLine, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
+import { anotherTeacher, reading, respond, schoolWithRoom, TestRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
+
+let [school, teacher, room] = [] as unknown as SchoolWithRoom;
+beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));
+afterEach(() => school.remove());
+
+const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
+const correct = (responseId: string, form: object, who: Browser = teacher) =>
+  who.send('POST', `/api/sessions/${room.detail.id}/responses/${responseId}/correct`, { id: randomUUID(), ...form });
+const ofClass = (path: string, body?: object, who: Browser = teacher) =>
+  who.send('POST', `/api/classes/${room.detail.classId}/${path}`, body);
+const notes = async () => (await teacher.send('GET', `/api/classes/${room.detail.classId}/notes`)).json<ReviewNotes>();
+const lines = async () => {
+  const { body } = await teacher.send('GET', `/api/classes/${room.detail.classId}/answers`);
+  return body
+    .trim()
+    .split('\n')
+    .map((line) => JSON.parse(line) as InsightLine);
+};
+const verdicts = async () => {
+  const sessions = (await lines()).flatMap((line) => (line.line === 'session' ? line.answers : []));
+  return sessions.map(({ verdict, ideas }) => [verdict, ideas]);
+};
+
+describe('a corrected mark', () => {
+  let anouk: Browser;
+  const given = reading('8', '30');
+  beforeEach(async () => {
+    anouk = await room.join('Anouk');
+    await room.goTo('ask', 'q1');
+    given.id = randomUUID();
+    await respond(anouk, given);
+  });
+
+  test('stands beside the first, and desk, room, review and insight follow; taken back, all is as at first', async () => {
+    const corrected = (await correct(given.id, { verdict: 'right', reason: 'She said half past seven aloud.' })).json<MarkedResponse>();
+    expect(corrected).toMatchObject({
+      mark: { verdict: 'right', misconceptions: [] },
+      correction: { was: 'partly', reason: 'She said half past seven aloud.' },
+    });
+    expect((await room.live()).responses[0]).toEqual(corrected);
+    await room.goTo('answer', 'q1');
+    const own = async () => (await anouk.send('GET', '/api/desk')).json().question.reveal.own;
+    expect(await own()).toMatchObject({ verdict: 'right', sayToPupil: corrected.mark.sayToPupil });
+    expect(await verdicts()).toEqual([['right', []]]);
+    await room.tell({ type: 'end' });
+    const ended = (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json<SessionDetail>();
+    expect(ended.live.responses[0]).toEqual(corrected);
+    const back = await teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${given.id}/as-at-first`);
+    expect(back.json()).toMatchObject({ mark: { verdict: 'partly' }, correction: null });
+    expect((await verdicts())[0]![0]).toBe('partly');
+    // What was marked at first was never written over, and what was corrected is still on record.
+    const rows = school.store.sqlite.prepare('SELECT verdict FROM (SELECT mark, json_extract(mark, ?) AS verdict FROM response)').all('$.verdict'); // prettier-ignore
+    expect(rows).toEqual([{ verdict: 'partly' }]);
+    expect(school.store.sqlite.prepare('SELECT reason, undone_at_ms IS NOT NULL AS undone FROM correction').all()).toEqual([
+      { reason: 'She said half past seven aloud.', undone: 1 },
+    ]);
+  });
+
+  test('survives a restart, is not written twice when it is sent again, and the latest one counts', async () => {
+    const id = randomUUID();
+    for (let sent = 0; sent < 2; sent += 1) await correct(given.id, { id, verdict: 'not-yet', reason: 'A guess.' });
+    school.clockMs += 1000;
+    await correct(given.id, { verdict: 'right', reason: 'No guess after all.' });
+    expect(school.store.sqlite.prepare('SELECT count(*) AS n FROM correction').get()).toEqual({ n: 2 });
+    await school.stop();
+    await school.start();
+    expect((await room.live()).responses[0]).toMatchObject({ mark: { verdict: 'right' }, correction: { reason: 'No guess after all.' } });
+  });
+
+  test('needs a reason and an answer of one’s own lesson', async () => {
+    expect(codeOf(await correct(given.id, { verdict: 'right', reason: '  ' }))).toBe('REQUEST_SHAPE');
+    expect(codeOf(await correct(given.id, { verdict: 'splendid', reason: 'x' }))).toBe('REQUEST_SHAPE');
+    expect(codeOf(await correct(randomUUID(), { verdict: 'right', reason: 'x' }))).toBe('NOT_FOUND');
+    const other = await anotherTeacher(school, teacher);
+    expect(codeOf(await correct(given.id, { verdict: 'right', reason: 'x' }, other))).toBe('NOT_FOUND');
+    expect(await verdicts()).toEqual([['partly', expect.arrayContaining(['coming-hour'])]]);
+  });
+});
+
+test('what teachers make of a class is kept, moved and deleted, for whoever teaches it alone', async () => {
+  const pupilId = room.pupilId('Anouk');
+  const remark = { id: randomUUID(), responseId: null, text: 'Counts on fingers to the 6.' };
+  for (let sent = 0; sent < 2; sent += 1) await ofClass(`pupils/${pupilId}/comments`, remark);
+  await ofClass('moves', { pupilId, key: 'rung:half-past' });
+  await ofClass('moves', { pupilId, key: 'idea:coming-hour' });
+  const page = { can: 'Anouk reads whole hours.', next: 'Half past.', tryThis: 'Say when supper is.' };
+  expect((await ofClass(`home/${pupilId}`, page)).statusCode).toBe(204);
+  expect(await notes()).toMatchObject({
+    comments: [{ pupilId, text: 'Counts on fingers to the 6.' }],
+    moves: [{ pupilId, key: 'idea:coming-hour' }],
+    homePages: [{ pupilId, page }],
+  });
+  const data = (await teacher.send('GET', `/api/classes/${room.detail.classId}/pupils/${pupilId}/export`)).json();
+  expect(data).toMatchObject({ remarks: [{ text: 'Counts on fingers to the 6.' }], pageForHome: { tryThis: 'Say when supper is.' } });
+
+  const other = await anotherTeacher(school, teacher);
+  const refused = [
+    await other.send('GET', `/api/classes/${room.detail.classId}/notes`),
+    await other.send('GET', `/api/classes/${room.detail.classId}/answers`),
+    await ofClass(`pupils/${pupilId}/comments`, { ...remark, id: randomUUID() }, other),
+    await ofClass(`pupils/${pupilId}/comments/${remark.id}/delete`, undefined, other),
+    await ofClass('moves', { pupilId, key: null }, other),
+    await ofClass(`home/${pupilId}`, page, other),
+    await ofClass(`home/${pupilId}/anew`, undefined, other),
+    await ofClass('wordings', { id: randomUUID(), responseId: randomUUID(), wording: 'half eight' }, other),
+    await ofClass(`wordings/${randomUUID()}/take-back`, undefined, other),
+  ];
+  expect(refused.map(codeOf)).toEqual(refused.map(() => 'NOT_FOUND'));
+  const [ivo] = (await other.send('GET', '/api/classes')).json();
+  const strangers = (await other.send('GET', `/api/classes/${ivo.id}`)).json();
+  expect(codeOf(await ofClass('moves', { pupilId: strangers.pupils[0].id, key: null }))).toBe('PUPIL_UNKNOWN');
+  expect(codeOf(await ofClass('moves', { pupilId, key: 'nonsense' }))).toBe('REQUEST_SHAPE');
+
+  await ofClass(`pupils/${pupilId}/comments/${remark.id}/delete`);
+  await ofClass('moves', { pupilId, key: null });
+  await ofClass(`home/${pupilId}/anew`);
+  expect(await notes()).toEqual({ comments: [], moves: [], wordings: [], homePages: [] });
+});
+
+test('remarks go with a pupil who turns out to be another one', async () => {
+  const [goes, stays] = [room.pupilId('Anouk'), room.pupilId('Bashir')];
+  await ofClass(`pupils/${goes}/comments`, { id: randomUUID(), responseId: null, text: 'Asks good questions.' });
+  await ofClass(`pupils/${goes}/merge`, { into: stays });
+  expect((await notes()).comments).toMatchObject([{ pupilId: stays, text: 'Asks good questions.' }]);
+});
+
+test('a wording that is let count is right in every answer of the class that says so, and in those to come', async () => {
+  const lessons = (await teacher.send('GET', '/api/lessons')).json<{ id: string }[]>();
+  const source = (await teacher.send('GET', `/api/lessons/${lessons[0]!.id}`)).json();
+  const item = { id: 'w1', kind: 'write-words', timeSec: 27_000, from: 'display', lines: 1 };
+  const file = { ...source.lesson, title: 'In words', items: [item], beats: [{ id: 'b1', kind: 'ask', itemId: 'w1', text: '' }, { id: 'b2', kind: 'answer', itemId: 'w1' }] }; // prettier-ignore
+  const lessonId = (await teacher.send('POST', '/api/lessons/files', { id: randomUUID(), file })).json<{ id: string }>().id;
+  const write = async (pupil: Browser, words: string) => {
+    const post = { id: randomUUID(), askingId: 'w1', response: { kind: 'write-words', lines: [words] }, responseTimeMs: 3000 };
+    await respond(pupil, post);
+    return post.id;
+  };
+  const first = await TestRoom.open(school, teacher, lessonId);
+  const [anouk, bashir] = [await first.join('Anouk'), await first.join('Bashir')];
+  await first.goTo('ask', 'w1');
+  const odd = await write(anouk, 'seven and a half');
+  await write(bashir, 'half past eight');
+  const marksOf = async (of: TestRoom) => (await of.live()).responses.map(({ mark }) => mark.verdict);
+  expect(await marksOf(first)).toEqual(['not-yet', 'not-yet']);
+
+  const wrong = await ofClass('wordings', { id: randomUUID(), responseId: odd, wording: 'quarter to four' });
+  expect(codeOf(wrong)).toBe('NOT_FOUND');
+  const wordingId = randomUUID();
+  const accept = { id: wordingId, responseId: odd, wording: 'seven and a half' };
+  const after = (await ofClass('wordings', accept)).json<ReviewNotes>();
+  expect(after.wordings).toMatchObject([{ wording: 'seven and a half', timeSec: 27_000, answers: 1 }]);
+  expect(await marksOf(first)).toEqual(['right', 'not-yet']);
+  const ceri = await first.join('Ceri');
+  await write(ceri, 'seven and a half');
+  expect(await marksOf(first)).toEqual(['right', 'not-yet', 'right']);
+  expect((await ofClass('wordings', accept)).json<ReviewNotes>().wordings).toHaveLength(1);
+
+  const second = await TestRoom.open(school, teacher, lessonId);
+  const again = await second.join('Bashir');
+  await second.goTo('ask', 'w1');
+  await write(again, 'Seven and a half.');
+  expect(await marksOf(second)).toEqual(['right']);
+
+  const back = (await ofClass(`wordings/${wordingId}/take-back`)).json<ReviewNotes>();
+  expect(back.wordings).toEqual([]);
+  expect((await marksOf(first)).slice(0, 2)).toEqual(['not-yet', 'not-yet']);
+  await write(anouk, 'seven and a half');
+  expect((await marksOf(first)).at(-1)).toBe('not-yet');
+});
+
+test('all answers of a class come as lines: the class, its lessons from the oldest on; one that cannot be read is told', async () => {
+  await room.goTo('ask', 'q1');
+  const anouk = await room.join('Anouk');
+  await respond(anouk, reading('8', '30'));
+  await respond(anouk, reading('7', '30'));
+  school.clockMs += 60_000;
+  const next = await TestRoom.open(school, teacher);
+  school.clockMs += 60_000;
+  const broken = await TestRoom.open(school, teacher);
+  await school.stop();
+  await school.start();
+  school.store.sqlite.prepare('UPDATE live_session SET room = ? WHERE id = ?').run('{"phase":7}', broken.detail.id);
+  const [head, one, two, three, ...more] = await lines();
+  expect(more).toEqual([]);
+  expect(head).toMatchObject({
+    line: 'class',
+    name: 'Terns',
+    sessions: 3,
+    pupils: [{ name: 'Anouk' }, { name: 'Bashir' }, { name: 'Ceri' }],
+  });
+  expect(one).toMatchObject({
+    line: 'session',
+    id: room.detail.id,
+    askings: [{ id: 'q1' }],
+    answers: [{ pupilId: room.pupilId('Anouk'), verdict: 'right' }],
+  });
+  expect(two).toMatchObject({ line: 'session', id: next.detail.id, answers: [] });
+  expect(three).toMatchObject({ line: 'unreadable', why: expect.stringContaining('Half past at the harbour') });
+});

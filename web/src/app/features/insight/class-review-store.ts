@@ -1,0 +1,208 @@
+import { computed, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import {
+  dayOf,
+  daysToPlan,
+  groupsFor,
+  planOn,
+  type AnswerFilter,
+  type DesignedSet,
+  type Group,
+  type GroupKey,
+  type IsoDate,
+  type RungId,
+  type ClassChange,
+} from '@zeitpunkt/core';
+import type { HomePageEdit, PlanDetail, PlanSaved, ReviewNotes } from '@zeitpunkt/contract';
+import { v4 as uuid } from 'uuid';
+import { ask, sentenceOf } from '../../shared/api';
+import { Designer } from '../../shared/diagnosis/designer';
+import type { AnswerInLesson, ClassInsight } from '../../shared/insight/insight-messages';
+import { InsightSource } from '../../shared/insight/insight-source';
+
+/** The set of questions of a group: how far its choice is, or what was chosen. */
+export interface GroupSet {
+  readonly count: number;
+  readonly progress: number | null;
+  readonly set: DesignedSet | null;
+  readonly problem: string | null;
+  /** Another set each time one is asked for. */
+  readonly seed: number;
+}
+
+interface ClassReviewState {
+  readonly insight: ClassInsight | null;
+  /** How far the looking is, 0 to 1; null when nothing is under way. */
+  readonly progress: number | null;
+  readonly problem: string | null;
+  readonly notes: ReviewNotes;
+  /** The answers that are shown, and what they have in common. */
+  readonly shown: { readonly title: string; readonly answers: readonly AnswerInLesson[] } | null;
+  readonly sets: Readonly<Record<string, GroupSet>>;
+  /** Days on which the next lesson can be put, the first one first. */
+  readonly days: readonly IsoDate[];
+  readonly drafting: boolean;
+  readonly change: ClassChange | null;
+}
+
+const NO_NOTES: ReviewNotes = { comments: [], moves: [], wordings: [], homePages: [] };
+const DAYS_AHEAD = 8;
+const QUESTIONS = 6;
+const POOL = 1200;
+/** A lesson for a group. */
+const MINUTES = 15;
+
+/** What is known of a class, what its teacher made of it, and the way to its next lesson. */
+export const ClassReviewStore = signalStore(
+  withState<ClassReviewState>({
+    insight: null,
+    progress: null,
+    problem: null,
+    notes: NO_NOTES,
+    shown: null,
+    sets: {},
+    days: [],
+    drafting: false,
+    change: null,
+  }),
+  withComputed(({ insight, notes }) => ({
+    groups: computed(() => {
+      const known = insight();
+      return known ? groupsFor(known.picture, notes().moves) : null;
+    }),
+  })),
+  withMethods((store, source = inject(InsightSource), designer = inject(Designer)) => {
+    const classId = () => store.insight()!.classId;
+    const tell = (error: unknown) => patchState(store, { problem: error instanceof Error ? error.message : sentenceOf(error) });
+    const keep = async (path: string, body?: unknown): Promise<boolean> => {
+      try {
+        const notes = await ask<ReviewNotes | undefined>('POST', `/api/classes/${classId()}/${path}`, body);
+        patchState(store, { problem: null, ...(notes && { notes }) });
+        return true;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return false;
+      }
+    };
+    const setOf = (key: GroupKey): GroupSet => store.sets()[key] ?? { count: QUESTIONS, progress: null, set: null, problem: null, seed: 1 };
+    const changeSet = (key: GroupKey, change: Partial<GroupSet>) =>
+      patchState(store, ({ sets }) => ({ sets: { ...sets, [key]: { ...setOf(key), ...change } } }));
+    /** Chooses the questions of a group, made to measure for what its pupils may hold. */
+    const design = async ({ key, ideas, rung }: Group): Promise<void> => {
+      const { count, seed } = setOf(key);
+      changeSet(key, { progress: 0, problem: null });
+      try {
+        const wish = { count, ideas };
+        const { settings } = store.insight()!;
+        const designing = designer.design({ wish, rung, settings, asked: [], seed, poolSize: POOL }, (progress) =>
+          changeSet(key, { progress }),
+        );
+        changeSet(key, { set: await designing.done, progress: null });
+      } catch (error) {
+        changeSet(key, { progress: null, problem: error instanceof Error ? error.message : String(error) });
+      }
+    };
+    return {
+      /** Looks at all answers of a class. */
+      async open(id: string): Promise<void> {
+        patchState(store, { progress: 0, problem: null });
+        try {
+          const [insight, notes, { plan }] = await Promise.all([
+            source.open(id, Date.now(), (progress) => patchState(store, { progress })),
+            ask<ReviewNotes>('GET', `/api/classes/${id}/notes`),
+            ask<PlanDetail>('GET', `/api/classes/${id}/plan`),
+          ]);
+          const today = dayOf(Date.now());
+          patchState(store, { insight, notes, days: daysToPlan(plan, today, DAYS_AHEAD + 1).filter((day) => day > today) });
+        } catch (error) {
+          tell(error);
+        }
+        patchState(store, { progress: null });
+      },
+
+      /** Chooses questions for every group that has none yet, one group after the other. */
+      async designAll(): Promise<void> {
+        for (const group of store.groups()?.groups ?? []) if (!setOf(group.key).set) await design(group);
+      },
+
+      design: (group: Group, count: number) => {
+        changeSet(group.key, { count, seed: setOf(group.key).seed + 1 });
+        return design(group);
+      },
+
+      async show(title: string, filter: AnswerFilter): Promise<void> {
+        try {
+          patchState(store, { shown: { title, answers: await source.answers(filter) } });
+        } catch (error) {
+          tell(error);
+        }
+      },
+      hide: () => patchState(store, { shown: null }),
+
+      /** What changed from the end of one lesson to the end of another. */
+      async compare(fromMs: number, toMs: number): Promise<void> {
+        try {
+          patchState(store, { change: await source.change(fromMs, toMs) });
+        } catch (error) {
+          tell(error);
+        }
+      },
+
+      weeks: (pupilId: string) => source.weeks(pupilId),
+
+      /** Puts a pupil into a group; null: where the proposal has them. */
+      async move(pupilId: string, key: GroupKey | null): Promise<void> {
+        const before = store.notes();
+        const others = before.moves.filter((one) => one.pupilId !== pupilId);
+        patchState(store, { notes: { ...before, moves: key ? [...others, { pupilId, key }] : others } });
+        if (!(await keep('moves', { pupilId, key }))) patchState(store, { notes: before });
+      },
+
+      comment: (pupilId: string, text: string) => keep(`pupils/${pupilId}/comments`, { id: uuid(), responseId: null, text }),
+      deleteComment: (pupilId: string, id: string) => keep(`pupils/${pupilId}/comments/${id}/delete`),
+      takeWordingBack: (id: string) => keep(`wordings/${id}/take-back`),
+
+      /** Keeps a page for home as the teacher wrote it; null: as it is proposed. */
+      async keepHomePage(pupilId: string, page: HomePageEdit | null): Promise<boolean> {
+        const kept = await keep(page ? `home/${pupilId}` : `home/${pupilId}/anew`, page ?? undefined);
+        if (!kept) return false;
+        patchState(store, ({ notes }) => ({
+          notes: {
+            ...notes,
+            homePages: [
+              ...notes.homePages.filter((one) => one.pupilId !== pupilId),
+              ...(page ? [{ pupilId, page, atMs: Date.now() }] : []),
+            ],
+          },
+        }));
+        return true;
+      },
+
+      /** Drafts the next lesson for a group, with its questions in it, and puts it on a day. Returns its id; null with the reason in `problem`. */
+      async draft({ rung, ideas, key }: Group, date: IsoDate | null): Promise<string | null> {
+        const id = uuid();
+        patchState(store, { drafting: true, problem: null });
+        try {
+          const insight = { misconceptions: ideas.slice(0, 5).map((one) => one.id), items: setOf(key).set?.items ?? [] };
+          await ask('POST', '/api/lessons', { id, classId: classId(), rung, minutes: MINUTES, delivery: 'live', insight });
+          if (date) await putOn(classId(), id, date);
+          return id;
+        } catch (error) {
+          patchState(store, { problem: sentenceOf(error) });
+          return null;
+        } finally {
+          patchState(store, { drafting: false });
+        }
+      },
+
+      /** How many pupils are at which word on a rung. */
+      wordsOn: (rung: RungId) => store.insight()?.picture.pupils.map(({ mastery }) => mastery[rung]?.word ?? null) ?? [],
+    };
+  }),
+  withHooks((_store, source = inject(InsightSource)) => ({ onDestroy: () => source.stop() })),
+);
+
+async function putOn(classId: string, lessonId: string, date: IsoDate): Promise<void> {
+  const { plan, revision } = await ask<PlanDetail>('GET', `/api/classes/${classId}/plan`);
+  await ask<PlanSaved>('POST', `/api/classes/${classId}/plan`, { revision, plan: planOn(plan, lessonId, date, dayOf(Date.now())) });
+}

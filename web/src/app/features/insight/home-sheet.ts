@@ -1,0 +1,130 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, signal } from '@angular/core';
+import type { HomePage } from '@zeitpunkt/core';
+import { SavingWord } from '../../ui/saving-word';
+import type { Saving } from '../../shared/with-autosave';
+
+/** Headings of the page, in the language of the class's lessons. */
+const HEADINGS = {
+  en: { title: 'Reading the clock', can: 'This works already', next: 'What comes next', tryThis: 'One thing to try at home' },
+  de: { title: 'Die Uhr lesen', can: 'Das geht schon', next: 'Was als Nächstes kommt', tryThis: 'Etwas zum Ausprobieren zu Hause' },
+} as const;
+const PARTS = ['can', 'next', 'tryThis'] as const;
+const SAVE_AFTER_MS = 700;
+
+/** One pupil's page for home: written in place, saved by itself, a sheet of paper when printed. */
+@Component({
+  selector: 'zp-home-sheet',
+  imports: [SavingWord],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <section class="sheet" [attr.aria-label]="'Page for the home of ' + name()" [attr.lang]="language()">
+      <div class="top">
+        <h2>{{ headings().title }}: {{ name() }}</h2>
+        @if (changed()) {
+          <zp-saving [saving]="saving()" />
+          <button type="button" class="press" (click)="asProposed()">
+            As proposed<span class="heard-only">: the page of {{ name() }}</span>
+          </button>
+        }
+      </div>
+      @for (part of parts; track part) {
+        <label [for]="part + '-' + id()">{{ headings()[part] }}</label>
+        <textarea
+          #text
+          class="field"
+          rows="2"
+          maxlength="2000"
+          [id]="part + '-' + id()"
+          [value]="page()[part]"
+          (input)="write(part, text.value)"
+        ></textarea>
+        <p class="printed">{{ page()[part] }}</p>
+      }
+    </section>
+  `,
+  styles: `
+    .sheet {
+      display: grid;
+      gap: 0.2rem;
+      margin-bottom: 1rem;
+      padding: 1rem 1.25rem;
+      border: 1px solid var(--line);
+      border-radius: 5px;
+      background: var(--sheet);
+    }
+    .top {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem 1rem;
+      align-items: center;
+    }
+    label {
+      margin-top: 0.3rem;
+      font-weight: 700;
+    }
+    textarea {
+      width: 100%;
+      field-sizing: content;
+    }
+    .printed {
+      display: none;
+    }
+    @media print {
+      .sheet {
+        padding: 2cm 0 0;
+        border: 0;
+        font-size: 1.2rem;
+        break-after: page;
+      }
+      .press,
+      textarea,
+      zp-saving {
+        display: none;
+      }
+      .printed {
+        display: block;
+        white-space: pre-line;
+      }
+    }
+  `,
+})
+export class HomeSheet {
+  readonly id = input.required<string>();
+  readonly name = input.required<string>();
+  readonly proposed = input.required<HomePage>();
+  /** As the teacher left it; null where it is as proposed. */
+  readonly kept = input.required<HomePage | null>();
+  readonly language = input.required<'en' | 'de'>();
+  /** Keeps the page, or with null goes back to the proposal; false where that failed. */
+  readonly keep = input.required<(page: HomePage | null) => Promise<boolean>>();
+  protected readonly parts = PARTS;
+  protected readonly headings = computed(() => HEADINGS[this.language()]);
+  protected readonly page = linkedSignal(() => this.kept() ?? this.proposed());
+  protected readonly changed = computed(() => this.kept() !== null || this.saving() !== 'saved');
+  protected readonly saving = signal<Saving>('saved');
+  private timer = 0;
+
+  constructor() {
+    // What was written last is kept when the page is left.
+    inject(DestroyRef).onDestroy(() => void (this.saving() !== 'saved' && this.save()));
+  }
+
+  protected write(part: (typeof PARTS)[number], text: string): void {
+    this.page.update((page) => ({ ...page, [part]: text }));
+    this.saving.set('changed');
+    clearTimeout(this.timer);
+    this.timer = window.setTimeout(() => void this.save(), SAVE_AFTER_MS);
+  }
+
+  protected async asProposed(): Promise<void> {
+    clearTimeout(this.timer);
+    if (await this.keep()(null)) this.saving.set('saved');
+  }
+
+  private async save(): Promise<void> {
+    clearTimeout(this.timer);
+    this.saving.set('saving');
+    const kept = await this.keep()(this.page());
+    this.saving.update((saving) => (saving === 'saving' ? (kept ? 'saved' : 'failed') : saving));
+  }
+}

@@ -1,0 +1,16 @@
+import type { Mastery, MasteryWord } from '@zeitpunkt/core';
+
+/** How mastery is said: a word first, with a sign that does not rely on colour. */
+export const MASTERY_WORDS: Record<MasteryWord, { readonly words: string; readonly sign: string }> = {
+  sure: { words: 'sure', sign: '✓' },
+  nearly: { words: 'nearly', sign: '◐' },
+  'not-yet': { words: 'not yet', sign: '○' },
+  'too-few': { words: 'too few answers to say', sign: '?' },
+};
+
+const ofHundred = (part: number) => Math.round(100 * part);
+
+/** For whoever asks: "7 of 9 right; would get 55 to 88 of 100 such questions right today". */
+export function intervalWords({ answers, right, interval: [from, to] }: Mastery): string {
+  return `${right} of ${answers} right; would get about ${ofHundred(from)} to ${ofHundred(to)} of 100 such questions right today, 4 times in 5`;
+}
