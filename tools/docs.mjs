@@ -4,6 +4,8 @@ import { pathToFileURL } from 'node:url';
 import { bundle } from './lib/bundle.mjs';
 import { diagnosisPage } from './lib/diagnosis-page.mjs';
 import { feedbackPage } from './lib/feedback.mjs';
+import { storySeen } from './lib/story-seen.mjs';
+import { masteryPage, storyPage } from './lib/story-page.mjs';
 import { ROOT } from './lib/shell.mjs';
 
 // Writes the parts of docs/ that are made from code. A test compares them with the code.
@@ -24,5 +26,16 @@ const core = await load('core/src/index.ts', 'core');
 writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));
 const { measureDiagnosis } = await load('core/src/diagnosis/measure.ts', 'measure');
 const MODEL = await load('core/src/diagnosis/model.ts', 'model');
-writeFileSync(join(ROOT, 'docs/diagnosis.md'), diagnosisPage({ ...core, measureDiagnosis, MODEL }));
+const { measureMastery } = await load('core/src/insight/measure-mastery.ts', 'measure-mastery');
+const masteryModel = await load('core/src/insight/mastery-model.ts', 'mastery-model');
+const seen = await storySeen(
+  await load('server/src/demo/for-docs.ts', 'demo'),
+  await load('web/src/app/shared/insight/insight-engine.ts', 'insight-engine'),
+);
+const parts = [
+  diagnosisPage({ ...core, measureDiagnosis, MODEL }),
+  storyPage(seen, core).join('\n'),
+  masteryPage(measureMastery(4000, 7), masteryModel).join('\n'),
+];
+writeFileSync(join(ROOT, 'docs/diagnosis.md'), `${parts.join('\n\n').replaceAll('\n\n\n', '\n\n')}\n`);
 writeFileSync(join(ROOT, 'docs/lesson-file.schema.json'), `${JSON.stringify(LessonSchema, null, 2)}\n`);

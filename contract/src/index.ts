@@ -76,6 +76,7 @@ export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './
 export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceStart, OwnPlace } from './own-pace.js';
 export { MOST_SIMULATED, RehearsalStart, SimulatedWish } from './simulated.js';
 export {
+  ClassMastery,
   AcceptedWording,
   Comment,
   CommentAdd,

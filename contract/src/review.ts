@@ -49,6 +49,22 @@ export const InsightLine = TaggedUnion('line', [
 ]);
 export type InsightLine = Data<typeof InsightLine>;
 
+/** How many pupils of a class are at which word on each rung that was asked, lowest first. */
+export const ClassMastery = Exact({
+  rungs: Type.Array(
+    Exact({
+      rung: RungIdSchema,
+      words: Exact({
+        sure: Type.Integer({ minimum: 0 }),
+        nearly: Type.Integer({ minimum: 0 }),
+        'not-yet': Type.Integer({ minimum: 0 }),
+        'too-few': Type.Integer({ minimum: 0 }),
+      }),
+    }),
+  ),
+});
+export type ClassMastery = Data<typeof ClassMastery>;
+
 /** Corrects the mark of an answer. The id is made by whoever corrects. */
 export const MarkCorrect = Exact({
   id: Uuid,

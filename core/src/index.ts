@@ -238,7 +238,7 @@ export { TYPED_EXAMPLES, typedResponse } from './question-kinds/typed-response.j
 export { answerTimes, plannedThinkSec, type AnswerTimes, type ClassTimes } from './run/answer-times.js';
 export type { InsightAnswer } from './insight/insight-answer.js';
 export { rungOfItem } from './insight/rung-of-item.js';
-export type { Mastery, MasteryWord } from './insight/mastery.js';
+export { masteryAnswer, masteryOf, type Mastery, type MasteryWord } from './insight/mastery.js';
 export { groupsOf, itemFacts, type AnswerGroup, type ItemFacts } from './insight/item-facts.js';
 export { stoodOut, type LessonSeen, type StoodOut } from './insight/stood-out.js';
 export { isHeld, type ClassPicture, type Holder, type IdeaPicture, type PupilPicture } from './insight/class-picture.js';

@@ -23,6 +23,8 @@ export interface Holder {
   readonly finding: IdeaFinding;
   /** When the first answer that shows it came, in milliseconds since 1970. */
   readonly sinceMs: number;
+  /** When the last one did. */
+  readonly lastMs: number;
   /** The rung on which it was seen most. */
   readonly rung: RungId;
 }
@@ -69,7 +71,8 @@ export function classPicture(pupils: readonly PupilPicture[], answerOf: (id: str
   for (const { id: pupilId, name, diagnosis } of pupils) {
     for (const finding of diagnosis.ideas.filter(isHeld)) {
       const shows = finding.evidence.map(answerOf);
-      const holder = { pupilId, name, finding, sinceMs: shows.at(-1)!.atMs, rung: mostOf(shows.map(({ rung }) => rung)) };
+      const [sinceMs, lastMs] = [shows.at(-1)!.atMs, shows[0]!.atMs];
+      const holder = { pupilId, name, finding, sinceMs, lastMs, rung: mostOf(shows.map(({ rung }) => rung)) };
       byIdea.set(finding.id, [...(byIdea.get(finding.id) ?? []), holder]);
     }
   }

@@ -37,6 +37,10 @@ export interface Moved {
 export const MOST_GROUPS = 4;
 /** With fewer answers nothing is proposed for a pupil. */
 const LEAST_ANSWERS = 4;
+/** So many of a group are sure of something that it is said of the group. */
+const MOSTLY = 0.6;
+/** So little speaks for going on while there is something to work on. */
+const UNLIKELY = 0.05;
 /** Somebody who was not heard of for so long is looked at first. */
 const SILENT_DAYS = 28;
 const MS_PER_DAY = 86_400_000;
@@ -87,7 +91,7 @@ function optionsOf(pupil: PupilPicture, { rungs }: ClassPicture): Option[] {
   const next = rungAfter(top) ?? top;
   const further: Option[] = [
     ...(rung ? [{ key: `rung:${rung}` as const, weight: 0.4 }] : []),
-    { key: `next:${next}`, weight: rung ? 0.05 : 0.4 },
+    { key: `next:${next}`, weight: rung || ideas.length > 0 ? UNLIKELY : 0.4 },
   ];
   return [...ideas, ...further];
 }
@@ -117,12 +121,15 @@ function chosenKeys(placed: readonly { readonly options: readonly Option[]; read
   return [...keys];
 }
 
-/** Of the groups that there are the one for which most speaks; where none of a pupil's own is among them, the nearest. */
+/**
+ * Of the groups that there are the one for which most speaks. Whoever has an idea or a rung to work on that none of them is for
+ * practises with the others, and does not go on.
+ */
 function bestKey(options: readonly Option[], keys: readonly GroupKey[]): GroupKey {
-  const own = options.filter(({ key }) => keys.includes(key));
+  const own = options.filter(({ key, weight }) => keys.includes(key) && weight > UNLIKELY);
   if (own.length > 0) return own.reduce((best, one) => (one.weight > best.weight ? one : best)).key;
-  const wantsRung = options.some(({ key, weight }) => key.startsWith('rung:') && weight > 0.1);
-  return keys.find((key) => key.startsWith(wantsRung ? 'rung:' : 'next:')) ?? keys.find((key) => !key.startsWith('idea:')) ?? keys.at(-1)!;
+  const practises = options.some(({ key, weight }) => !key.startsWith('next:') && weight > UNLIKELY);
+  return keys.find((key) => key.startsWith(practises ? 'rung:' : 'next:')) ?? keys.find((key) => !key.startsWith('idea:')) ?? keys.at(-1)!;
 }
 
 function groupOf(
@@ -181,22 +188,27 @@ function ideaReason(holders: ClassPicture['ideas'][number]['holders']): string {
 }
 
 function rungReason(rung: RungId, members: readonly { readonly pupil: PupilPicture }[]): string {
-  const count = (word: string) => members.filter(({ pupil }) => pupil.mastery[rung]?.word === word).length;
+  const withIdea = members.filter(({ pupil }) => pupil.diagnosis.ideas.some(isHeld)).length;
+  const others = members.filter(({ pupil }) => !pupil.diagnosis.ideas.some(isHeld));
+  const count = (word: string) => others.filter(({ pupil }) => pupil.mastery[rung]?.word === word).length;
   const [nearly, notYet] = [count('nearly'), count('not-yet')];
-  const others = members.length - nearly - notYet;
+  const elsewhere = others.length - nearly - notYet;
   const parts = [
-    nearly > 0 ? `nearly there for ${nearly}` : '',
-    notYet > 0 ? `not yet for ${notYet}` : '',
-    others > 0 ? `${others} on a rung close by` : '',
+    nearly > 0 ? `${RUNGS[rung].name} is nearly there for ${nearly}` : '',
+    notYet > 0 ? `${RUNGS[rung].name} is not yet there for ${notYet}` : '',
+    elsewhere > 0 ? `${elsewhere} ${elsewhere === 1 ? 'is' : 'are'} on a rung close by` : '',
+    withIdea > 0 ? `${withIdea} ${withIdea === 1 ? 'has an idea of their own' : 'have ideas of their own'} to work on` : '',
   ];
-  return `No one idea explains their slips: ${RUNGS[rung].name.toLowerCase()} is ${parts.filter(Boolean).join(', ')}.`;
+  return `${parts.filter(Boolean).join('; ')}.`;
 }
 
 function nextReason(members: readonly { readonly pupil: PupilPicture }[]): string {
-  const sure = RUNG_IDS.filter((id) =>
-    members.every(({ pupil }) => !pupil.mastery[id] || pupil.mastery[id].word === 'sure' || pupil.mastery[id].word === 'too-few'),
-  );
-  const known = sure.filter((id) => members.some(({ pupil }) => pupil.mastery[id]?.word === 'sure'));
-  const names = known.slice(-2).map((id) => RUNGS[id].name.toLowerCase());
-  return names.length > 0 ? `Sure of ${names.join(' and ')}, and no wrong idea shows.` : 'No wrong idea shows, and what was asked is sure.';
+  const shareSure = (id: RungId) => {
+    const words = members.flatMap(({ pupil }) => pupil.mastery[id]?.word ?? []).filter((word) => word !== 'too-few');
+    return words.length === 0 ? 0 : words.filter((word) => word === 'sure').length / words.length;
+  };
+  const known = RUNG_IDS.filter((id) => shareSure(id) >= MOSTLY).slice(-2);
+  if (known.length === 0) return 'No wrong idea shows, and what was asked last is sure.';
+  const names = known.map((id) => RUNGS[id].name.toLowerCase()).join(' and ');
+  return `${known.every((id) => shareSure(id) === 1) ? 'Sure' : 'Mostly sure'} of ${names}, and no wrong idea shows.`;
 }

@@ -1,8 +1,10 @@
+import { diagnose } from '../diagnosis/diagnose.js';
 import { RUNG_IDS, type RungId } from '../ladder/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
+import type { MisconceptionId } from '../misconceptions/registry.js';
 import { changeBetween, type ClassChange } from './change.js';
-import { classPicture, pupilPicture, type ClassPicture, type PupilPicture } from './class-picture.js';
+import { classPicture, isHeld, pupilPicture, type ClassPicture, type PupilPicture } from './class-picture.js';
 import type { InsightAnswer } from './insight-answer.js';
 import { masteryAnswer, masteryOf, type Mastery } from './mastery.js';
 
@@ -14,12 +16,14 @@ export interface AnswerFilter {
   readonly sessionId?: string;
 }
 
-/** What a pupil had mastered at the end of a lesson. */
+/** What a pupil had mastered, and which ideas were held, as far as could be told at the end of a lesson. */
 export interface MasteryPoint {
   readonly sessionId: string;
   /** Milliseconds since 1970. */
   readonly atMs: number;
   readonly rungs: readonly { readonly rung: RungId; readonly mastery: Mastery }[];
+  /** Settled or likely then. */
+  readonly ideas: readonly MisconceptionId[];
 }
 
 /** All answers of a class that count, with what can be told from them: pictures are made when asked for, and from the same answers. */
@@ -57,7 +61,7 @@ export class InsightBook {
     return changeBetween(at(fromMs), at(toMs));
   }
 
-  /** The mastery of a pupil at the end of each lesson that they answered in, the oldest first. */
+  /** A pupil at the end of each lesson that they answered in, the oldest first. */
   weeks(pupilId: string): MasteryPoint[] {
     const own = this.byPupil.get(pupilId) ?? [];
     const ends = own.filter(({ sessionId }, index) => own[index + 1]?.sessionId !== sessionId);
@@ -67,7 +71,8 @@ export class InsightBook {
         const answers = seen.filter((one) => one.rung === rung).map(masteryAnswer);
         return answers.length > 0 ? [{ rung, mastery: masteryOf(answers, atMs) }] : [];
       });
-      return { sessionId, atMs, rungs };
+      const ideas = diagnose(seen, atMs).ideas.filter(isHeld);
+      return { sessionId, atMs, rungs, ideas: ideas.map(({ id }) => id) };
     });
   }
 

@@ -38,8 +38,10 @@ const Z = 1.2816;
 const LEAST_PUPILS = 8;
 /** Who got so much of the rest right knows what is asked. */
 const KNOWS = 0.6;
+/** So many times as many of those who know gave one other answer as gave the key. */
+const DOUBTFUL = 2;
 /** So many who know gave one and the same other answer. */
-const LEAST_DOUBT = 3;
+const LEAST_DOUBT = 4;
 
 /**
  * What each question of a lesson told.
@@ -124,6 +126,6 @@ function correlation(pairs: readonly (readonly [number, number])[]): number | nu
 function doubtIn(groups: readonly AnswerGroup[], restOf: (one: InsightAnswer) => number | null): AnswerGroup | null {
   const knowing = ({ answers }: AnswerGroup) => answers.filter((one) => (restOf(one) ?? 0) >= KNOWS && one.verdict !== 'blank').length;
   const rights = groups.filter(({ right }) => right).reduce((sum, group) => sum + knowing(group), 0);
-  const doubtful = groups.filter((group) => !group.right && knowing(group) >= LEAST_DOUBT && knowing(group) > rights);
+  const doubtful = groups.filter((group) => !group.right && knowing(group) >= LEAST_DOUBT && knowing(group) >= DOUBTFUL * rights);
   return doubtful.sort((one, other) => knowing(other) - knowing(one))[0] ?? null;
 }

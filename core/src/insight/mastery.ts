@@ -16,6 +16,8 @@ export interface Mastery {
   readonly interval: readonly [number, number];
   readonly answers: number;
   readonly right: number;
+  /** When the last answer came, in milliseconds since 1970; null before the first. */
+  readonly lastMs: number | null;
 }
 
 /** What mastery is computed from: one answer to a question of the rung. */
@@ -64,11 +66,16 @@ export function masteryOf(answers: readonly MasteryAnswer[], nowMs: number): Mas
     if (right) rights++;
   }
   if (lastMs !== null && nowMs > lastMs) belief = wandered(belief, nowMs - lastMs, false);
-  return describe(belief, count, rights);
+  return { ...describe(belief, count), answers: count, right: rights, lastMs };
 }
 
 /** An answer as mastery looks at it. */
-export function masteryAnswer({ item, settings, verdict, atMs }: InsightAnswer): MasteryAnswer {
+export function masteryAnswer({
+  item,
+  settings,
+  verdict,
+  atMs,
+}: Pick<InsightAnswer, 'item' | 'settings' | 'verdict' | 'atMs'>): MasteryAnswer {
   return { right: isRightVerdict(verdict), guess: 1 / (1 + waysToBeWrong(item, settings)), atMs };
 }
 
@@ -103,7 +110,7 @@ function kernel(days: number, taught: boolean): readonly Float64Array[] {
   return rows;
 }
 
-function describe(belief: Float64Array, answers: number, right: number): Mastery {
+function describe(belief: Float64Array, answers: number): Pick<Mastery, 'word' | 'mean' | 'spread' | 'interval'> {
   const mean = belief.reduce((sum, weight, level) => sum + weight * CHANCES[level]!, 0);
   const variance = belief.reduce((sum, weight, level) => sum + weight * (CHANCES[level]! - mean) ** 2, 0);
   const interval = [quantile(belief, (1 - INTERVAL) / 2), quantile(belief, (1 + INTERVAL) / 2)] as const;
@@ -113,7 +120,7 @@ function describe(belief: Float64Array, answers: number, right: number): Mastery
   const isSure = atLeast(sure.mastery) >= sure.belief;
   const isNotYet = 1 - atLeast(notYet.mastery) >= notYet.belief;
   const word = isUnknown ? 'too-few' : isSure ? 'sure' : isNotYet ? 'not-yet' : 'nearly';
-  return { word, mean, spread: Math.sqrt(variance), interval, answers, right };
+  return { word, mean, spread: Math.sqrt(variance), interval };
 }
 
 /** The chance below which so much of the belief lies, between two levels in proportion. */

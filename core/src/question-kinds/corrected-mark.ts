@@ -6,11 +6,12 @@ import { isRightVerdict } from './verdict.js';
 
 /**
  * The mark that a teacher puts in the place of another: with another verdict, and with what the pupil reads then. Whoever is
- * right is blamed for no idea.
+ * right is blamed for no idea; whoever was taken for right and is not is not told that all is well.
  */
 export function correctedMark(item: Item, response: Response, mark: Mark, verdict: Verdict, settings: LessonSettings): Mark {
-  if (!isRightVerdict(verdict)) return { ...mark, verdict };
-  const parts = mark.parts.map(({ part }) => ({ part, right: true }));
+  const right = isRightVerdict(verdict);
+  if (!right && !isRightVerdict(mark.verdict)) return { ...mark, verdict };
+  const parts = mark.parts.map(({ part }) => ({ part, right }));
   const sayToPupil = isNotSure(response) ? mark.sayToPupil : kindOf(item).hint(item, { verdict, parts }, settings);
   return { verdict, parts, misconceptions: [], sayToPupil };
 }

@@ -96,7 +96,7 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   answered(item: Item, settings: LessonSettings): StageState;
   /** The item taking some further wordings of its time; only kinds that take words have it. */
   accepting?(item: Item, wordings: readonly string[]): Item;
-  /** What was written that is not taken for the time, line by line. */
+  /** What was written that is taken for no time at all, line by line. */
   unheard?(item: Item, response: Response, settings: LessonSettings): readonly string[];
   /** A careless answer as children give it, never a right one. */
   slip(item: Item, rng: Rng, settings: LessonSettings): Response;

@@ -3,7 +3,18 @@ import { RUNG_IDS } from '../ladder/registry.js';
 import { checkPlan } from './check-plan.js';
 import { NEW_PLAN, type ClassPlan, type Weekday } from './plan.js';
 import { countDays, daysOn, isIsoDate, mondayOf, weekdayOf } from './school-days.js';
-import { cardOn, cardsDue, moveInSeries, plannedLessons, removeFromSeries, seriesWishes, toggleDayOff, toggleSkipped } from './series.js';
+import {
+  cardOn,
+  cardsDue,
+  daysToPlan,
+  moveInSeries,
+  planOn,
+  plannedLessons,
+  removeFromSeries,
+  seriesWishes,
+  toggleDayOff,
+  toggleSkipped,
+} from './series.js';
 import { suggestNext } from './suggest.js';
 
 const MONDAY = '2026-11-23';
@@ -122,4 +133,27 @@ describe('what comes next', () => {
     expect(suggestNext([], null, MONDAY)).toMatchObject({ rung: 'whole-hours' });
     expect(suggestNext([{ rung: 'seconds', date: MONDAY, rightShare: 1 }], null, MONDAY)).toMatchObject({ rung: 'seconds' });
   });
+});
+
+test('a further lesson is put on any day that is offered, and all others stay in their order', () => {
+  fc.assert(
+    fc.property(plans, fc.nat(7), fc.boolean(), (drawn, place, isEmpty) => {
+      const plan = isEmpty ? { ...drawn, series: null } : drawn;
+      const days = daysToPlan(plan, MONDAY, 8);
+      expect(days).toHaveLength(8);
+      const date = days[place]!;
+      const changed = planOn(plan, 'new', date, MONDAY);
+      const planned = plannedLessons(changed);
+      expect(planned.find(({ lessonId }) => lessonId === 'new')).toMatchObject({ date });
+      expect(planned.map(({ lessonId }) => lessonId).filter((id) => id !== 'new')).toEqual(plan.series?.lessonIds ?? []);
+      // Whatever stands before that day stays where it was.
+      const before = plannedLessons(plan).filter((one) => one.date < date);
+      expect(planned.slice(0, before.length)).toEqual(before);
+    }),
+  );
+});
+
+test('a series that is over is followed by a new one on the day that is chosen', () => {
+  const over = { ...NEW_PLAN, series: { startsOn: '2026-09-01', weekdays: [2 as Weekday], lessonIds: ['old'], skipped: [] } };
+  expect(planOn(over, 'new', '2026-11-26', MONDAY).series).toMatchObject({ startsOn: '2026-11-26', lessonIds: ['new'] });
 });

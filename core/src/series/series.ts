@@ -68,7 +68,12 @@ export function planOn(plan: ClassPlan, lessonId: string, date: IsoDate, today: 
   }
   const before = planned.filter((one) => one.date < date).map((one) => one.lessonId);
   const after = series.lessonIds.filter((id) => !before.includes(id));
-  return { ...plan, series: { ...series, lessonIds: [...before, lessonId, ...after] } };
+  const goesOn = { ...plan, series: { ...series, lessonIds: [...before, lessonId, ...after] } };
+  // Where the day comes after the end of the series, the days between are passed over.
+  const falls = plannedLessons(goesOn).find((one) => one.lessonId === lessonId)!.date;
+  const rule = { weekdays: series.weekdays, off: new Set([...plan.daysOff, ...series.skipped]) };
+  const between = daysThatCount(falls, countDays(falls, date, rule), rule).filter((day) => day < date);
+  return withSeries(goesOn, (one) => ({ ...one, skipped: [...one.skipped, ...between].sort() }));
 }
 
 /** A lesson that is to be drafted for a series, knowing the one before and after it. */

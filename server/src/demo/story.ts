@@ -6,7 +6,10 @@ type Tern = (typeof TERNS)[number];
 /** A lesson that the demo class was taught: one of those that are ready, by its place, or one that is drafted and put away. */
 export type Taught = { readonly ready: number } | { readonly rung: RungId; readonly minutes: number; readonly seed: number };
 
-/** What the Terns were taught on Tuesdays and Thursdays of five weeks, and on the last school day: from whole hours to five to. */
+/**
+ * What the Terns were taught on Tuesdays and Thursdays of five weeks, and on the last school day: from whole hours to five to,
+ * with half past and quarter to taken up again when they had settled.
+ */
 export const TAUGHT: readonly Taught[] = [
   { rung: 'whole-hours', minutes: 8, seed: 11 },
   { rung: 'half-past', minutes: 9, seed: 12 },
@@ -14,10 +17,10 @@ export const TAUGHT: readonly Taught[] = [
   { rung: 'quarter-past', minutes: 9, seed: 14 },
   { ready: 1 },
   { rung: 'quarter-to', minutes: 10, seed: 16 },
-  { rung: 'quarter-to', minutes: 10, seed: 17 },
+  { rung: 'half-past', minutes: 9, seed: 17 },
   { rung: 'five-past', minutes: 10, seed: 18 },
   { rung: 'five-to', minutes: 11, seed: 19 },
-  { rung: 'five-to', minutes: 11, seed: 20 },
+  { rung: 'quarter-to', minutes: 11, seed: 20 },
   { ready: 2 },
 ];
 
@@ -33,8 +36,9 @@ const HELD: Partial<Record<Tern, readonly (readonly [MisconceptionId, number])[]
     ['numeral-as-minutes', 99],
     ['to-as-past', 99],
   ],
-  Kaia: [['to-keeps-hour', 9]],
+  Kaia: [['to-keeps-hour', 99]],
   Leif: [['nearest-hour', 8]],
+  Mirela: [['nearest-hour', 99]],
   Noor: [['half-of-coming-hour', 5]],
   Oskar: [['to-keeps-hour', 99]],
   Runa: [['counts-other-way', 99]],
@@ -60,7 +64,7 @@ export const ABSENT: Readonly<Record<number, readonly Tern[]>> = {
   6: ['Viggo', 'Wren'],
   7: ['Ceri'],
   8: ['Inka'],
-  9: ['Viggo', 'Hamza', 'Leif'],
+  9: ['Viggo', 'Hamza', 'Bo'],
   10: ['Inka', 'Viggo'],
 };
 /** Two came when the lesson had begun. */

@@ -1,6 +1,6 @@
 import { RUNG_IDS, RUNGS } from '../../ladder/registry.js';
 import { isOnRung } from '../../ladder/rung.js';
-import { kindOf } from '../../question-kinds/registry.js';
+import { kindOf, type Item } from '../../question-kinds/registry.js';
 import { minuteOfHour } from '../../time/second-of-day.js';
 import { WORD_PACK_IDS } from '../../words/registry.js';
 import { narrationAt } from '../player.js';
@@ -83,6 +83,17 @@ test('what the class holds is talked about, at a time where it matters; its own 
   expect(texts).toContain('The Terns feed the ducks. The clock shows when.');
   expect(texts).toContain('Last time: whole hours.');
   expect(texts).toContain('Next time: five-minute steps past the hour.');
+});
+
+test('the questions that were chosen for a group are asked, as they are, before any others', () => {
+  const items: Item[] = [
+    { id: 'x1', kind: 'read-dial', timeSec: 9900 },
+    { id: 'x2', kind: 'set-dial', timeSec: 27_900, from: 'words', hands: 'free' },
+  ];
+  const lesson = draftLesson(wish({ rung: 'quarter-to', minutes: 20, insight: { misconceptions: ['nearest-hour'], items } }));
+  const asked = lesson.beats.flatMap((beat) => (beat.kind === 'ask' ? [lesson.items.find(({ id }) => id === beat.itemId)!] : []));
+  const plain = (one: Item) => ({ ...one, id: '' });
+  for (const item of items) expect(asked.map(plain)).toContainEqual(plain(item));
 });
 
 test('a long lesson has each part of the work: help that fades, a chart, all three ways with mistakes, paper, hands set from words and a display', () => {

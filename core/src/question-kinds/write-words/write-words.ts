@@ -93,7 +93,9 @@ export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteW
   accepting: (item, wordings) => ({ ...item, accepted: [...(item.accepted ?? []), ...wordings] }),
   unheard(item, { lines }, settings) {
     const right = linesRight(item, lines, settings);
-    return lines.map((line) => line.trim()).filter((line, place) => line !== '' && !right[place]);
+    // What says another time is wrong, and cannot be let count.
+    const saysNoTime = (line: string) => line !== '' && hearAgain(line, WORD_PACKS[settings.pack]).kind === 'unreadable';
+    return lines.map((line) => line.trim()).filter((line, place) => !right[place] && saysNoTime(line));
   },
   slip(item, rng, settings) {
     const beside = later(atOf(item), oneOf([3600, -3600, 300], rng));

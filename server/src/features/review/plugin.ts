@@ -1,5 +1,14 @@
 import { CoreError } from '@zeitpunkt/core';
-import { CommentAdd, GroupMove, HomePageEdit, MarkCorrect, MarkedResponse, ReviewNotes, WordingAccept } from '@zeitpunkt/contract';
+import {
+  ClassMastery,
+  CommentAdd,
+  GroupMove,
+  HomePageEdit,
+  MarkCorrect,
+  MarkedResponse,
+  ReviewNotes,
+  WordingAccept,
+} from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import { reallyDelete, type Store } from '../../db/connection.js';
@@ -7,6 +16,7 @@ import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { findPupil, mustOwnClass, pupilsOf } from '../classes/queries.js';
 import type { RoomDirectory } from '../live/room-directory.js';
+import { classMastery } from './class-mastery.js';
 import { insightLines } from './insight-lines.js';
 import { Marks } from './marks.js';
 import { reviewQueries } from './queries.js';
@@ -41,6 +51,11 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
   app.get('/api/classes/:id/answers', { schema: { params: Params } }, (request, reply) => {
     const own = mustOwnClass(db, requireTeacher(request).id, request.params.id);
     return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(insightLines(db, own, pupilsOf(db, own.id))));
+  });
+
+  app.get('/api/classes/:id/mastery', { schema: { params: Params, response: { 200: ClassMastery } } }, (request) => {
+    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+    return classMastery(db, id, pupilsOf(db, id), nowMs());
   });
 
   app.get('/api/classes/:id/notes', { schema: { params: Params, response: { 200: ReviewNotes } } }, (request) =>

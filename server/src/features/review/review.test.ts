@@ -51,6 +51,8 @@ describe('a corrected mark', () => {
     const back = await teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${given.id}/as-at-first`);
     expect(back.json()).toMatchObject({ mark: { verdict: 'partly' }, correction: null });
     expect((await verdicts())[0]![0]).toBe('partly');
+    const { rungs } = (await teacher.send('GET', `/api/classes/${room.detail.classId}/mastery`)).json();
+    expect(rungs).toEqual([{ rung: 'half-past', words: { sure: 0, nearly: 0, 'not-yet': 0, 'too-few': 1 } }]);
     // What was marked at first was never written over, and what was corrected is still on record.
     const rows = school.store.sqlite.prepare('SELECT verdict FROM (SELECT mark, json_extract(mark, ?) AS verdict FROM response)').all('$.verdict'); // prettier-ignore
     expect(rows).toEqual([{ verdict: 'partly' }]);
@@ -100,6 +102,7 @@ test('what teachers make of a class is kept, moved and deleted, for whoever teac
   const refused = [
     await other.send('GET', `/api/classes/${room.detail.classId}/notes`),
     await other.send('GET', `/api/classes/${room.detail.classId}/answers`),
+    await other.send('GET', `/api/classes/${room.detail.classId}/mastery`),
     await ofClass(`pupils/${pupilId}/comments`, { ...remark, id: randomUUID() }, other),
     await ofClass(`pupils/${pupilId}/comments/${remark.id}/delete`, undefined, other),
     await ofClass('moves', { pupilId, key: null }, other),

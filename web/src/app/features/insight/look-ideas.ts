@@ -26,7 +26,7 @@ import { ClassReviewStore } from './class-review-store';
                     <th scope="col">Pupil</th>
                     <th scope="col">How sure</th>
                     <th scope="col">Evidence</th>
-                    <th scope="col">Since</th>
+                    <th scope="col">Seen</th>
                   </tr>
                 </thead>
                 <tbody>
@@ -43,7 +43,10 @@ import { ClassReviewStore } from './class-review-store';
                           >
                         </button>
                       </td>
-                      <td>since {{ holder.sinceMs | date: 'd MMMM' }}, most on {{ rungs[holder.rung].name.toLowerCase() }}</td>
+                      <td>
+                        {{ holder.sinceMs | date: 'd MMM' }} to {{ holder.lastMs | date: 'd MMM' }}, most on
+                        {{ rungs[holder.rung].name.toLowerCase() }}
+                      </td>
                     </tr>
                   }
                 </tbody>

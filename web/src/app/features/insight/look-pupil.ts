@@ -61,6 +61,10 @@ export class LookPupil {
     if (id === this.pupilId()) this.weeks.set(weeks);
   }
 
+  protected namesOf(ideas: MasteryPoint['ideas']): string {
+    return ideas.map((id) => misconceptionOf(id).name).join(', ');
+  }
+
   protected open(rung: RungId): void {
     void this.store.show(`${this.pupil()!.name}, ${RUNGS[rung].name.toLowerCase()}`, { pupilId: this.pupilId(), rung });
   }

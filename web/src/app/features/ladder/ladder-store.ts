@@ -1,6 +1,14 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { ClassSummary, DraftWish, LessonDetail, LessonSummary, SessionDetail, SessionSummary } from '@zeitpunkt/contract';
+import type {
+  ClassMastery,
+  ClassSummary,
+  DraftWish,
+  LessonDetail,
+  LessonSummary,
+  SessionDetail,
+  SessionSummary,
+} from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { isRightVerdict, type Lesson } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
@@ -21,6 +29,8 @@ interface LadderState {
   readonly putAway: LessonSummary | null;
   /** Share of the answers to the lesson that a class was given last that were right, by class; null where nobody answered. */
   readonly rightShares: Readonly<Record<string, number | null>>;
+  /** How far a class has come on each rung, by class. */
+  readonly mastery: Readonly<Record<string, ClassMastery>>;
 }
 
 /** What the ladder shows: classes, lessons, and the runs of lessons. */
@@ -36,6 +46,7 @@ export const LadderStore = signalStore(
     sessions: [],
     putAway: null,
     rightShares: {},
+    mastery: {},
   }),
   withComputed(({ lessons, added }) => ({
     // What was added last comes first.
@@ -104,6 +115,15 @@ export const LadderStore = signalStore(
             lessons: lessons.map((one) => (one.id === lesson.id ? { ...one, archivedAtMs } : one)),
             putAway: away ? lesson : null,
           }));
+        } catch (error) {
+          patchState(store, { problem: sentenceOf(error) });
+        }
+      },
+      /** How far a class has come on each rung; it comes after all the rest, since every answer is looked at for it. */
+      async lookAtMastery(classId: string): Promise<void> {
+        try {
+          const found = await ask<ClassMastery>('GET', `/api/classes/${classId}/mastery`);
+          patchState(store, ({ mastery }) => ({ mastery: { ...mastery, [classId]: found } }));
         } catch (error) {
           patchState(store, { problem: sentenceOf(error) });
         }

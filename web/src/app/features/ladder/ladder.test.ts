@@ -45,6 +45,9 @@ beforeEach(
       'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
       [PLAN]: { revision: 0, plan: NEW_PLAN },
       [START]: {},
+      'GET /api/classes/c1/mastery': {
+        rungs: [{ rung: 'half-past', words: { sure: 14, nearly: 8, 'not-yet': 0, 'too-few': 4 } }],
+      },
       'GET /api/sessions/s1': { live: { responses: [] } },
       'GET /api/sessions/s2': { live: { responses: [] } },
     })),
@@ -54,6 +57,8 @@ test('a lesson is drafted from rung, minutes and way, and stands first, ready to
   const { find, page, press, type } = await open([{ ...session, id: 's1', phase: 'ended' }]);
   const rung = find.getByRole<HTMLSelectElement>('combobox', { name: 'We are at' });
   expect(rung.value).toBe('quarter-past'); // the one after what was taught last
+  // How far the class has come stands with what was given, in words.
+  expect(find.getByRole('button', { name: /^Half past .*14 sure, 8 nearly$/ })).toBeTruthy();
   const drafted = { ...lesson, id: 'l2', title: 'Quarter past, 20 minutes' };
   const DRAFT = 'POST /api/lessons';
   server.on(DRAFT, {});

@@ -66,6 +66,7 @@ export class Ladder {
       }))
       .reverse();
   });
+  protected readonly mastery = computed(() => this.store.mastery()[this.classId() ?? '']?.rungs ?? []);
   private readonly givenIds = computed(() => new Set(this.taught().map(({ lessonId }) => lessonId)));
   private readonly planned = computed(() => plannedLessons(this.plans.plan()));
   protected readonly plannedOn = computed(
@@ -120,6 +121,7 @@ export class Ladder {
   private async lookAt(classId: string | undefined): Promise<void> {
     if (classId !== undefined) await Promise.all([this.plans.load(classId), this.store.lookAtLast(classId)]);
     this.isThere.set(true);
+    if (classId !== undefined) await this.store.lookAtMastery(classId);
   }
 
   protected minutes(lesson: LessonSummary): number {

@@ -26,6 +26,7 @@ async function open(plan: ClassPlan, lessons: object[] = LESSONS, sessions: obje
     'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
     'GET /api/lessons': lessons,
     'GET /api/sessions': sessions,
+    'GET /api/classes/c1/mastery': { rungs: [] },
     'GET /api/classes/c1/plan': { revision: 4, plan },
     [SAVE]: () => ({ revision: 5 }),
   });

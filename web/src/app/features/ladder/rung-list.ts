@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import type { ClassMastery } from '@zeitpunkt/contract';
 import { RUNG_IDS, RUNGS, type GivenLesson, type RungId, dayWords } from '@zeitpunkt/core';
+import { MASTERY_WORDS } from '../../shared/insight/mastery-words';
 
 /** The rungs of a class, with what was taught on each. */
 @Component({
@@ -16,6 +18,10 @@ import { RUNG_IDS, RUNGS, type GivenLesson, type RungId, dayWords } from '@zeitp
               <span class="next">next</span>
             }
             <span class="facts">{{ row.facts }}</span>
+            @if (row.wasGiven) {
+              <!-- There is room for it before it comes: nothing moves under a hand that is about to press. -->
+              <span class="facts mastery">{{ row.mastery }}</span>
+            }
           </button>
         </li>
       }
@@ -54,6 +60,10 @@ import { RUNG_IDS, RUNGS, type GivenLesson, type RungId, dayWords } from '@zeitp
     .facts:empty {
       display: none;
     }
+    .mastery {
+      display: block;
+      min-height: 1.5em;
+    }
     .next {
       padding: 0 0.5rem;
       border-radius: 3px;
@@ -67,6 +77,8 @@ import { RUNG_IDS, RUNGS, type GivenLesson, type RungId, dayWords } from '@zeitp
 })
 export class RungList {
   readonly given = input.required<readonly GivenLesson[]>();
+  /** How many of the class are at which word on each rung. */
+  readonly mastery = input.required<ClassMastery['rungs']>();
   /** Lessons planned on each rung. */
   readonly planned = input.required<ReadonlyMap<RungId, number>>();
   readonly suggested = input.required<RungId>();
@@ -82,7 +94,22 @@ export class RungList {
         ...(last ? [`${given.length} given, last on ${dayWords(last.date)}`] : []),
         ...(planned > 0 ? [`${planned} planned`] : []),
       ];
-      return { id, name: RUNGS[id].name, facts: facts.join(' · ') };
+      const words = this.mastery().find(({ rung }) => rung === id)?.words;
+      return {
+        id,
+        name: RUNGS[id].name,
+        facts: facts.join(' · '),
+        wasGiven: given.length > 0,
+        mastery: words ? masteryInShort(words) : '',
+      };
     }),
   );
+}
+
+/** "14 sure, 8 nearly, 3 not yet": of the others too few answers came lately to say. */
+function masteryInShort(words: ClassMastery['rungs'][number]['words']): string {
+  const said = (['sure', 'nearly', 'not-yet'] as const).flatMap((word) =>
+    words[word] > 0 ? [`${words[word]} ${MASTERY_WORDS[word].words}`] : [],
+  );
+  return said.length > 0 ? said.join(', ') : MASTERY_WORDS['too-few'].words;
 }

@@ -10,7 +10,11 @@ export const MASTERY_WORDS: Record<MasteryWord, { readonly words: string; readon
 
 const ofHundred = (part: number) => Math.round(100 * part);
 
-/** For whoever asks: "7 of 9 right; would get 55 to 88 of 100 such questions right today". */
-export function intervalWords({ answers, right, interval: [from, to] }: Mastery): string {
-  return `${right} of ${answers} right; would get about ${ofHundred(from)} to ${ofHundred(to)} of 100 such questions right today, 4 times in 5`;
+const MS_PER_WEEK = 7 * 86_400_000;
+
+/** For whoever asks: "7 of 9 right, last asked 3 weeks ago; would get 55 to 88 of 100 such questions right today". */
+export function intervalWords({ answers, right, interval: [from, to], lastMs }: Mastery, nowMs: number): string {
+  const weeks = lastMs === null ? 0 : Math.floor((nowMs - lastMs) / MS_PER_WEEK);
+  const asked = weeks === 0 ? '' : `, last asked ${weeks === 1 ? 'a week' : `${weeks} weeks`} ago`;
+  return `${right} of ${answers} right${asked}; would get about ${ofHundred(from)} to ${ofHundred(to)} of 100 such questions right today, 4 times in 5`;
 }
