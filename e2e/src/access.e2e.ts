@@ -68,9 +68,16 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
   await expectToFit('daily card');
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await page.getByRole('link', { name: 'Review' }).first().click();
+  await page.getByRole('link', { name: /^Review/ }).first().click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
   await expectToFit('review');
+  await page.getByRole('link', { name: /^All lessons of Terns/ }).click();
+  await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
+  for (const look of ['Next lesson', 'Who can do what', 'Who holds what', 'For home', 'Results as files']) {
+    await page.getByRole('link', { name: look }).click();
+    await expect(page.getByRole('link', { name: look })).toHaveAttribute('aria-current', 'page');
+    await expectToFit(`class review, ${look}`);
+  }
   await page.getByRole('link', { name: 'Dials' }).click();
   await expect(page.getByRole('button', { name: 'Show to pupils' })).toBeVisible();
   await expectToFit('dials');
@@ -116,6 +123,45 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'Enter answers that came on paper or aloud' }).click();
     await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toBeVisible();
     await expectAccessible(page, 'answers entered');
+    await page.goto(`${server.url}/ladder`);
+    await page.getByRole('link', { name: 'Class review' }).click();
+    await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
+    await expectAccessible(page, 'class review, next lesson');
+    for (const [look, name] of [
+      ['Who can do what', 'Pupils and rungs'],
+      ['Who holds what', 'How many hold what'],
+      ['For home', 'Reading the clock: Anouk'],
+      ['Results as files', 'Out'],
+    ] as const) {
+      await page.getByRole('link', { name: look }).click();
+      await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+      await expectAccessible(page, `class review, ${look}`);
+    }
+    await page.getByRole('link', { name: 'Who can do what' }).click();
+    await page.getByRole('link', { name: 'Jory' }).click();
+    await expect(page.locator('zp-chart svg')).toBeVisible();
+    await page
+      .getByRole('button', { name: /the \d+ answers that show it/ })
+      .first()
+      .click();
+    await expect(page.getByRole('button', { name: 'Close these answers' })).toBeVisible();
+    await expectAccessible(page, 'class review, a pupil');
+    await page.goto(`${server.url}/ladder`);
+    await page
+      .getByRole('link', { name: /^Review/ })
+      .first()
+      .click();
+    await page.getByText('Beat by beat').click();
+    await expect(page.locator('zp-session-log zp-chart svg').first()).toBeVisible();
+    await expectAccessible(page, 'review');
+    await page.getByRole('button', { name: /^Question 1,.*all answers/ }).click();
+    await expectAccessible(page, 'review, a question');
+    await page
+      .getByRole('button', { name: /question 1: not yet|question 1: partly/ })
+      .first()
+      .click();
+    await page.getByText('Correct this mark').click();
+    await expectAccessible(page, 'review, an answer');
     await page.goto(`${server.url}/ladder`);
     const script = new ScriptPage(page);
     await script.open('Half past at the harbour');

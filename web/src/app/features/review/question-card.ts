@@ -4,6 +4,7 @@ import { misconceptionOf, type ItemFacts, type MisconceptionId } from '@zeitpunk
 import { ResponseView } from '../../question-views/response-view';
 import type { LessonAnswer } from '../../shared/insight/answers-of-lesson';
 import { namesOfIdeas } from '../../shared/verdict-words';
+import { TakesFocus } from '../../ui/takes-focus';
 import type { ReviewQuestion } from './review-table';
 
 const SEPARATES: Record<ItemFacts['separates'], string> = {
@@ -25,10 +26,10 @@ interface Given {
 /** A question with all that was answered to it, grouped by what explains the answers, and what it told. */
 @Component({
   selector: 'zp-question-card',
-  imports: [MatButton, ResponseView],
+  imports: [MatButton, ResponseView, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>Question {{ question().number }}</h2>
+    <h2 [zpTakesFocus]="question().askingId">Question {{ question().number }}</h2>
     <p>
       {{ question().view.stem }} <span class="facts">Right: {{ question().textOf(question().key) }}.</span>
     </p>

@@ -5,17 +5,18 @@ import type { MarkCorrect } from '@zeitpunkt/contract';
 import { lateWords } from '../../shared/late';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { ResponseView } from '../../question-views/response-view';
+import { TakesFocus } from '../../ui/takes-focus';
 import { MarkCorrection } from './mark-correction';
 import type { ReviewCell } from './review-table';
 
 /** One answer as it was given, beside the right one, with what would explain it. */
 @Component({
   selector: 'zp-response-card',
-  imports: [MarkCorrection, MatButton, ResponseView],
+  imports: [MarkCorrection, MatButton, ResponseView, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (cell().last; as last) {
-      <h2>{{ cell().pupil.name }}, question {{ cell().question.number }}</h2>
+      <h2 [zpTakesFocus]="cell().pupil.id + cell().question.askingId">{{ cell().pupil.name }}, question {{ cell().question.number }}</h2>
       <p class="verdict">{{ verdicts[last.mark.verdict].sign }} {{ verdicts[last.mark.verdict].words }}</p>
       <div class="pair">
         <figure>

@@ -9,7 +9,7 @@ import { AnswerGrid } from './answer-grid';
 import { HeldIdeas } from './held-ideas';
 import { QuestionCard } from './question-card';
 import { ResponseCard } from './response-card';
-import { ReviewStore } from './review-store';
+import { ReviewStore, type Opened } from './review-store';
 import { SessionLog } from './session-log';
 
 /** A taught lesson: what stood out, questions by pupils, and every answer with what may be done about it. */
@@ -28,6 +28,7 @@ export class Review {
   readonly asking = input<string>();
   protected readonly store = inject(ReviewStore);
 
+  private openedFrom: Element | null = null;
   private readonly isThere = computed(() => this.store.detail()?.id === this.id());
 
   constructor() {
@@ -39,6 +40,17 @@ export class Review {
       const [isThere, pupilId, askingId] = [this.isThere(), this.pupil(), this.asking()];
       if (isThere && pupilId && askingId) untracked(() => this.store.open({ kind: 'cell', pupilId, askingId }));
     });
+  }
+
+  /** Opens something to look at closely; when it is closed, the focus is back where it was opened from. */
+  protected open(opened: Opened): void {
+    if (this.store.opened() === null) this.openedFrom = document.activeElement;
+    this.store.open(opened);
+  }
+
+  protected close(): void {
+    this.store.open(null);
+    if (this.openedFrom instanceof HTMLElement) this.openedFrom.focus();
   }
 
   protected fileOf({ classId, id }: SessionDetail, ending: string): string {

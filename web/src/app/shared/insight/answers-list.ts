@@ -1,19 +1,20 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, input, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { isRightVerdict, kindOf } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
+import { TakesFocus } from '../../ui/takes-focus';
 import type { AnswerInLesson } from './insight-messages';
 import { VERDICT_WORDS } from '../verdict-words';
 
 /** The answers that a figure comes from, the newest first: each leads to its lesson. */
 @Component({
   selector: 'zp-answers-list',
-  imports: [DatePipe, ResponseView, RouterLink],
+  imports: [DatePipe, ResponseView, RouterLink, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="shown-answers">
-      <h2 #heading id="shown-answers" tabindex="-1">{{ title() }}</h2>
+      <h2 id="shown-answers" [zpTakesFocus]="title()">{{ title() }}</h2>
       <p class="facts">{{ sum() }}</p>
       <button type="button" class="press close" (click)="closed.emit()">Close<span class="heard-only"> these answers</span></button>
       <ol>
@@ -85,7 +86,6 @@ export class AnswersList {
   readonly title = input.required<string>();
   readonly answers = input.required<readonly AnswerInLesson[]>();
   readonly closed = output();
-  private readonly heading = viewChild.required<ElementRef<HTMLElement>>('heading');
   protected readonly sum = computed(() => {
     const right = this.answers().filter(({ verdict }) => isRightVerdict(verdict)).length;
     return `${this.answers().length} ${this.answers().length === 1 ? 'answer' : 'answers'}, ${right} right`;
@@ -97,11 +97,4 @@ export class AnswersList {
       return { answer, view: kind.viewOf(answer.item, answer.settings), key, verdict: VERDICT_WORDS[answer.verdict] };
     }),
   );
-
-  constructor() {
-    effect(() => {
-      this.title();
-      this.heading().nativeElement.focus();
-    });
-  }
 }
