@@ -16,5 +16,9 @@ export default {
   },
   transformIgnorePatterns: ['/node_modules/(?!.*(@ngrx|@angular|uuid|idb)/)'],
   // Nothing is drawn without a layout: charts are the journeys' matter, and what they are told to draw is ours.
-  moduleNameMapper: { './chart-library$': '<rootDir>/src/app/testing/chart-library.ts', ...ours },
+  moduleNameMapper: {
+    './chart-library$': '<rootDir>/src/app/testing/chart-library.ts',
+    './start-insight$': '<rootDir>/src/app/testing/class-lines.ts',
+    ...ours,
+  },
 };

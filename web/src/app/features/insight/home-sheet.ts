@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import type { HomePage } from '@zeitpunkt/core';
 import { SavingWord } from '../../ui/saving-word';
 import type { Saving } from '../../shared/with-autosave';
@@ -99,9 +99,13 @@ export class HomeSheet {
   readonly keep = input.required<(page: HomePage | null) => Promise<boolean>>();
   protected readonly parts = PARTS;
   protected readonly headings = computed(() => HEADINGS[this.language()]);
-  protected readonly page = linkedSignal(() => this.kept() ?? this.proposed());
   protected readonly changed = computed(() => this.kept() !== null || this.saving() !== 'saved');
   protected readonly saving = signal<Saving>('saved');
+  protected readonly page = linkedSignal<HomePage, HomePage>({
+    source: () => this.kept() ?? this.proposed(),
+    // What was written while an earlier wording was being kept is not undone by it.
+    computation: (source, before) => (before && untracked(this.saving) === 'changed' ? before.value : source),
+  });
   private timer = 0;
 
   constructor() {

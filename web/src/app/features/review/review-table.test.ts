@@ -1,5 +1,5 @@
 import { askingOf, responseOf, withRun } from '../../testing/session';
-import { reviewTable } from './review-table';
+import { reviewTable, rowsFor } from './review-table';
 
 const table = reviewTable(
   withRun(
@@ -48,4 +48,15 @@ test('rows are the pupils who came, also those who never answered; the others ar
   ]);
   expect(table.absent.map(({ name }) => name)).toEqual(['Dov']);
   expect(table.rows[0]!.cells[0]!.attempts.map(({ attempt }) => attempt)).toEqual([1, 2]);
+});
+
+test('pupils stand as in the class, by name, or those first of whom most is to be looked at; filters leave the others out', () => {
+  const names = (...how: [Parameters<typeof rowsFor>[1], Parameters<typeof rowsFor>[2]]) =>
+    rowsFor(table, ...how).map(({ pupil }) => pupil.name);
+  expect(names('class', 'all')).toEqual(['Anouk', 'Bashir', 'Ceri']);
+  expect(names('look', 'all')).toEqual(['Bashir', 'Anouk', 'Ceri']);
+  expect(names('name', 'not-right')).toEqual(['Bashir']);
+  expect(names('class', 'idea')).toEqual(['Bashir']);
+  expect(names('class', 'unsure')).toEqual([]);
+  expect(names('class', 'late')).toEqual([]);
 });

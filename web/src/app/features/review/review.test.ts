@@ -23,13 +23,18 @@ const taught = () => {
   const detail = withRun({ askings: [askingOf('q1', 'revealed'), askingOf('q2', 'revealed')] }, { responses });
   return { ...detail, endedAtMs: 1, unreadable: ['The mark of Ceri to question q2 cannot be read: no such verdict.'] };
 };
-async function open(answer: unknown) {
-  new FakeServer({ 'GET /api/sessions/session': answer });
+async function open(answer: unknown, inputs: object = {}) {
+  const server = new FakeServer({ 'GET /api/sessions/session': answer });
   const diagnoser = { provide: Diagnoser, useClass: DirectDiagnoser };
-  const screen = await render(Review, { id: 'session' }, [provideRouter([]), provideStore(), provideState(authFeature), diagnoser]);
+  const screen = await render(Review, { id: 'session', ...inputs }, [
+    provideRouter([]),
+    provideStore(),
+    provideState(authFeature),
+    diagnoser,
+  ]);
   await new Promise((resolve) => setTimeout(resolve));
   await screen.settled();
-  return screen;
+  return { ...screen, server };
 }
 
 test('every cell opens the answer it came from, beside the right one, with what would explain it', async () => {
@@ -60,4 +65,57 @@ test('what pupils hold is said with how sure it is, and every answer that shows 
   expect(textOf(page.querySelector('zp-held-ideas')!)).toContain('Bashir Numeral as minutes: too few answers to say, 1 of 1 chance');
   await press('question 1');
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
+});
+
+test('what stood out opens its answers, a question all that was given to it, a name one answer; closing goes back', async () => {
+  const { find, page, press } = await open(taught());
+  await press('Question 1, Read a dial, 7:30: all answers');
+  const card = page.querySelector('zp-question-card')!;
+  expect(textOf(card)).toMatch(/Numeral as minutes 1 .*Bashir Next: .*Right 1 .*Anouk/);
+  expect(textOf(card)).toContain('1 of 2 right.');
+  await press('Bashir');
+  expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBe(document.activeElement);
+  await press('Close');
+  expect(find.getByRole('heading', { name: 'What stood out' })).toBeTruthy();
+});
+
+test('an address with a pupil and an asking opens that answer at once', async () => {
+  const { find } = await open({ ...taught(), id: 'session' }, { pupil: 'Bashir', asking: 'q1' });
+  expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
+});
+
+test('a mark is corrected with a reason, all that is counted follows, and it is taken back; without a reason it is not sent', async () => {
+  const { find, page, press, type, server } = await open(taught());
+  const [, , given] = taught().live.responses;
+  const path = `POST /api/sessions/session/responses/${given!.id}`;
+  const correction = { was: 'partly', reason: 'Said half past seven.', atMs: 1 };
+  const mark = { ...given!.mark, verdict: 'right', misconceptions: [], sayToPupil: 'Yes.' };
+  server.on(`${path}/correct`, { ...given, mark, correction });
+  server.on(`${path}/as-at-first`, given);
+  await press('Bashir, question 1: partly Numeral as minutes');
+  await press('Correct it');
+  expect(textOf(page.querySelector('zp-mark-correction')!)).toContain('Say why in a few words');
+  expect(server.sent(`${path}/correct`)).toEqual([]);
+  await type(find.getByLabelText('Why'), ' Said half past seven. ');
+  await press('Correct it');
+  await until(() => page.textContent!.includes('Corrected. Everything that is computed follows.'));
+  expect(server.sent(`${path}/correct`)).toMatchObject([{ verdict: 'right', reason: 'Said half past seven.' }]);
+  expect(textOf(find.getByRole('columnheader', { name: /Question 1/ }))).toContain('2 of 2 right');
+  expect(textOf(page.querySelector('zp-mark-correction')!)).toContain('Corrected from “partly”: Said half past seven.');
+  await press('Take it back');
+  await until(() => textOf(find.getByRole('columnheader', { name: /Question 1/ })).includes('1 of 2 right'));
+});
+
+test('a correction that is refused says why, and nothing changes on the screen', async () => {
+  const { find, page, press, type, server } = await open(taught());
+  const [, , given] = taught().live.responses;
+  server.on(
+    `POST /api/sessions/session/responses/${given!.id}/correct`,
+    new Refusal('NOT_FOUND', 'There is no such answer in this lesson.', 404),
+  );
+  await press('Bashir, question 1: partly Numeral as minutes');
+  await type(find.getByLabelText('Why'), 'A slip.');
+  await press('Correct it');
+  await until(() => page.textContent!.includes('There is no such answer in this lesson.'));
+  expect(textOf(find.getByRole('columnheader', { name: /Question 1/ }))).toContain('1 of 2 right');
 });
