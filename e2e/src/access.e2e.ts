@@ -68,7 +68,10 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
   await expectToFit('daily card');
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await page.getByRole('link', { name: /^Review/ }).first().click();
+  await page
+    .getByRole('link', { name: /^Review/ })
+    .first()
+    .click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
   await expectToFit('review');
   await page.getByRole('link', { name: /^All lessons of Terns/ }).click();

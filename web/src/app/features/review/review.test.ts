@@ -80,7 +80,9 @@ test('what stood out opens its answers, a question all that was given to it, a n
 });
 
 test('an address with a pupil and an asking opens that answer at once', async () => {
-  const { find } = await open({ ...taught(), id: 'session' }, { pupil: 'Bashir', asking: 'q1' });
+  const detail = { ...taught(), id: 'session' };
+  const pupil = detail.pupils.find(({ name }) => name === 'Bashir')!.id;
+  const { find } = await open(detail, { pupil, asking: 'q1' });
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
 });
 
