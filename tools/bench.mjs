@@ -18,13 +18,14 @@ const all = [
   'live-answers',
   'own-pace',
   'faults',
+  'insight',
 ];
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
-for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'load-client'])
+for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'year-server', 'load-client'])
   await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 for (const name of wanted) {
-  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk'].includes(name) && !findChromium()) process.exit(1);
+  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk', 'insight'].includes(name) && !findChromium()) process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);
 }

@@ -140,7 +140,7 @@ export { isTimeOfWording } from './words/is-time-of-wording.js';
 export { designSet, MOST_IDEAS, type DesignedSet, type SetWish } from './diagnosis/design-set.js';
 export { poolOf } from './diagnosis/pool.js';
 export type { LikelyIdea } from './diagnosis/information.js';
-export { diagnose, type Answered, type Diagnosis, type IdeaFinding, type Sureness } from './diagnosis/diagnose.js';
+export { diagnose, foresee, isForgotten, type Answered, type Diagnosis, type IdeaFinding, type Sureness } from './diagnosis/diagnose.js';
 export {
   canBeGiven,
   kindOf,

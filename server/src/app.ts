@@ -36,6 +36,7 @@ import { teacherRoutes } from './features/live/teacher-routes.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { ownPacePlugin } from './features/own-pace/plugin.js';
 import { resultsPlugin } from './features/results/plugin.js';
+import { InsightLines } from './features/review/insight-lines.js';
 import { reviewPlugin } from './features/review/plugin.js';
 import { simulatedPlugin } from './features/simulated/plugin.js';
 import { FailedTries } from './http/failed-tries.js';
@@ -137,7 +138,9 @@ async function registerOthers(
       installStarterLessons(store.db, teacherId);
     },
   });
+  const lines = new InsightLines(store.db);
   const classChanged = (classId: string, merged = false) => {
+    lines.forget(classId);
     rooms.classChanged(classId, merged);
     own.classChanged(classId, merged);
   };
@@ -177,6 +180,7 @@ async function registerOthers(
   await app.register(reviewPlugin, {
     store,
     rooms,
+    lines,
     requireTeacher: guard.require,
     nowMs,
     onCorrected: (sessionId, responseId) => {

@@ -10,13 +10,13 @@ const NOW = Date.UTC(2026, 10, 27, 12);
  * @param server the parts of the server that teach the demo, `engine` what looks at the answers in the browser
  * @returns of each pupil and idea that is held, was held or is said to be: its truth and how sure the review is
  */
-export async function storySeen({ openStore, seedDemo, insightLines, pupilsOf, allClasses, profileAfter, TAUGHT }, { InsightEngine }) {
+export async function storySeen({ openStore, seedDemo, InsightLines, pupilsOf, allClasses, profileAfter, TAUGHT }, { InsightEngine }) {
   const dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-story-'));
   const store = openStore({ dataDir, migrationsDir: resolve('server/drizzle') });
   try {
     await seedDemo(store, NOW);
     const [terns] = allClasses(store.db);
-    const engine = new InsightEngine((id) => insightLines(store.db, { id, name: 'Terns' }, pupilsOf(store.db, id)));
+    const engine = new InsightEngine((id) => new InsightLines(store.db).of({ id, name: 'Terns' }, pupilsOf(store.db, id)));
     const { picture } = await engine.answer({ id: 1, ask: 'open', classId: terns.id, nowMs: NOW }, () => undefined);
     return picture.pupils.flatMap(({ name, diagnosis }) => {
       const over = TAUGHT.map((_, lesson) => new Set(profileAfter(name, lesson).misconceptions));

@@ -7,6 +7,7 @@ import {
   BOTH_AT_ONCE,
   CARELESSNESS,
   FIRMNESS,
+  FORGOTTEN,
   HALF_LIFE_DAYS,
   HELD_PRIOR,
   LEAST_CHANCES,
@@ -83,10 +84,11 @@ function baseOf({ is }: Shown, ways: number): Float64Array {
  * Which wrong ideas a pupil holds, over all of their answers: the probability of every set of at most two ideas, of which one
  * is the stronger, with every mix of skill and carelessness, by Bayes' rule; the prior and all else that is assumed stands in {@link file://./model.ts}.
  * Several ideas may explain one answer: then the blame is shared by how likely each is given the rest. Older answers count
- * less. The states number a few thousand and are all gone through.
+ * less, and at last not at all. The states number a few thousand and are all gone through.
  * @param nowMs milliseconds since 1970, from which the age of answers is counted
  */
-export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosis {
+export function diagnose(given: readonly Answered[], nowMs: number): Diagnosis {
+  const answered = given.filter(({ atMs }) => !isForgotten(atMs, nowMs));
   const models = answered.map(({ item, settings }) => itemModel(item, settings));
   const ideas = [...new Set(models.flatMap((model) => model.ideas))];
   const place = new Map(ideas.map((id, index) => [id, index]));
@@ -96,10 +98,23 @@ export function diagnose(answered: readonly Answered[], nowMs: number): Diagnosi
   const singles = new Float64Array(count * CELLS);
   const pairs = new Float64Array(count * count * CELLS);
   answered.forEach(({ response, atMs, verdict }, index) => {
-    const weight = 0.5 ** (Math.max(0, nowMs - atMs) / (HALF_LIFE_DAYS * MS_PER_DAY));
-    addAnswer(models[index]!, models[index]!.shown(response, verdict), weight, { base, singles, pairs, place, count });
+    addAnswer(models[index]!, models[index]!.shown(response, verdict), weightOf(atMs, nowMs), { base, singles, pairs, place, count });
   });
   return summary(answered, models, ideas, weigh({ base, singles, pairs, count }));
+}
+
+const weightOf = (atMs: number, nowMs: number) => 0.5 ** (Math.max(0, nowMs - atMs) / (HALF_LIFE_DAYS * MS_PER_DAY));
+
+/** Whether an answer is so old that it is not looked at any more. */
+export const isForgotten = (atMs: number, nowMs: number): boolean => weightOf(atMs, nowMs) < FORGOTTEN;
+
+/**
+ * Works out what an answer shows before it is asked for: while others are still on their way, say. It changes nothing but when
+ * the work is done.
+ */
+export function foresee({ item, settings, response, verdict }: Answered): void {
+  const model = itemModel(item, settings);
+  evidenceOf(model.shown(response, verdict), model);
 }
 
 interface Sums {

@@ -27,6 +27,9 @@ export const SAYS_NOT_SURE = 0.3;
 /** An answer counts half as much as a new one after so many days: children change their minds by being taught. */
 export const HALF_LIFE_DAYS = 21;
 
+/** An answer that counts for less than this is not looked at any more: after seven half-lives, about five months. */
+export const FORGOTTEN = 1 / 128;
+
 /** From so many chances on something can be said of an idea; fewer are chance. */
 export const LEAST_CHANCES = 3;
 

@@ -56,11 +56,14 @@ export function pupilPicture(
   nowMs: number,
 ): PupilPicture {
   const seen = answers.filter(({ atMs }) => atMs <= nowMs);
-  const mastery: Partial<Record<RungId, Mastery>> = {};
-  for (const rung of RUNG_IDS) {
-    const own = seen.filter((one) => one.rung === rung);
-    if (own.length > 0) mastery[rung] = masteryOf(own.map(masteryAnswer), nowMs);
+  const byRung = new Map<RungId, InsightAnswer[]>();
+  for (const one of seen) {
+    const own = byRung.get(one.rung);
+    if (own) own.push(one);
+    else byRung.set(one.rung, [one]);
   }
+  const mastery: Partial<Record<RungId, Mastery>> = {};
+  for (const [rung, own] of byRung) mastery[rung] = masteryOf(own.map(masteryAnswer), nowMs);
   return { ...pupil, answers: seen.length, lastMs: seen.at(-1)?.atMs ?? null, mastery, diagnosis: diagnose(seen, nowMs) };
 }
 

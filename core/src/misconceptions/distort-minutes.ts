@@ -10,7 +10,8 @@ import { minuteOfHour } from '../time/second-of-day.js';
 export function distortMinutes(acts: Acts, counted: (minute: number) => number | readonly number[]): Pick<Acts, 'read' | 'set' | 'count'> {
   const all = Array.from({ length: 60 }, (_, minute) => [counted(minute)].flat());
   // They stop where their own count says the wanted number.
-  const stops = all.map((_, wanted) => all.flatMap((said, minute) => (said.includes(wanted) ? [minute] : [])));
+  // Where one stops counting for each minute that is wanted; few of them are asked for, and an idea is looked at often.
+  const stops = (wanted: number) => all.flatMap((said, minute) => (said.includes(wanted) ? [minute] : []));
   return {
     count: (minuteDeg) => acts.count(minuteDeg).flatMap((minute) => all[minute] ?? [minute]),
     read: (pose) =>
@@ -23,7 +24,7 @@ export function distortMinutes(acts: Acts, counted: (minute: number) => number |
       acts.set(at).flatMap((pose) => {
         if (pose.minuteDeg !== minuteHandDeg(at)) return [pose];
         // Where their count of the right place is right, they stop there.
-        const places = all[minuteOfHour(at)]!.includes(minuteOfHour(at)) ? [] : stops[minuteOfHour(at)]!;
+        const places = all[minuteOfHour(at)]!.includes(minuteOfHour(at)) ? [] : stops(minuteOfHour(at));
         return (places.length > 0 ? places : [minuteOfHour(at)]).map((minute) => ({ ...pose, minuteDeg: wrapDeg(minute * 6) }));
       }),
   };

@@ -37,6 +37,14 @@ export function liveQueries(db: Db) {
     .insert(sessionEvent)
     .values(placeholders(['sessionId', 'seq', 'commandId', 'command', 'atMs']))
     .prepare();
+  const responsesStamp = db.$client
+    .prepare('SELECT count(*), total(counted), max(received_at_ms) FROM response WHERE session_id = ?')
+    .raw();
+  const correctionsStamp = db.$client
+    .prepare(
+      'SELECT count(*), total(undone_at_ms IS NULL), max(at_ms) FROM correction WHERE response_id IN (SELECT id FROM response WHERE session_id = ?)',
+    )
+    .raw();
   const commandKnown = db
     .select({ seq: sessionEvent.seq })
     .from(sessionEvent)
@@ -226,6 +234,9 @@ export function liveQueries(db: Db) {
           .all()
           .map((row) => [row.correction.responseId, row.correction]),
       ),
+
+    /** Another text whenever an answer of a session came or went, counts or not, or was corrected; whose it is, it does not tell. */
+    answersStamp: (sessionId: string): string => JSON.stringify([responsesStamp.get(sessionId), correctionsStamp.get(sessionId)]),
 
     /** The correction of a response that counts. */
     correctionOf: (responseId: string) =>

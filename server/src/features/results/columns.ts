@@ -1,7 +1,8 @@
 import { CoreError, isRightVerdict, kindOf, textOfResponse, writeResult, type ResultRow } from '@zeitpunkt/core';
-import { parse } from 'csv-parse/sync';
-import type { CsvError } from 'csv-parse/sync';
+import { parse, type CsvError } from 'csv-parse';
 import { stringify } from 'csv-stringify/sync';
+import { Readable } from 'node:stream';
+import { setImmediate } from 'node:timers/promises';
 import { stored } from '../../db/stored.js';
 
 /**
@@ -64,22 +65,40 @@ export function csvRows(rows: readonly ResultRow[]): string {
   return stringify(cells, { escape_formulas: true, record_delimiter: 'windows' });
 }
 
+/** So many answers are checked in one go. */
+export const AT_ONCE = 60;
+/** A file is read in pieces of so many characters: between them the server goes on with other work. */
+const PIECE = 64 * 1024;
+
+function* piecesOf(text: string): Generator<string> {
+  for (let at = 0; at < text.length; at += PIECE) yield text.slice(at, at + PIECE);
+}
+
 /**
  * Reads a file of results back, in whatever order its columns stand now; columns that somebody added are left out.
  * @throws CoreError RESULTS_UNREADABLE with the line, FORMAT_NEWER
  */
-export function readCsv(text: string): ResultRow[] {
-  let lines: { readonly record: Record<string, string>; readonly info: { readonly lines: number } }[];
+export async function readCsv(text: string): Promise<ResultRow[]> {
+  const rows: ResultRow[] = [];
+  const lines = Readable.from(piecesOf(text)).pipe(parse({ columns: true, bom: true, info: true, skip_empty_lines: true }));
   try {
-    lines = parse(text, { columns: true, bom: true, info: true, skip_empty_lines: true }) as unknown as typeof lines;
+    for await (const { record, info } of lines as AsyncIterable<CsvLine>) {
+      if (!('data_json' in record)) throw unreadable('The column data_json is missing; this is no file of results.');
+      rows.push(rowOf(record, `line ${info.lines}`));
+      if (rows.length % AT_ONCE === 0) await setImmediate();
+    }
   } catch (error) {
     const { code, lines: at } = error as CsvError & { readonly lines?: number };
-    if (typeof code !== 'string') throw error;
+    if (error instanceof CoreError || !code?.startsWith('CSV_')) throw error;
     throw unreadable(`Line ${at ?? 1}: this row is no row of a table as the others are.`);
   }
-  if (lines.length === 0) throw unreadable('There is no answer in this file.');
-  if (!('data_json' in lines[0]!.record)) throw unreadable('The column data_json is missing; this is no file of results.');
-  return lines.map(({ record, info }) => rowOf(record, `line ${info.lines}`));
+  if (rows.length === 0) throw unreadable('There is no answer in this file.');
+  return rows;
+}
+
+interface CsvLine {
+  readonly record: Record<string, string>;
+  readonly info: { readonly lines: number };
 }
 
 function rowOf(record: Record<string, string>, place: string): ResultRow {

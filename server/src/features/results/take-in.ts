@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
 import {
   CoreError,
@@ -20,7 +21,7 @@ import { pupil } from '../classes/tables.js';
 import { insertLesson, insertVersion, lessonsOf, setArchived } from '../lessons/queries.js';
 import { liveQueries } from '../live/queries.js';
 import { reviewQueries } from '../review/queries.js';
-import { unreadable } from './columns.js';
+import { AT_ONCE, unreadable } from './columns.js';
 
 /** What a file of results means for a class: found out before anything is changed. */
 export interface ResultsPlan extends ResultsTaken {
@@ -36,28 +37,34 @@ export interface ResultsPlan extends ResultsTaken {
  * added. A lesson that is not there is put together from its questions.
  * @throws CoreError RESULTS_ELSEWHERE, RESULTS_UNREADABLE
  */
-export function planResults(db: Db, classId: string, rows: readonly ResultRow[]): ResultsPlan {
+export async function planResults(db: Db, classId: string, rows: readonly ResultRow[]): Promise<ResultsPlan> {
   const queries = liveQueries(db);
   const own = db.select().from(pupil).where(eq(pupil.classId, classId)).all();
   const pupilOf = new Map<string, string>();
   const pupilsToAdd: { id: string; name: string; reference: string | null }[] = [];
   const sessions = new Map<string, ResultRow[]>();
+  const found = new Map<string, { readonly classId: string } | undefined>();
+  const sessionOf = (id: string) => {
+    if (!found.has(id)) found.set(id, queries.session(id)?.session);
+    return found.get(id);
+  };
   const seen = new Set<string>();
   const add: ResultRow[] = [];
   for (const row of rows) {
     if (seen.has(row.responseId)) throw unreadable(`The answer ${row.responseId} is in this file twice.`);
     seen.add(row.responseId);
+    if (seen.size % AT_ONCE === 0) await setImmediate();
     const known = queries.response(row.responseId);
     if (known && known.sessionId !== row.sessionId) throw elsewhere(row);
-    const session = queries.session(row.sessionId)?.session;
+    const session = sessionOf(row.sessionId);
     if (session && session.classId !== classId) throw elsewhere(row);
     if (!session) sessions.set(row.sessionId, [...(sessions.get(row.sessionId) ?? []), row]);
     if (known) continue;
     add.push(row);
     if (pupilOf.has(row.pupilId)) continue;
     const { reference, pupil: name } = row;
-    const found = own.find(({ id }) => id === row.pupilId) ?? (reference && own.find((one) => one.reference === reference)) ?? own.find((one) => one.name === name); // prettier-ignore
-    if (found) pupilOf.set(row.pupilId, found.id);
+    const pupilHere = own.find(({ id }) => id === row.pupilId) ?? (reference && own.find((one) => one.reference === reference)) ?? own.find((one) => one.name === name); // prettier-ignore
+    if (pupilHere) pupilOf.set(row.pupilId, pupilHere.id);
     else {
       const id = findPupil(db, row.pupilId) ? randomUUID() : row.pupilId;
       pupilsToAdd.push({ id, name, reference });
@@ -87,11 +94,12 @@ export function takeResults(db: Db, teacherId: string, classId: string, plan: Re
   insertPupils(db, classId, plan.pupilsToAdd);
   for (const rows of plan.sessionsToAdd) addSession(db, teacherId, classId, rows, nowMs);
   const attempts = new Map<string, number>();
+  const isNew = new Set(plan.sessionsToAdd.map(([first]) => first!.sessionId));
   for (const row of plan.add) {
     const pupilId = plan.pupilOf.get(row.pupilId)!;
     const place = `${row.sessionId} ${pupilId} ${row.askingId}`;
     // An attempt that is there already keeps its number: what comes in is counted behind it.
-    const before = attempts.get(place) ?? queries.attempts(row.sessionId, pupilId, row.askingId).length;
+    const before = attempts.get(place) ?? (isNew.has(row.sessionId) ? 0 : queries.attempts(row.sessionId, pupilId, row.askingId).length);
     const attempt = Math.max(row.attempt, before + 1);
     attempts.set(place, attempt);
     queries.insertResponse({

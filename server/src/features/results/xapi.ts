@@ -1,6 +1,7 @@
 import { isRightVerdict, kindOf, textOfResponse, writeResult, type ResultRow } from '@zeitpunkt/core';
 import { stored } from '../../db/stored.js';
-import { unreadable } from './columns.js';
+import { setImmediate } from 'node:timers/promises';
+import { AT_ONCE, unreadable } from './columns.js';
 
 // Names of ours within statements; the domain is one that can never exist.
 const OURS = 'https://zeitpunkt.invalid';
@@ -45,18 +46,43 @@ export function statementOf(row: ResultRow): object {
 }
 
 /** Reads statements back that were written here. @throws CoreError RESULTS_UNREADABLE with the place, FORMAT_NEWER */
-export function readStatements(text: string): ResultRow[] {
-  let list: unknown;
-  try {
-    list = JSON.parse(text);
-  } catch {
-    throw unreadable('This file is no readable JSON.');
-  }
+export async function readStatements(text: string): Promise<ResultRow[]> {
+  const list = await statementsIn(text);
   if (!Array.isArray(list) || list.length === 0) throw unreadable('There is no list of statements in this file.');
-  return list.map((statement: unknown, index) => {
+  const rows: ResultRow[] = [];
+  for (const statement of list as readonly unknown[]) {
     const extensions = (statement as { readonly context?: { readonly extensions?: Record<string, unknown> } } | null)?.context?.extensions;
     const row = extensions?.[ROW];
-    if (row === undefined) throw unreadable(`Statement ${index + 1} was not written by Zeitpunkt: it does not hold the whole answer.`);
-    return stored.result(row, `statement ${index + 1}`);
-  });
+    const place = rows.length + 1;
+    if (row === undefined) throw unreadable(`Statement ${place} was not written by Zeitpunkt: it does not hold the whole answer.`);
+    rows.push(stored.result(row, `statement ${place}`));
+    if (place % AT_ONCE === 0) await setImmediate();
+  }
+  return rows;
+}
+
+/** We write a statement a line: read so, other work goes on between them. Whoever laid the file out otherwise is read at once. */
+async function statementsIn(text: string): Promise<unknown> {
+  const lines = text.trim().split(/,?\r?\n/);
+  if (lines[0] === '[' && lines.at(-1) === ']') {
+    const list: unknown[] = [];
+    for (const line of lines.slice(1, -1)) {
+      const read = parsed(line);
+      if (read === undefined) break;
+      list.push(read);
+      if (list.length % AT_ONCE === 0) await setImmediate();
+    }
+    if (list.length === lines.length - 2) return list;
+  }
+  const whole = parsed(text);
+  if (whole === undefined) throw unreadable('This file is no readable JSON.');
+  return whole;
+}
+
+function parsed(text: string): unknown {
+  try {
+    return JSON.parse(text) as unknown;
+  } catch {
+    return undefined;
+  }
 }

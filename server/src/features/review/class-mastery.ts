@@ -1,35 +1,24 @@
-import {
-  LatestAttempts,
-  masteryAnswer,
-  masteryOf,
-  RUNG_IDS,
-  rungOfItem,
-  type InsightAnswer,
-  type MasteryWord,
-  type RungId,
-} from '@zeitpunkt/core';
-import type { ClassMastery, Pupil } from '@zeitpunkt/contract';
+import { masteryAnswer, masteryOf, RUNG_IDS, rungOfItem, type MasteryWord, type RungId } from '@zeitpunkt/core';
+import type { ClassMastery, InsightLine, Pupil } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
-import type { Db } from '../../db/connection.js';
-import { sessionAnswers } from './session-answers.js';
 
-/** How many of a class are at which word on each rung on which anything was answered. */
-export async function classMastery(db: Db, classId: string, pupils: readonly Pupil[], nowMs: number): Promise<ClassMastery> {
-  const answers = new Map<string, Map<RungId, Parameters<typeof masteryOf>[0][number][]>>(pupils.map(({ id }) => [id, new Map()]));
-  for await (const session of sessionAnswers(db, classId)) {
+type Given = ReturnType<typeof masteryAnswer>;
+
+/** How many of a class are at which word on each rung on which anything was answered. @param lines all that the class answered */
+export async function classMastery(lines: AsyncIterable<string>, pupils: readonly Pupil[], nowMs: number): Promise<ClassMastery> {
+  const answers = new Map(pupils.map(({ id }) => [id, new Map<RungId, Given[]>()]));
+  for await (const text of lines) {
+    const line = JSON.parse(text) as InsightLine;
     // Which lesson cannot be read is told in the class review.
-    if ('why' in session) continue;
-    const { lesson, room, responses } = session;
-    const latest = new LatestAttempts(responses.filter(({ late }) => late === null || late.counted));
-    for (const { id, item } of room.run.askings) {
-      const rung = rungOfItem(item, lesson);
-      for (const one of latest.at(id).values()) {
-        const own = answers.get(one.pupilId);
-        if (!own) continue;
-        const atMs = one.late?.givenAtMs ?? one.receivedAtMs;
-        const seen: Pick<InsightAnswer, 'item' | 'settings' | 'verdict' | 'atMs'> = { item, settings: lesson.settings, verdict: one.mark.verdict, atMs }; // prettier-ignore
-        own.set(rung, [...(own.get(rung) ?? []), masteryAnswer(seen)]);
-      }
+    if (line.line !== 'session') continue;
+    const asked = new Map(line.askings.map(({ id, item }) => [id, { item, rung: rungOfItem(item, line) }]));
+    for (const { pupilId, askingId, verdict, atMs } of line.answers) {
+      const [own, question] = [answers.get(pupilId), asked.get(askingId)];
+      if (!own || !question) continue;
+      const given = masteryAnswer({ item: question.item, settings: line.settings, verdict, atMs });
+      const before = own.get(question.rung);
+      if (before) before.push(given);
+      else own.set(question.rung, [given]);
     }
   }
   const words = new Map<RungId, Record<MasteryWord, number>>();
@@ -37,7 +26,8 @@ export async function classMastery(db: Db, classId: string, pupils: readonly Pup
     await setImmediate();
     for (const [rung, given] of own) {
       const counts = words.get(rung) ?? { sure: 0, nearly: 0, 'not-yet': 0, 'too-few': 0 };
-      counts[masteryOf(given.sort((one, other) => one.atMs - other.atMs), nowMs).word] += 1; // prettier-ignore
+      given.sort((one, other) => one.atMs - other.atMs);
+      counts[masteryOf(given, nowMs).word] += 1;
       words.set(rung, counts);
     }
   }

@@ -17,13 +17,14 @@ import type { RequireTeacher } from '../auth/guard.js';
 import { findPupil, mustOwnClass, pupilsOf } from '../classes/queries.js';
 import type { RoomDirectory } from '../live/room-directory.js';
 import { classMastery } from './class-mastery.js';
-import { insightLines } from './insight-lines.js';
+import type { InsightLines } from './insight-lines.js';
 import { Marks } from './marks.js';
 import { reviewQueries } from './queries.js';
 
 export interface ReviewOptions {
   readonly store: Store;
   readonly rooms: RoomDirectory;
+  readonly lines: InsightLines;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   /** Open rooms of either pace follow what is corrected, and which wordings count. */
@@ -38,7 +39,7 @@ const NOTHING = { 204: Type.Null() };
 
 /** What can be told from answers, and what teachers themselves make of them: corrections, wordings, remarks, groups, pages for home. */
 export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
-  const { store, rooms, requireTeacher, nowMs } = options;
+  const { store, rooms, lines, requireTeacher, nowMs } = options;
   const { db } = store;
   const review = reviewQueries(db);
   const marks = new Marks({ ...options, review });
@@ -50,12 +51,13 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
 
   app.get('/api/classes/:id/answers', { schema: { params: Params } }, (request, reply) => {
     const own = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(insightLines(db, own, pupilsOf(db, own.id))));
+    return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(lines.of(own, pupilsOf(db, own.id))));
   });
 
   app.get('/api/classes/:id/mastery', { schema: { params: Params, response: { 200: ClassMastery } } }, (request) => {
-    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    return classMastery(db, id, pupilsOf(db, id), nowMs());
+    const own = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+    const pupils = pupilsOf(db, own.id);
+    return classMastery(lines.of(own, pupils), pupils, nowMs());
   });
 
   app.get('/api/classes/:id/notes', { schema: { params: Params, response: { 200: ReviewNotes } } }, (request) =>

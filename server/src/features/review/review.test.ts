@@ -48,6 +48,7 @@ describe('a corrected mark', () => {
     await room.tell({ type: 'end' });
     const ended = (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json<SessionDetail>();
     expect(ended.live.responses[0]).toEqual(corrected);
+    expect(await verdicts()).toEqual([['right', []]]);
     const back = await teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${given.id}/as-at-first`);
     expect(back.json()).toMatchObject({ mark: { verdict: 'partly' }, correction: null });
     expect((await verdicts())[0]![0]).toBe('partly');
@@ -202,4 +203,20 @@ test('all answers of a class come as lines: the class, its lessons from the olde
   });
   expect(two).toMatchObject({ line: 'session', id: next.detail.id, answers: [] });
   expect(three).toMatchObject({ line: 'unreadable', why: expect.stringContaining('Half past at the harbour') });
+});
+
+test('lines of a lesson that is over are kept, and are new when answers come, go, or are another pupil’s', async () => {
+  const answers = async () => (await lines()).flatMap((line) => (line.line === 'session' ? line.answers : []));
+  const anouk = await room.join('Anouk');
+  await room.goTo('ask', 'q1');
+  await respond(anouk, reading('8', '30'));
+  await room.tell({ type: 'end' });
+  const enter = { id: randomUUID(), pupilId: room.pupilId('Ceri'), askingId: 'q1', source: 'paper', response: reading('7', '30').response };
+  expect(await answers()).toHaveLength(1);
+  await teacher.send('POST', `/api/sessions/${room.detail.id}/entered`, enter);
+  expect(await answers()).toHaveLength(2);
+  await teacher.send('POST', `/api/sessions/${room.detail.id}/entered/${enter.id}/take-back`);
+  expect(await answers()).toMatchObject([{ pupilId: room.pupilId('Anouk') }]);
+  await ofClass(`pupils/${room.pupilId('Anouk')}/merge`, { into: room.pupilId('Bashir') });
+  expect(await answers()).toMatchObject([{ pupilId: room.pupilId('Bashir') }]);
 });

@@ -34,17 +34,17 @@ export async function* sessionAnswers(
   only: string | null = null,
 ): AsyncGenerator<SessionAnswers | { readonly why: string }> {
   const queries = liveQueries(db);
-  for (const { id } of sessionIds(db, classId)) {
-    if (only !== null && id !== only) continue;
+  for (const { id } of sessionIds(db, classId).filter((session) => only === null || session.id === only)) {
     await setImmediate();
     const found = queries.session(id);
     if (found) yield await read(queries, found.session, found.file); // else deleted meanwhile
   }
 }
 
-export function sessionIds(db: Db, classId: string): { readonly id: string }[] {
+/** The lessons of a class, the oldest first, and when each ended; null while it goes on. */
+export function sessionIds(db: Db, classId: string): { readonly id: string; readonly endedAtMs: number | null }[] {
   return db
-    .select({ id: liveSession.id })
+    .select({ id: liveSession.id, endedAtMs: liveSession.endedAtMs })
     .from(liveSession)
     .where(eq(liveSession.classId, classId))
     .orderBy(asc(liveSession.createdAtMs))

@@ -1,11 +1,13 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import { isRightVerdict, kindOf } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { TakesFocus } from '../../ui/takes-focus';
 import type { AnswerInLesson } from './insight-messages';
 import { VERDICT_WORDS } from '../verdict-words';
+
+const AT_ONCE = 12;
 
 /** The answers that a figure comes from, the newest first: each leads to its lesson. */
 @Component({
@@ -39,6 +41,9 @@ import { VERDICT_WORDS } from '../verdict-words';
           <li class="facts">There is no such answer.</li>
         }
       </ol>
+      @if (answers().length > shown()) {
+        <button type="button" class="press more" (click)="shown.set(answers().length)">Show all {{ answers().length }}</button>
+      }
     </section>
   `,
   styles: `
@@ -72,6 +77,9 @@ import { VERDICT_WORDS } from '../verdict-words';
       gap: 0.75rem;
       align-items: center;
     }
+    .more {
+      margin-top: 0.6rem;
+    }
     p {
       font-size: 0.95rem;
     }
@@ -90,11 +98,15 @@ export class AnswersList {
     const right = this.answers().filter(({ verdict }) => isRightVerdict(verdict)).length;
     return `${this.answers().length} ${this.answers().length === 1 ? 'answer' : 'answers'}, ${right} right`;
   });
+  /** The newest come at once, the others when they are wanted: each is a small picture. */
+  protected readonly shown = linkedSignal<readonly AnswerInLesson[], number>({ source: this.answers, computation: () => AT_ONCE });
   protected readonly rows = computed(() =>
-    this.answers().map((answer) => {
-      const kind = kindOf(answer.item);
-      const key = kind.responseText(answer.item, kind.keyOf(answer.item, answer.settings), answer.settings);
-      return { answer, view: kind.viewOf(answer.item, answer.settings), key, verdict: VERDICT_WORDS[answer.verdict] };
-    }),
+    this.answers()
+      .slice(0, this.shown())
+      .map((answer) => {
+        const kind = kindOf(answer.item);
+        const key = kind.responseText(answer.item, kind.keyOf(answer.item, answer.settings), answer.settings);
+        return { answer, view: kind.viewOf(answer.item, answer.settings), key, verdict: VERDICT_WORDS[answer.verdict] };
+      }),
   );
 }

@@ -1,15 +1,19 @@
-import { InsightBook, rungOfItem, type InsightAnswer, type PupilPicture } from '@zeitpunkt/core';
+import { foresee, InsightBook, isForgotten, rungOfItem, type InsightAnswer, type LessonSettings, type PupilPicture } from '@zeitpunkt/core';
 import type { InsightLine } from '@zeitpunkt/contract';
 import type { AnswerInLesson, ClassInsight, InsightLesson, InsightQuestion, InsightReplies } from './insight-messages';
 
 /** What of the whole work reading is; the rest is looking at each pupil's answers. */
 const READING = 0.4;
 
+/** Of ideas that are less probable nothing is said. */
+const SAID_FROM = 0.1;
+
 /** Answers what is asked about a class from all its answers, which it reads once. It runs in a worker, and in tests without one. */
 export class InsightEngine {
   private book = new InsightBook([], []);
   private lessons = new Map<string, InsightLesson & { readonly numbers: ReadonlyMap<string, number> }>();
   private names = new Map<string, string>();
+  private readonly schools = new Map<string, LessonSettings>();
 
   /** @param linesOf the answers of a class as lines of JSON, as they come */
   constructor(private readonly linesOf: (classId: string) => AsyncIterable<string>) {}
@@ -36,7 +40,7 @@ export class InsightEngine {
       const line = JSON.parse(text) as InsightLine;
       if (line.line === 'class') [className, pupils, sessions] = [line.name, line.pupils, line.sessions];
       else if (line.line === 'unreadable') unreadable.push(line.why);
-      else answers.push(...this.take(line));
+      else answers.push(...this.take(line, nowMs));
       onProgress((READING * (this.lessons.size + unreadable.length)) / Math.max(1, sessions));
     }
     this.names = new Map(pupils.map(({ id, name }) => [id, name]));
@@ -53,7 +57,7 @@ export class InsightEngine {
     return {
       classId,
       className,
-      picture: this.book.picture(pictures, nowMs),
+      picture: this.book.picture(pictures.map(lightened), nowMs),
       lessons: [...this.lessons.values()].map(({ numbers: _numbers, ...lesson }) => lesson),
       unreadable,
       reached: this.book.reached,
@@ -61,15 +65,28 @@ export class InsightEngine {
     };
   }
 
-  private take(line: Extract<InsightLine, { readonly line: 'session' }>): InsightAnswer[] {
-    const { id: sessionId, title, createdAtMs, pace, rung, settings, askings } = line;
+  private take(line: Extract<InsightLine, { readonly line: 'session' }>, nowMs: number): InsightAnswer[] {
+    const { id: sessionId, title, createdAtMs, pace, rung, askings } = line;
+    const settings = this.oneOf(line.settings);
     const numbers = new Map(askings.map(({ id }, index) => [id, index + 1]));
     this.lessons.set(sessionId, { id: sessionId, title, createdAtMs, pace, answers: line.answers.length, numbers });
     const asked = new Map(askings.map(({ id, item }) => [id, { item, rung: rungOfItem(item, { rung }) }]));
     return line.answers.flatMap(({ ideas: _ideas, ...one }) => {
       const question = asked.get(one.askingId);
-      return question ? [{ ...one, ...question, sessionId, settings }] : [];
+      if (!question) return [];
+      const answer: InsightAnswer = { ...one, ...question, sessionId, settings };
+      // While the next lesson is on its way there is time for it.
+      if (!isForgotten(answer.atMs, nowMs)) foresee(answer);
+      return [answer];
     });
+  }
+
+  /** Lessons of one school share one object: what is worked out for it once is known for all of them. */
+  private oneOf(settings: LessonSettings): LessonSettings {
+    const text = JSON.stringify(settings);
+    const known = this.schools.get(text) ?? settings;
+    this.schools.set(text, known);
+    return known;
   }
 
   private inLesson(answer: InsightAnswer): AnswerInLesson {
@@ -81,4 +98,10 @@ export class InsightEngine {
       number: lesson?.numbers.get(answer.askingId) ?? 0,
     };
   }
+}
+
+/** Without the answers of ideas of which nothing is said: there are many, and all of it goes to the page. */
+function lightened(pupil: PupilPicture): PupilPicture {
+  const ideas = pupil.diagnosis.ideas.map((one) => (one.probability < SAID_FROM ? { ...one, evidence: [], unlike: [] } : one));
+  return { ...pupil, diagnosis: { ...pupil.diagnosis, ideas } };
 }
