@@ -75,3 +75,12 @@ test('the page of how well the diagnosis does says what is promised of it', () =
   expect(precision).toBeGreaterThanOrEqual(90);
   expect(error).toBeLessThanOrEqual(0.05);
 });
+
+test('the same page says what the review found of the demo’s class, and how often intervals of mastery hold the truth', () => {
+  const page = readFileSync(join(ROOT, 'docs/diagnosis.md'), 'utf8');
+  const [, found, held] = /the class review found \*\*(\d+) of (\d+)\*\*/.exec(page)!.map(Number);
+  expect(found! / held!).toBeGreaterThanOrEqual(0.75);
+  expect(Number(/and \*\*(\d+)\*\* that w(as|ere) never there/.exec(page)![1])).toBeLessThanOrEqual(2);
+  const [, stated, covered] = /true mastery for ([\d.]+) of a hundred; it held it for \*\*([\d.]+)\*\*/.exec(page)!.map(Number);
+  expect(Math.abs(covered! - stated!)).toBeLessThan(5);
+});

@@ -24,9 +24,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await audience.setViewportSize({ width: 1280, height: 720 });
 
   const anouk = await newPupil('Anouk', PHONE);
-  await anouk.page.goto(`${server.url}/desk`);
-  await anouk.page.getByRole('button', { name: key[0]!, exact: true }).click();
-  await shot(anouk.page, 'desk-join-phone');
   await anouk.join(key);
   const others = [];
   for (const name of ['Bashir', 'Ceri', 'Dov', 'Elin', 'Femi', 'Gita']) {
@@ -41,15 +38,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await page.getByRole('button', { name: 'Let all 3 in' }).click();
   await expect(page.getByText('7 of 26 are in')).toBeVisible();
   await teacher.begin();
-  await teacher.goTo('Set');
-  await page.keyboard.type('0745');
-  await page.keyboard.press('Enter');
-  await page.getByRole('button', { name: 'ring' }).click();
-  await page.getByRole('combobox', { name: 'at' }).selectOption('8');
-  await page.getByRole('button', { name: 'Ring it' }).click();
-  await expect(audience.getByRole('img', { name: 'Display: 7 : 45' })).toBeVisible();
-  await shot(page, 'console-beside-script');
-  await page.keyboard.press('Escape');
   await teacher.goTo('Worked example');
   for (let step = 0; step < 5; step++) await teacher.next();
   await expect(audience.getByText('half past four')).toBeVisible();
@@ -123,6 +111,25 @@ test('pictures of a full wall, and of a lesson at own pace on both sides', async
   await shot(page, 'own-pace');
 });
 
+test('pictures of the class review', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.getByRole('link', { name: 'Class review' }).click();
+  await expect(page.getByText('6 questions, made to measure')).toHaveCount(4);
+  await shot(page, 'class-review');
+  await page.getByRole('link', { name: 'Who can do what' }).click();
+  await expect(page.locator('zp-chart svg')).toBeVisible();
+  await shot(page, 'class-map');
+  await page.getByRole('row', { name: /^Jory/ }).getByRole('link', { name: 'Jory' }).click();
+  await expect(page.locator('zp-chart svg')).toBeVisible();
+  await page
+    .getByRole('button', { name: /^the \d+ answers that show it$/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Close these answers' })).toBeVisible();
+  await shot(page, 'pupil-review');
+});
+
 test('pictures of the dials place', async ({ teacher, server }) => {
   await teacher.signIn();
   await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
@@ -162,11 +169,6 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await expect(page.getByRole('list', { name: 'Suggestions' }).getByRole('button').first()).toBeVisible();
   await shot(page, 'composer');
   await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('button', { name: 'Design a set of questions' }).click();
-  await page.getByRole('button', { name: 'Choose', exact: true }).click();
-  await expect(page.getByRole('button', { name: /Put \d+ questions/ })).toBeVisible();
-  await shot(page, 'set-designer');
-  await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
   await page.getByRole('link', { name: /^Show card/ }).click();
   for (const press of ['Show it', 'Next card', 'Show it']) await page.getByRole('button', { name: press }).click();
