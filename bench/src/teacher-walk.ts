@@ -65,6 +65,40 @@ async function demonstration(page: Page): Promise<number> {
   return walk.done;
 }
 
+const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name });
+
+/** From the ladder to which pupil holds which idea. */
+async function whoHoldsWhat(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const walk = new Actions(page);
+  await walk.click(link(page, 'Class review'));
+  await walk.click(link(page, 'Who holds what'));
+  await expect(page.getByRole('row', { name: /^Dov settled/ })).toBeVisible();
+  return walk.done;
+}
+
+/** From the ladder to the lesson of a group, drafted with its questions, on a day that is chosen. */
+async function groupToLesson(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const walk = new Actions(page);
+  await walk.click(link(page, 'Class review'));
+  const days = page.getByRole('combobox', { name: 'It is on' });
+  await walk.choose(days, (await days.getByRole('option').nth(1).getAttribute('value'))!);
+  await walk.click(button(page, /^Draft the lesson .*, Nearest hour$/));
+  await page.waitForURL(/\/lessons\//);
+  return walk.done;
+}
+
+/** From the ladder to all results of the class as a file. */
+async function exportAll(page: Page, url: string): Promise<number> {
+  await page.goto(url);
+  const walk = new Actions(page);
+  await walk.click(link(page, 'Class review'));
+  const [file] = await Promise.all([page.waitForEvent('download'), walk.click(link(page, 'All results (CSV)'))]);
+  await file.path();
+  return walk.done;
+}
+
 function longLesson(beatCount: number): Lesson {
   const lesson = draftLesson({ rung: 'five-to', minutes: 40, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
   const more = lesson.beats.filter(({ kind }) => kind === 'worked-example' || kind === 'say');
@@ -130,6 +164,9 @@ console.log('\nWalks, in actions');
 console.log(`  lesson ready from nothing  ${await lessonFromNothing(page, server.url)}, goal 6`);
 console.log(`  start live and ask         ${await startAndAsk(page, server.url)}, goal 3`);
 console.log(`  demonstration of a time    ${await demonstration(page)}, goal 2`);
+console.log(`  who holds what             ${await whoHoldsWhat(page, server.url)}, goal 2`);
+console.log(`  a group’s lesson, on a day ${await groupToLesson(page, server.url)}, goal 3`);
+console.log(`  all results as a file      ${await exportAll(page, server.url)}, goal 2`);
 for (const beatCount of [120, 300]) await editing(page, server.url, beatCount);
 await browser.close();
 server.stop();

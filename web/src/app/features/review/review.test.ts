@@ -1,6 +1,6 @@
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
-import { diagnose } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, diagnose, markOf, type Item, type Response } from '@zeitpunkt/core';
 import { Diagnoser, type DiagnosisWish } from '../../shared/diagnosis/diagnoser';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
@@ -120,4 +120,26 @@ test('a correction that is refused says why, and nothing changes on the screen',
   await press('Correct it');
   await until(() => page.textContent!.includes('There is no such answer in this lesson.'));
   expect(textOf(find.getByRole('columnheader', { name: /Question 1/ }))).toContain('1 of 2 right');
+});
+
+test('a wording that says no time can be let count for the class, and what it did is said', async () => {
+  const item: Item = { id: 'w', kind: 'write-words', timeSec: 27_000, from: 'display', lines: 1 };
+  const wrote = (name: string, line: string) => {
+    const response: Response = { kind: 'write-words', lines: [line] };
+    return { ...responseOf(name, 'q1'), askingId: 'w', response, mark: markOf(item, response, DEFAULT_SETTINGS) };
+  };
+  const asking = { ...askingOf('q1', 'revealed'), id: 'w', item };
+  const responses = [wrote('Anouk', 'seven and a half'), wrote('Bashir', 'half past eight')];
+  const detail = { ...withRun({ askings: [asking] }, { responses }), endedAtMs: 1 };
+  const { find, page, press, server } = await open(detail);
+  const WORDINGS = `POST /api/classes/${detail.classId}/wordings`;
+  const wordings = [{ id: 'w1', wording: 'seven and a half', timeSec: 27_000, atMs: 1, answers: 4 }];
+  server.on(WORDINGS, { comments: [], moves: [], wordings, homePages: [] });
+  server.on(`GET /api/sessions/${detail.id}`, detail);
+  await press(/^Bashir, question 1/);
+  expect(find.queryByRole('button', { name: /count for the whole class/ })).toBeNull();
+  await press(/^Anouk, question 1/);
+  await press('Let “seven and a half” count for the whole class');
+  await until(() => page.textContent!.includes('4 answers are right by it.'));
+  expect(server.sent(WORDINGS)).toMatchObject([{ responseId: responses[0]!.id, wording: 'seven and a half' }]);
 });
