@@ -153,6 +153,8 @@ test('a pupil over the weeks with remarks, and a page for home that is edited, k
   await page.emulateMedia({ media: 'print' });
   await expect(sheet.getByText('Count in fives while you brush your teeth.')).toBeVisible();
   await expect(page.getByRole('navigation', { name: 'Looks at this class' })).toBeHidden();
+  await expect(page.getByRole('heading', { name: 'Terns' })).toBeHidden();
+  await expect(page.getByRole('button', { name: 'Sign out' })).toBeHidden();
   await page.emulateMedia({ media: 'screen' });
   await sheet.getByRole('button', { name: /^As proposed/ }).click();
   await expect(sheet.getByLabel('One thing to try at home')).not.toHaveValue(/brush your teeth/);

@@ -81,6 +81,11 @@ import { authActions, authFeature } from '../../state/auth';
         margin-left: 0;
       }
     }
+    @media print {
+      header {
+        display: none;
+      }
+    }
   `,
 })
 export class TeacherFrame {

@@ -18,7 +18,7 @@ import { ClassReviewStore } from './class-review-store';
         <p class="problem" role="alert">{{ problem }} <button mat-button type="button" (click)="store.open(id())">Try again</button></p>
       }
       @if (store.insight(); as insight) {
-        <h1>{{ insight.className }}</h1>
+        <h1 class="class-name">{{ insight.className }}</h1>
         <p class="facts">{{ from() }}</p>
         <nav aria-label="Looks at this class">
           @for (look of looks; track look.path) {

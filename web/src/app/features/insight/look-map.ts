@@ -73,7 +73,7 @@ const ofHundred = (part: number) => Math.round(Math.abs(100 * part));
 
 function masteryChange({ word, difference, interval, pupils }: Change): string {
   if (word === 'none') return `no change can be told yet (${pupils} pupils)`;
-  const by = `by about ${ofHundred(difference)} of 100 questions, surely between ${ofHundred(interval[0])} and ${ofHundred(interval[1])}`;
+  const by = `by about ${ofHundred(difference)} of 100 questions, probably between ${ofHundred(interval[0])} and ${ofHundred(interval[1])}`;
   return `${word === 'more' ? 'better' : 'less well'} ${by} (${pupils} pupils)`;
 }
 
