@@ -117,6 +117,7 @@ test('a book finds answers again by pupil, rung, lesson or id, tells the weeks, 
   const book = new InsightBook(pupils, [...all('Anouk', TO, nearest, at(9)), ...all('Anouk', PAST, right, at(2, 's2'))]);
   expect(book.answers({ pupilId: 'Anouk', rung: 'quarter-to' }).map(({ askingId }) => askingId).sort()).toEqual([...TO].sort()); // prettier-ignore
   expect(book.answers({ sessionId: 's2' })).toHaveLength(PAST.length);
+  expect(book.answers({ pupilId: 'Anouk', untilMs: NOW - 5 * DAY_MS })).toHaveLength(TO.length);
   expect(book.answers({ ids: ['s1 Anouk 2:45', 'nobody'] })).toHaveLength(1);
   const weeks = book.weeks('Anouk');
   expect(weeks.map(({ sessionId, rungs, ideas }) => [sessionId, rungs.map(({ rung }) => rung).join(' '), ideas])).toEqual([

@@ -14,6 +14,8 @@ export interface AnswerFilter {
   readonly pupilId?: string;
   readonly rung?: RungId;
   readonly sessionId?: string;
+  /** Milliseconds since 1970; later ones are left out. */
+  readonly untilMs?: number;
 }
 
 /** What a pupil had mastered, and which ideas were held, as far as could be told at the end of a lesson. */
@@ -77,10 +79,16 @@ export class InsightBook {
   }
 
   /** Answers that fit, the newest first. */
-  answers({ ids, pupilId, rung, sessionId }: AnswerFilter): InsightAnswer[] {
+  answers({ ids, pupilId, rung, sessionId, untilMs = Infinity }: AnswerFilter): InsightAnswer[] {
     const some = ids ? ids.flatMap((id) => this.byId.get(id) ?? []) : pupilId ? (this.byPupil.get(pupilId) ?? []) : [...this.byId.values()];
     return some
-      .filter((one) => (!pupilId || one.pupilId === pupilId) && (!rung || one.rung === rung) && (!sessionId || one.sessionId === sessionId))
+      .filter(
+        (one) =>
+          (!pupilId || one.pupilId === pupilId) &&
+          (!rung || one.rung === rung) &&
+          (!sessionId || one.sessionId === sessionId) &&
+          one.atMs <= untilMs,
+      )
       .sort((one, other) => other.atMs - one.atMs);
   }
 

@@ -175,6 +175,9 @@ test('a pupil over the weeks: what they could do and held then, with remarks tha
   const weeks = [...find.getByRole('region', { name: 'Over the weeks, as a table' }).querySelectorAll('tbody tr')].map(textOf);
   expect(weeks[0]).toMatch(/not yet Nearest hour/);
   expect(weeks[1]).not.toMatch(/Nearest hour/);
+  fireEvent.click(find.getByRole('region', { name: 'Over the weeks, as a table' }).querySelectorAll('tbody button')[0]!);
+  await until(() => page.querySelector('zp-answers-list') !== null);
+  expect(textOf(page.querySelector('zp-answers-list')!)).toContain('10 answers, 4 right');
   await type(find.getByLabelText('A remark, for you alone'), 'Explains it to others.');
   await press('Keep it');
   await until(() => page.textContent!.includes('Explains it to others.'));

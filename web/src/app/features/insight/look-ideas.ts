@@ -108,16 +108,6 @@ import { ClassReviewStore } from './class-review-store';
       font-weight: 400;
       text-align: left;
     }
-    .link {
-      min-height: 26px;
-      padding: 0;
-      border: 0;
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-decoration: underline;
-      cursor: pointer;
-    }
     ul {
       margin: 0.3rem 0 0;
       padding: 0;

@@ -2,7 +2,7 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { misconceptionOf, RUNG_IDS, RUNGS, type IdeaFinding, type MasteryPoint, type RungId } from '@zeitpunkt/core';
+import { dayOf, dayWords, misconceptionOf, RUNG_IDS, RUNGS, type IdeaFinding, type MasteryPoint, type RungId } from '@zeitpunkt/core';
 import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
 import { intervalWords, MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { Chart, type ChartOf } from '../../ui/chart';
@@ -65,8 +65,15 @@ export class LookPupil {
     return ideas.map((id) => misconceptionOf(id).name).join(', ');
   }
 
-  protected open(rung: RungId): void {
-    void this.store.show(`${this.pupil()!.name}, ${RUNGS[rung].name.toLowerCase()}`, { pupilId: this.pupilId(), rung });
+  /** The answers on a rung, as many as there were at a moment. */
+  protected open(rung: RungId, untilMs?: number): void {
+    const when = untilMs === undefined ? '' : `, up to ${dayWords(dayOf(untilMs))}`;
+    const filter = { pupilId: this.pupilId(), rung, ...(untilMs !== undefined && { untilMs }) };
+    void this.store.show(`${this.pupil()!.name}, ${RUNGS[rung].name.toLowerCase()}${when}`, filter);
+  }
+
+  protected openLesson({ sessionId, atMs }: MasteryPoint): void {
+    void this.store.show(`${this.pupil()!.name} on ${dayWords(dayOf(atMs))}`, { pupilId: this.pupilId(), sessionId });
   }
 
   protected openIdea({ id, evidence, unlike }: IdeaFinding, shows: boolean): void {

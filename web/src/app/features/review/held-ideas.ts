@@ -57,16 +57,6 @@ import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
     p {
       margin: 0;
     }
-    .link {
-      min-height: 28px;
-      padding: 0 0.2rem;
-      border: 0;
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-decoration: underline;
-      cursor: pointer;
-    }
   `,
 })
 export class HeldIdeas {

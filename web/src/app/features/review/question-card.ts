@@ -95,16 +95,6 @@ interface Given {
       gap: 0.75rem;
       align-items: center;
     }
-    .link {
-      min-height: 26px;
-      padding: 0;
-      border: 0;
-      background: none;
-      color: inherit;
-      font: inherit;
-      text-decoration: underline;
-      cursor: pointer;
-    }
   `,
 })
 export class QuestionCard {
