@@ -43,9 +43,9 @@ test('a question is asked again, and another like it: each has its own answers o
 
   await teacher.end();
   const column = (name: RegExp) => expect(teacher.page.getByRole('columnheader', { name })).toBeVisible();
-  await column(/Question 1 Read a dial, 7:30 0 of 1 right/);
-  await column(/Question 2 Read a dial, 7:30, again 1 of 1 right/);
-  await column(/Question 3 Read a dial, \d+:\d\d 0 of 1 right/);
+  await column(/Question 1, Read a dial, 7:30: all answers 0 of 1 right/);
+  await column(/Question 2, Read a dial, 7:30, again: all answers 1 of 1 right/);
+  await column(/Question 3, Read a dial, \d+:\d\d: all answers 0 of 1 right/);
 });
 
 test('of five clocks all that show a time are chosen, on a phone, and the reveal says which are right', async ({ teacher, newPupil }) => {

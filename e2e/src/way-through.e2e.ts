@@ -87,7 +87,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
 
   await teacher.end();
   const { page } = teacher;
-  await expect(page.getByRole('columnheader', { name: /Question 1 Read a dial, 7:30 1 of 3 right/ })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: /Question 1, Read a dial, 7:30: all answers 1 of 3 right/ })).toBeVisible();
   await page.getByRole('button', { name: 'Bashir, question 1: partly Nearest hour or coming hour' }).click();
   await expect(page.locator('zp-response-card')).toContainText(/8:30\s*as given\s*7:30\s*right/);
   await page.getByRole('button', { name: /Ceri, question 3/ }).click();
