@@ -126,11 +126,17 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   await teacher.begin();
   const heard: string[] = [];
   const seen: string[] = [];
+  let hasRead = false;
   for (let step = 1; step <= stepCount; step++) {
     await expect(teacher.place).toContainText(`Step ${step} of ${stepCount}`);
-    if ((await teacher.place.innerText()).startsWith('Ask') && (await runa.stem.innerText()) === 'What time is it?') {
-      await runa.read('9', '15');
-      await runa.expectKept();
+    if ((await teacher.place.innerText()).startsWith('Ask')) {
+      // The first question asks for the time. The desk may be a moment behind the console: its stem tells nothing of a later one.
+      if (!hasRead) {
+        await expect(runa.stem).toHaveText('What time is it?');
+        await runa.read('9', '15');
+        await runa.expectKept();
+      }
+      hasRead = true;
     }
     const notes = await page.locator('.notes').innerText();
     if (notes !== 'Nothing to say here.') heard.push(notes);
