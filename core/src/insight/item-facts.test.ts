@@ -75,7 +75,7 @@ test('what stood out: at most five sentences, each with the answers that it is a
     facts,
     againOf: facts.askingId === 'again' ? '7:30' : null,
   }));
-  const said = stoodOut({ questions, answers, late: 0 });
+  const said = stoodOut({ questions, answers });
   expect(said.map(({ text }) => text)).toEqual([
     '“Coming hour” would explain answers of 3 pupils, in question 1.',
     'Asked again, question 1 was right for 4 of 4; at first for 2 of 6.',
@@ -84,5 +84,5 @@ test('what stood out: at most five sentences, each with the answers that it is a
   ]);
   for (const { answers: shows } of said) expect(shows.length).toBeGreaterThan(0);
   expect(said[0]!.answers.map(({ pupilId }) => pupilId)).toEqual(['a', 'b', 'c']);
-  expect(stoodOut({ questions: [], answers: [], late: 0 })).toEqual([]);
+  expect(stoodOut({ questions: [], answers: [] })).toEqual([]);
 });

@@ -15,8 +15,6 @@ export interface LessonSeen {
   readonly questions: readonly { readonly number: number; readonly facts: ItemFacts; readonly againOf: string | null }[];
   /** The answers that count, each with the ideas that its mark names. */
   readonly answers: readonly (InsightAnswer & { readonly ideas: readonly MisconceptionId[] })[];
-  /** Answers that came late and do not count. */
-  readonly late: number;
 }
 
 export const MOST_SENTENCES = 5;

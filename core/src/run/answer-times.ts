@@ -27,7 +27,10 @@ export function answerTimes(
   const byKind = new Map<QuestionKindId, Map<RungId, number[]>>();
   for (const { kind, rung, responseTimeMs } of answers) {
     const rungs = byKind.get(kind) ?? new Map<RungId, number[]>();
-    byKind.set(kind, rungs.set(rung, [...(rungs.get(rung) ?? []), responseTimeMs]));
+    byKind.set(kind, rungs);
+    const times = rungs.get(rung);
+    if (times) times.push(responseTimeMs);
+    else rungs.set(rung, [responseTimeMs]);
   }
   const told: ClassTimes = {};
   for (const [kind, rungs] of byKind) {

@@ -38,11 +38,11 @@ export function liveQueries(db: Db) {
     .values(placeholders(['sessionId', 'seq', 'commandId', 'command', 'atMs']))
     .prepare();
   const responsesStamp = db.$client
-    .prepare('SELECT count(*), total(counted), max(received_at_ms) FROM response WHERE session_id = ?')
+    .prepare('SELECT count(*), total(counted * rowid), max(received_at_ms) FROM response WHERE session_id = ?')
     .raw();
   const correctionsStamp = db.$client
     .prepare(
-      'SELECT count(*), total(undone_at_ms IS NULL), max(at_ms) FROM correction WHERE response_id IN (SELECT id FROM response WHERE session_id = ?)',
+      'SELECT count(*), total((undone_at_ms IS NULL) * rowid), max(at_ms) FROM correction WHERE response_id IN (SELECT id FROM response WHERE session_id = ?)',
     )
     .raw();
   const commandKnown = db

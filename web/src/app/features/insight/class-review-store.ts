@@ -10,7 +10,6 @@ import {
   type Group,
   type GroupKey,
   type IsoDate,
-  type RungId,
   type ClassChange,
 } from '@zeitpunkt/core';
 import type { HomePageEdit, PlanDetail, PlanSaved, ReviewNotes } from '@zeitpunkt/contract';
@@ -194,9 +193,6 @@ export const ClassReviewStore = signalStore(
           patchState(store, { drafting: false });
         }
       },
-
-      /** How many pupils are at which word on a rung. */
-      wordsOn: (rung: RungId) => store.insight()?.picture.pupils.map(({ mastery }) => mastery[rung]?.word ?? null) ?? [],
     };
   }),
   withHooks((_store, source = inject(InsightSource)) => ({ onDestroy: () => source.stop() })),

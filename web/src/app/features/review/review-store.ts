@@ -6,7 +6,7 @@ import { itemFacts, stoodOut, type InsightAnswer } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 import { answersOfLesson } from '../../shared/insight/answers-of-lesson';
 import type { AnswerInLesson } from '../../shared/insight/insight-messages';
-import { counts, withCounted } from '../../shared/late';
+import { withCounted } from '../../shared/late';
 import { reviewTable } from './review-table';
 
 /** What is looked at closely: one answer, one question, or some answers that have something in common. */
@@ -52,17 +52,16 @@ export const ReviewStore = signalStore(
       const row = table()?.rows.find(({ pupil }) => pupil.id === at.pupilId);
       return (row && row.cells.find(({ question }) => question.askingId === at.askingId)) ?? null;
     }),
-    late: computed(() => detail()?.live.responses.filter((one) => !counts(one)).length ?? 0),
     names: computed(() => new Map((detail()?.pupils ?? []).map(({ id, name }) => [id, name]))),
   })),
-  withComputed(({ detail, names, table, facts, answers, late, opened }) => ({
+  withComputed(({ detail, names, table, facts, answers, opened }) => ({
     stoodOut: computed(() => {
       const questions = (table()?.questions ?? []).map(({ askingId, number, againOf }) => ({
         number,
         againOf,
         facts: facts().get(askingId)!,
       }));
-      return stoodOut({ questions, answers: answers(), late: late() });
+      return stoodOut({ questions, answers: answers() });
     }),
     /** The answers that have something in common, as they are listed. */
     shown: computed(() => {
