@@ -45,7 +45,16 @@ const listen = (cookie: string) =>
 const [own, led]: [Client[], Client[]] = [[], []];
 let steps = ownSteps(prepareLesson((await teacher.send<{ lesson: Lesson }>('GET', `/api/lessons/${lesson!.id}`)).lesson));
 for (const { id: classId } of classes) {
-  const start = { id: randomUUID(), lessonId: lesson!.id, classId, pupilIds: null, firstDay: day(0), lastDay: day(3), byKey: true };
+  const start = {
+    id: randomUUID(),
+    lessonId: lesson!.id,
+    classId,
+    pupilIds: null,
+    firstDay: day(0),
+    lastDay: day(3),
+    byKey: true,
+    voice: false,
+  };
   const given = await teacher.send<Given>('POST', '/api/own-pace', start);
   const room = await teacher.send<Detail>('POST', '/api/sessions', { id: randomUUID(), lessonId: lesson!.id, classId });
   const tell = (command: object) => teacher.send('POST', `/api/sessions/${room.id}/commands`, { id: randomUUID(), command });

@@ -88,6 +88,13 @@ export const RevealSchema = Exact({
   own: Nullable(Exact({ verdict: VerdictSchema, sayToPupil: Type.String() })),
 });
 
+/** The teacher's voice at a step: the sound by its id, and its captions. */
+const StepVoice = Exact({
+  takeId: Uuid,
+  durationMs: Type.Number({ minimum: 0 }),
+  cues: Type.Array(Exact({ fromMs: Type.Number({ minimum: 0 }), toMs: Type.Number({ minimum: 0 }), text: Type.String() })),
+});
+
 /** What a desk shows of a lesson at own pace beside what is on its stage. */
 const OwnPaceView = Exact({
   /** What the teacher would say at this step. */
@@ -102,6 +109,15 @@ const OwnPaceView = Exact({
   /** What the teacher writes; empty where nothing is. */
   lines: Type.Array(Type.String()),
   lastDay: IsoDateSchema,
+  /** Where the lesson speaks with the teacher's voice; null where it does not. */
+  voice: Nullable(
+    Exact({
+      /** What is heard here; null where nothing was recorded for this step. */
+      here: Nullable(StepVoice),
+      /** The sound of the step that comes next, so that it can be fetched ahead; null where none is or none may be yet. */
+      nextTakeId: Nullable(Uuid),
+    }),
+  ),
 });
 
 /** All that a pupil's desk shows, with what is known of a kind's own parts: all of them, or only their kind. */

@@ -10,6 +10,7 @@ import {
   readRoomState,
   readRun,
   readStage,
+  readTake,
   readWaiting,
   STORED_FORMATS,
   type Check,
@@ -25,6 +26,7 @@ import { MarkSchema } from './responses.js';
 import { ResultRowSchema } from './results.js';
 import { StageStateSchema } from './stage.js';
 import { RoomStateSchema, RunSchema } from './teacher.js';
+import { TakeSchema } from './voice.js';
 
 // Every version of everything that was ever stored is read for ever. A file is added with each version and never changed.
 const FOLDER = join(__dirname, '../../core/src/formats/old-files');
@@ -46,6 +48,7 @@ const READERS: Record<StoredFormatId, (text: string) => unknown> = {
   response: (text) => readResponse(text, '', checkOf(ResponseSchema)),
   waiting: (text) => readWaiting(text, checkOf(Waiting)),
   result: (text) => readResult(text, '', checkOf(ResultRowSchema)),
+  take: (text) => readTake(text, '', checkOf(TakeSchema)),
   stage: (text) => readStage(text, checkOf(StageStateSchema)),
 };
 

@@ -19,6 +19,8 @@ export const OwnPaceStart = Exact({
   lastDay: IsoDateSchema,
   /** Whether the room key opens it too, under any name of those it is given to. */
   byKey: Type.Boolean(),
+  /** Whether the lesson speaks with the teacher’s takes, as far as they fit. */
+  voice: Type.Boolean(),
 });
 export type OwnPaceStart = Data<typeof OwnPaceStart>;
 
@@ -27,6 +29,7 @@ export const OwnPaceChange = Exact({
   firstDay: Type.Optional(IsoDateSchema),
   lastDay: Type.Optional(IsoDateSchema),
   byKey: Type.Optional(Type.Boolean()),
+  voice: Type.Optional(Type.Boolean()),
 });
 export type OwnPaceChange = Data<typeof OwnPaceChange>;
 export const OwnPaceLine = Exact({ pupilId: Nullable(Uuid), line: Line });
@@ -50,6 +53,7 @@ export const OwnPaceLive = Exact({
   firstDay: IsoDateSchema,
   lastDay: IsoDateSchema,
   byKey: Type.Boolean(),
+  voice: Type.Boolean(),
   endedAtMs: Nullable(AtMs),
   line: Line,
   places: Type.Array(OwnPlace),

@@ -194,6 +194,7 @@ export {
   readRoomState,
   readRun,
   readStage,
+  readTake,
   readWaiting,
   writeDialBuild,
   writeLesson,
@@ -204,6 +205,7 @@ export {
   writeRoomState,
   writeRun,
   writeStage,
+  writeTake,
   writeWaiting,
 } from './formats/stored.js';
 export { drawRoomKey, KEY_LENGTH, KEY_PICTURES, readPictures, roomKeyText, type KeyPicture, type RoomKey } from './live/room-key.js';
@@ -249,3 +251,16 @@ export { InsightBook, type AnswerFilter, type MasteryPoint } from './insight/ins
 export { correctedMark } from './question-kinds/corrected-mark.js';
 export { acceptingItem, wordingsOf, type ClassWording } from './question-kinds/class-wordings.js';
 export type { ResultRow } from './insight/result-row.js';
+export { LONGEST_TAKE_MS, type Cue, type Span, type Take } from './voice/take.js';
+export { fingerprintOf } from './voice/fingerprint.js';
+export { decibelOf, LEVEL_MS, levelsOf } from './voice/levels.js';
+export { shiftSpans, speechIn, type Speech } from './voice/speech.js';
+export { NEW_WATCH, watchLevel, type LevelFault, type LevelWatch } from './voice/level-watch.js';
+export { linesOf, phrasesOf } from './voice/phrases.js';
+export { cuesOf } from './voice/align.js';
+export { spokenSteps, takeFor, voicedSteps, type VoicedStep } from './voice/takes-of.js';
+export { BREATH_MS, cueAt, filmOf, shotAt, type Film, type Shot, type ThinkAs } from './voice/film.js';
+export type { Chapter } from './voice/chapters.js';
+export { webVtt } from './voice/webvtt.js';
+export { generateVoice, wavFile, type GeneratedVoice } from './rehearsal/generated-voice.js';
+export { paceOfTakes, planByTakes } from './voice/take-times.js';

@@ -39,6 +39,8 @@ import { resultsPlugin } from './features/results/plugin.js';
 import { InsightLines } from './features/review/insight-lines.js';
 import { reviewPlugin } from './features/review/plugin.js';
 import { simulatedPlugin } from './features/simulated/plugin.js';
+import { voicePlugin } from './features/voice/plugin.js';
+import { takesOf } from './features/voice/queries.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
@@ -96,7 +98,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
   const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
-  const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils });
+  const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
   await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, own, findDesk, keyTries }));
@@ -194,6 +196,7 @@ async function registerOthers(
   });
   await app.register(resultsPlugin, { store, requireTeacher: guard.require, nowMs, onChanged: classChanged });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
+  await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });
   await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
     mustBeFree(store.db, classId, name, id);

@@ -7,6 +7,7 @@ import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { runFormat } from './run/run.js';
 import { stageFormat } from './stage/stage.js';
+import { takeFormat } from './take/take.js';
 import { waitingFormat } from './waiting/waiting.js';
 
 /** Everything that is stored as JSON, by the name of its folder, here and among the old files. */
@@ -21,6 +22,7 @@ export const STORED_FORMATS = {
   plan: planFormat,
   run: runFormat,
   result: resultFormat,
+  take: takeFormat,
 } as const;
 
 export type StoredFormatId = keyof typeof STORED_FORMATS;

@@ -7,6 +7,7 @@ import type { ClassPlan } from '../series/plan.js';
 import type { Response } from '../question-kinds/registry.js';
 import type { Run } from '../run/run.js';
 import type { StageState } from '../scene/stage-state.js';
+import type { Take } from '../voice/take.js';
 import { dialBuildFormat } from './dial-build/dial-build.js';
 import { readThrough, stamped } from './door.js';
 import type { Check } from './format.js';
@@ -18,6 +19,7 @@ import { responseFormat } from './response/response.js';
 import { roomStateFormat } from './room-state/room-state.js';
 import { runFormat } from './run/run.js';
 import { stageFormat } from './stage/stage.js';
+import { takeFormat } from './take/take.js';
 import { waitingFormat } from './waiting/waiting.js';
 
 // The one door for everything stored: the only place where stored JSON is parsed or written, on the server, in the browser
@@ -68,6 +70,12 @@ export function readResult(row: unknown, named: string, check: Check): ResultRow
 }
 /** The same as an object: files of results spread it over their columns. */
 export const writeResult = (row: ResultRow): object => stamped(resultFormat, row);
+
+/** What is kept of a take beside its sound. @param named the step it belongs to */
+export function readTake(text: unknown, named: string, check: Check): Take {
+  return readThrough(takeFormat, text, check, named, undefined);
+}
+export const writeTake = (take: Take): string => JSON.stringify(stamped(takeFormat, take));
 
 export function readStage(text: unknown, check: Check): StageState {
   return readThrough(stageFormat, text, check, '', undefined);

@@ -37,9 +37,12 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     'own_place',
     'participant',
     'pupil',
+    'recording',
     'response',
     'saved_dial',
     'session_event',
+    'take',
+    'take_piece',
     'teacher',
   ]);
   for (const { sql } of tables) expect(sql).toMatch(/STRICT$/);

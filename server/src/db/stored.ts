@@ -8,6 +8,7 @@ import {
   readResult,
   readRoomState,
   readRun,
+  readTake,
   prepareLesson,
   type ClassPlan,
   type DialBuild,
@@ -17,6 +18,7 @@ import {
   type ResultRow,
   type RoomState,
   type Run,
+  type Take,
 } from '@zeitpunkt/core';
 import {
   ClassPlanSchema,
@@ -27,6 +29,7 @@ import {
   ResultRowSchema,
   RoomStateSchema,
   RunSchema,
+  TakeSchema,
 } from '@zeitpunkt/contract';
 import { checkOf } from '../http/fits.js';
 
@@ -53,5 +56,7 @@ export const stored = {
     checkPlan(plan);
     return plan;
   },
+  /** A take. @throws CoreError TAKE_UNREADABLE with the path, FORMAT_NEWER */
+  take: (text: unknown, step: string): Take => readTake(text, step, checkOf(TakeSchema)),
   mark: (text: string, pupil: string): Mark => readMark(text, pupil, checkOf(MarkSchema)),
 };

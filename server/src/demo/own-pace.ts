@@ -4,6 +4,7 @@ import type { Store } from '../db/connection.js';
 import { pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import { OwnRooms } from '../features/own-pace/own-rooms.js';
+import { takesOf } from '../features/voice/queries.js';
 import { newToken, tokenHash } from '../http/tokens.js';
 import { profileAfter, TAUGHT } from './story.js';
 import { roomsAt } from './teach.js';
@@ -23,10 +24,16 @@ export async function giveHalfDone(
   const { teacherId, classId, lessonId, nowMs } = given;
   let clockMs = nowMs - 2 * DAY_MS;
   const rooms = roomsAt(store, () => clockMs);
-  const own = new OwnRooms({ store, nowMs: () => clockMs, rooms, pupilsOf: (id) => pupilsOf(store.db, id) });
+  const own = new OwnRooms({
+    store,
+    nowMs: () => clockMs,
+    rooms,
+    pupilsOf: (id) => pupilsOf(store.db, id),
+    takesOf: (of) => takesOf(store.db, of),
+  });
   const firstDay = dayOf(clockMs);
   const id = randomUUID();
-  const start = { id, lessonId, classId, pupilIds: null, firstDay, lastDay: daysOn(firstDay, 9), byKey: true };
+  const start = { id, lessonId, classId, pupilIds: null, firstDay, lastDay: daysOn(firstDay, 9), byKey: true, voice: true };
   own.give(start, teacherId, pinLesson(store.db, teacherId, lessonId, clockMs)!);
   const room = own.find(id)!;
   const rng = seededRng(77);

@@ -9,6 +9,7 @@ import { installStarterLessons } from '../features/lessons/starter.js';
 import { savePlan } from '../features/plans/queries.js';
 import { giveHalfDone } from './own-pace.js';
 import { DEMO_LESSONS, demoPlan } from './plan.js';
+import { recordDemo } from './recording.js';
 import { TAUGHT, type Taught } from './story.js';
 import { teachOnce } from './teach.js';
 
@@ -25,7 +26,7 @@ export const TERNS = [
 
 /**
  * Fills an empty database with the demo teacher and class, six lessons ready to teach, eleven lessons taught over five weeks,
- * and one given out to be done at own pace; leaves any other database as it is.
+ * and one recorded with a generated sound and given out to be done at own pace; leaves any other database as it is.
  */
 export async function seedDemo(store: Store, nowMs: number): Promise<void> {
   const queries = authQueries(store.db);
@@ -51,6 +52,7 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
       'ready' in taught ? lessonIds[taught.ready]! : draftAndPutAway(store, teacherId, lessonIds.length + number, taught, fromMs);
     await teachOnce(store, { teacherId, classId, lessonId, number, fromMs });
   }
+  recordDemo(store, { teacherId, lessonId: lessonIds[1]!, nowMs });
   await giveHalfDone(store, { teacherId, classId, lessonId: lessonIds[1]!, nowMs });
 }
 

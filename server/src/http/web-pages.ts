@@ -90,6 +90,8 @@ export async function securityHeaders(app: FastifyInstance): Promise<void> {
         'style-src': ["'self'"],
         'img-src': ["'self'", 'data:'],
         'font-src': ["'self'"],
+        // A take is played from the memory of the page.
+        'media-src': ["'self'", 'blob:'],
         'connect-src': ["'self'"],
         'manifest-src': ["'self'"],
         'base-uri': ["'self'"],

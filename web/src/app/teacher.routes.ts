@@ -39,6 +39,24 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/own-pace/own-pace-place').then((file) => file.OwnPacePlace),
       },
       {
+        path: 'lessons/:id/record',
+        title: 'Record',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/record/record').then((file) => file.Record),
+      },
+      {
+        path: 'lessons/:id/transcript',
+        title: 'Transcript',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/video/transcript').then((file) => file.Transcript),
+      },
+      {
+        path: 'lessons/:id/video',
+        title: 'Video',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/video/video').then((file) => file.Video),
+      },
+      {
         path: 'lessons/:id/print',
         title: 'Print the script',
         canActivate: [signedIn],

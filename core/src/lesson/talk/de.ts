@@ -52,6 +52,12 @@ export const german: Talk = {
   },
   isSet: (at) => (minuteOfHour(at) === 0 ? 'Beide Zeiger passen zusammen.' : 'Schau: Der kurze Zeiger ist mitgegangen.'),
   stopHere: 'Halte hier an und denk nach.',
+  chapters: {
+    beginning: 'Anfang',
+    watch: 'Schau zu',
+    turn: (from, to) => `Du bist dran: ${from === to ? `Frage ${from}` : `Fragen ${from} bis ${to}`}`,
+    end: 'Schluss',
+  },
   noPrinter: 'Kein Drucker?',
   oneHand: {
     hour(at) {

@@ -46,6 +46,12 @@ export const english: Talk = {
   },
   isSet: (at) => (minuteOfHour(at) === 0 ? 'Both hands agree.' : 'Look: the short hand has moved along with the long one.'),
   stopHere: 'Stop here and think.',
+  chapters: {
+    beginning: 'Beginning',
+    watch: 'Watch',
+    turn: (from, to) => `Your turn: ${from === to ? `question ${from}` : `questions ${from} to ${to}`}`,
+    end: 'End',
+  },
   noPrinter: 'No printer?',
   oneHand: {
     hour(at) {

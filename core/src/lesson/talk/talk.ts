@@ -26,6 +26,13 @@ export interface Talk {
   isSet(at: SecondOfDay): string;
   /** Said in a recording at a question. */
   readonly stopHere: string;
+  /** Parts of a recorded lesson, and its questions by their numbers, from and to. */
+  readonly chapters: {
+    readonly beginning: string;
+    readonly watch: string;
+    readonly turn: (from: number, to: number) => string;
+    readonly end: string;
+  };
   /** Opens the way round for those without a printer. */
   readonly noPrinter: string;
   /** One hand alone: what is asked, and what it tells. */

@@ -13,7 +13,7 @@ beforeEach(async () => {
   const [{ id: classId }] = (await teacher.send('GET', '/api/classes')).json();
   pupils = (await teacher.send('GET', `/api/classes/${classId}`)).json().pupils;
   const [{ id: lessonId }] = (await teacher.send('GET', '/api/lessons')).json();
-  start = { id: randomUUID(), lessonId, classId, pupilIds: null, firstDay: TODAY, lastDay: LAST, byKey: true };
+  start = { id: randomUUID(), lessonId, classId, pupilIds: null, firstDay: TODAY, lastDay: LAST, byKey: true, voice: false };
 });
 afterEach(() => school.remove());
 

@@ -11,10 +11,13 @@ import {
   NO_CALLS,
   ownIndex,
   ownSteps,
+  takeFor,
   writeRun,
   type PreparedLesson,
   type Run,
+  type Step,
   type StepRef,
+  type Take,
 } from '@zeitpunkt/core';
 import type { DeskView, MarkedResponse, OwnPaceLive, OwnPlace, Participant, Pupil, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
@@ -31,6 +34,8 @@ import type { ownPace } from './tables.js';
 
 export interface OwnRoomNeeds extends Omit<RoomNeeds, 'onEnded' | 'wrongKeys'> {
   readonly own: OwnPaceQueries;
+  /** What the teacher has said at the steps of a lesson. */
+  readonly takesOf: (lessonId: string) => readonly Take[];
 }
 
 /** Where a pupil stands, as it is kept. */
@@ -48,6 +53,7 @@ export class OwnRoom implements OpenRoom {
   readonly classId: string;
   readonly teacherId: string;
   readonly className: string;
+  readonly lessonId: string;
   readonly lesson: PreparedLesson;
   readonly admitsNewcomers = false;
   /** A school week: it is gone on with on other days. */
@@ -56,6 +62,8 @@ export class OwnRoom implements OpenRoom {
   private readonly answers: Answers;
   private readonly hub: Hub;
   private readonly windows = new Set<Line>();
+  /** What is heard at each step, by its beat and name; read when it is first asked for. */
+  private voice: ReadonlyMap<Step, Take> | null = null;
   private places = new Map<string, Place>();
   /** Counts the views that went out, so that a desk knows the newer one. */
   private seq = 0;
@@ -70,6 +78,7 @@ export class OwnRoom implements OpenRoom {
     this.classId = record.classId;
     this.teacherId = record.teacherId;
     this.className = record.className;
+    this.lessonId = record.lessonId;
     this.lesson = lesson;
     this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
     this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (response) => this.answered(response));
@@ -114,6 +123,13 @@ export class OwnRoom implements OpenRoom {
     return place;
   }
 
+  /** Whether a take belongs to a step that the pupil may be at. */
+  mayHear(participantId: string, takeId: string): boolean {
+    const farthest = farthestOwnStep(this.lesson, this.runOf(this.roster.get(participantId).pupilId));
+    const steps = ownSteps(this.lesson).slice(0, farthest + 1);
+    return steps.some((step) => this.takeAt(step)?.id === takeId);
+  }
+
   /** A pupil goes to another step, or has the same one once more. @throws CoreError ROOM_POSITION_RANGE, OWN_PACE_DAYS */
   async go(participantId: string, to: StepRef): Promise<void> {
     this.mustBeOpen();
@@ -150,9 +166,9 @@ export class OwnRoom implements OpenRoom {
   }
 
   live(): OwnPaceLive {
-    const { firstDay, lastDay, byKey, line } = this.given;
+    const { firstDay, lastDay, byKey, voice, line } = this.given;
     const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
-    return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, endedAtMs: null, line, places, responses: this.answers.latest };
+    return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, voice, endedAtMs: null, line, places, responses: this.answers.latest };
   }
 
   /** Takes what was changed about it: its days, its key, its line to all. */
@@ -189,6 +205,12 @@ export class OwnRoom implements OpenRoom {
   corrected(responseId: string): void {
     this.answers.corrected(responseId);
     this.tellAll();
+  }
+
+  /** Something was recorded or deleted: it is heard from now on, or not any more. */
+  takesChanged(): void {
+    this.voice = null;
+    if (this.given.voice) this.tellAll();
   }
 
   /** Other wordings count in the class now. */
@@ -308,6 +330,21 @@ export class OwnRoom implements OpenRoom {
     return { pupilId, name, at: run && ownIndex(this.lesson, run.at), done: finishedAtMs !== null, heardAtMs, online, line };
   }
 
+  /** What is heard at a step: the take that fits the lesson as it was given out. */
+  private takeAt(step: Step | undefined): Take | null {
+    if (!step || !this.given.voice) return null;
+    if (!this.voice) {
+      const takes = this.needs.takesOf(this.lessonId);
+      this.voice = new Map(
+        ownSteps(this.lesson).flatMap((one) => {
+          const take = takeFor(this.lesson, one, takes);
+          return take ? [[one, take] as const] : [];
+        }),
+      );
+    }
+    return this.voice.get(step) ?? null;
+  }
+
   private viewParts(participantId: string) {
     const { name, pupilId } = this.roster.get(participantId);
     const { line } = this.placeOf(pupilId);
@@ -317,15 +354,24 @@ export class OwnRoom implements OpenRoom {
     const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className }, nowMs);
     const steps = ownSteps(this.lesson);
     const farthest = farthestOwnStep(this.lesson, run);
+    const at = ownIndex(this.lesson, run.at);
+    const here = this.takeAt(steps[at]);
+    const next = at < farthest ? this.takeAt(steps[at + 1]) : null;
     const own = {
       narration: narrationAt(this.lesson, run.at),
-      at: ownIndex(this.lesson, run.at),
+      at,
       farthest,
       steps: steps.slice(0, farthest + 1).map(({ ref }) => ref),
       total: steps.length,
       done: isOwnDone(this.lesson, run),
       lines: [this.given.line, line].filter((text) => text !== ''),
       lastDay: this.given.lastDay,
+      voice: this.given.voice
+        ? {
+            here: here && { takeId: here.id, durationMs: here.durationMs, cues: here.cues },
+            nextTakeId: next?.id ?? null,
+          }
+        : null,
     };
     const pupil = { participantId, pupilName: name, ready: null, own };
     return { shared, pupil, latest: (askingId: string) => this.answers.latestOf(pupilId, askingId) };

@@ -22,6 +22,7 @@ export interface OwnRoomsOptions {
   readonly nowMs: () => number;
   readonly rooms: RoomDirectory;
   readonly pupilsOf: (classId: string) => Pupil[];
+  readonly takesOf: OwnRoomNeeds['takesOf'];
 }
 
 /** All lessons that were given out and are not over, each read from the database when it is first asked for. */
@@ -32,7 +33,7 @@ export class OwnRooms {
 
   constructor(private readonly options: OwnRoomsOptions) {
     this.own = ownPaceQueries(options.store.db);
-    this.needs = { ...options.rooms.needs, own: this.own };
+    this.needs = { ...options.rooms.needs, own: this.own, takesOf: options.takesOf };
   }
 
   /**
@@ -40,7 +41,7 @@ export class OwnRooms {
    * @throws CoreError OWN_PACE_DAYS, SESSION_ID_TAKEN, PUPIL_UNKNOWN
    */
   give(start: OwnPaceStart, teacherId: string, lesson: { readonly version: number; readonly file: Lesson }): OwnPaceDetail {
-    const { id, lessonId, classId, pupilIds, firstDay, lastDay, byKey } = start;
+    const { id, lessonId, classId, pupilIds, firstDay, lastDay, byKey, voice } = start;
     const { queries } = this.options.rooms;
     const known = queries.session(id)?.session;
     if (known && known.teacherId !== teacherId)
@@ -64,7 +65,7 @@ export class OwnRooms {
           createdAtMs: this.options.nowMs(),
           endedAtMs: null,
         });
-        this.own.insert({ sessionId: id, firstDay, lastDay, byKey, toAll: pupilIds === null }, pupilIds ?? inClass);
+        this.own.insert({ sessionId: id, firstDay, lastDay, byKey, voice, toAll: pupilIds === null }, pupilIds ?? inClass);
       })();
     }
     return this.detail(id, teacherId);
@@ -151,6 +152,11 @@ export class OwnRooms {
     const over = this.own.over(dayOf(this.options.nowMs()));
     for (const { id } of over) this.endRecord(readRecord(this.options.rooms.queries, id)!);
     return over.length;
+  }
+
+  /** The recording of a lesson has changed. */
+  takesChanged(lessonId: string): void {
+    for (const room of this.open.values()) if (room.lessonId === lessonId) room.takesChanged();
   }
 
   /** A class has changed: where a lesson was given to all of it, whoever is new has a place in it. */

@@ -13,6 +13,8 @@ export const ownPace = sqliteTable('own_pace', {
   lastDay: text('last_day').$type<IsoDate>().notNull(),
   /** Whether the room key opens it too, under any name of those it is given to; otherwise join cards alone do. */
   byKey: integer('by_key', { mode: 'boolean' }).notNull(),
+  /** Whether it speaks with the teacher's takes. */
+  voice: integer({ mode: 'boolean' }).notNull().default(false),
   /** Given to the whole class: whoever comes into it has a place, too. */
   toAll: integer('to_all', { mode: 'boolean' }).notNull(),
   /** What the teacher writes to all; empty where nothing is. */

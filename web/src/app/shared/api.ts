@@ -47,13 +47,14 @@ export async function ask<Reply>(method: 'GET' | 'POST', url: string, body?: unk
 }
 
 /**
- * Sends a file as it is; it can be given up.
+ * Sends a file as it is; with a signal it can be given up.
  * @throws ApiProblem with the server's sentence, or LINE_LOST
  */
-export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSignal): Promise<Reply> {
+export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSignal | null = null): Promise<Reply> {
   const headers = { 'content-type': 'application/octet-stream' };
   const reply = await fetch(url, { method: 'POST', credentials: 'same-origin', body: file, headers, signal }).catch(() => null);
   if (!reply) throw new ApiProblem('LINE_LOST', 'The server cannot be reached just now.');
+  if (reply.status === 204) return undefined as Reply;
   if (reply.ok) return (await reply.json()) as Reply;
   throw await problemOf(reply);
 }

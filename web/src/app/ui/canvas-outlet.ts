@@ -1,19 +1,36 @@
 import type { Ink, Scene, SceneNode } from '@zeitpunkt/core';
-import type { Inks } from './inks';
 import { DIGIT_MIDDLE } from './svg-geometry';
 
+/** A colour value for every ink. */
+export type Inks = Readonly<Record<Exclude<Ink, 'none'>, string>>;
+
 /** Everything that drawing needs of a canvas; a worker's canvas has it too. */
-export type CanvasPen = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
+export type CanvasPen = CanvasState &
+  CanvasTransform &
+  CanvasCompositing &
+  CanvasFillStrokeStyles &
+  CanvasRect &
+  CanvasDrawPath &
+  CanvasText &
+  CanvasPathDrawingStyles &
+  CanvasTextDrawingStyles;
 
 /**
  * Draws a scene on a canvas as it stands, as the SVG outlet does in its own way.
  * @param width width of the picture in pixels; its height follows from the scene
- * @param background fills the picture first; null leaves it clear
+ * @param background fills the picture first; null leaves what is there
+ * @param at where the picture begins, in pixels
  */
-export function drawOnCanvas(pen: CanvasPen, scene: Scene, inks: Inks, width: number, background: Ink | null): void {
+export function drawOnCanvas(
+  pen: CanvasPen,
+  scene: Scene,
+  inks: Inks,
+  width: number,
+  background: Ink | null,
+  at: { readonly x: number; readonly y: number } = { x: 0, y: 0 },
+): void {
   const scale = width / scene.width;
-  pen.setTransform(scale, 0, 0, scale, 0, 0);
-  pen.clearRect(0, 0, scene.width, scene.height);
+  pen.setTransform(scale, 0, 0, scale, at.x, at.y);
   if (background && background !== 'none') {
     pen.fillStyle = inks[background];
     pen.fillRect(0, 0, scene.width, scene.height);

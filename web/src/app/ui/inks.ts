@@ -1,7 +1,4 @@
-import type { Ink } from '@zeitpunkt/core';
-
-/** A colour value for every ink. */
-export type Inks = Readonly<Record<Exclude<Ink, 'none'>, string>>;
+import type { Inks } from './canvas-outlet';
 
 const NAMES = ['ink', 'soft', 'faint', 'face', 'paper', 'hour', 'minute', 'red', 'blue', 'accent', 'zone'] as const;
 

@@ -22,6 +22,8 @@ export interface StagePlay {
   readonly motionMs: number;
   /** When it began, on this window's `Date.now` clock. */
   readonly beganAtMs: number;
+  /** How far it has come, in milliseconds, where something else than the clock tells so: a voice that can pause and go slower. */
+  readonly elapsedMs?: () => number;
   /** The hands are turned by somebody: they glide there from where they were last seen. */
   readonly glides?: boolean;
 }
@@ -69,7 +71,7 @@ export class StageView {
     const from = calm ? null : this.glideFrom(play);
     const draw = () => {
       const now = Date.now();
-      const elapsedMs = Math.max(0, now - play.beganAtMs);
+      const elapsedMs = Math.max(0, play.elapsedMs?.() ?? now - play.beganAtMs);
       const moving = elapsedMs < play.motionMs;
       const shownMs = calm && moving ? Math.floor(elapsedMs / REDUCED_STEP_MS) * REDUCED_STEP_MS : elapsedMs;
       const state = play.stateAt(shownMs);

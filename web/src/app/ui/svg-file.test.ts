@@ -1,5 +1,5 @@
 import { dialOf, dialScene, gearedPose, secondOfDay, stageOfBuild, stageScene, NEW_BUILD, TEACHING_LAYERS } from '@zeitpunkt/core';
-import type { Inks } from './inks';
+import type { Inks } from './canvas-outlet';
 import { svgFile } from './svg-file';
 
 const inks = new Proxy({}, { get: (_, name) => `#${String(name)}` }) as Inks;

@@ -1,5 +1,5 @@
 import type { Ink, Scene, SceneNode } from '@zeitpunkt/core';
-import type { Inks } from './inks';
+import type { Inks } from './canvas-outlet';
 import { geometryOf, SVG_TAGS } from './svg-geometry';
 
 /** A scene as the text of an SVG file: colours as values, readable by any program. */

@@ -8,6 +8,8 @@ import { LazyPart } from '../../ui/lazy-part';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
+import { OwnSteps } from './own-steps';
+import { VoiceClock } from './voice-clock';
 
 /** Parts that few lessons need: fetched when they are first shown. */
 const PARTS = {
@@ -15,12 +17,14 @@ const PARTS = {
   calls: () => import('./desk-calls').then((file) => file.DeskCalls),
   share: () => import('./desk-share').then((file) => file.DeskShare),
   says: () => import('./own-says').then((file) => file.OwnSays),
+  voice: () => import('./own-voice').then((file) => file.OwnVoice),
   ways: () => import('./own-pace').then((file) => file.OwnPace),
 };
 
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
+  providers: [OwnSteps, VoiceClock],
   imports: [Confirm, DeskQuestion, LazyPart, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -42,7 +46,7 @@ const PARTS = {
         }
         <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
       </header>
-      <main [class.own]="view.own">
+      <main [class.own]="view.own" [class.voiced]="view.own?.voice">
         @if (store.outdated()) {
           <p class="problem" role="status">
             A new version is here. <button class="button outlined" type="button" (click)="reload()">Load the page again</button>
@@ -79,6 +83,9 @@ const PARTS = {
               <p>{{ view.lessonTitle }} begins soon.</p>
             }
           </div>
+        }
+        @if (view.own?.voice && !practising()) {
+          <zp-lazy [load]="parts.voice" />
         }
         @if (view.own && !practising()) {
           <zp-lazy [load]="parts.ways" />
@@ -147,6 +154,16 @@ const PARTS = {
       max-height: 62vh;
       max-height: 62dvh;
     }
+    .voiced .stage {
+      max-height: 52vh;
+      max-height: 52dvh;
+    }
+    @media (max-width: 480px) {
+      .voiced .stage {
+        max-height: 46vh;
+        max-height: 46dvh;
+      }
+    }
     .words {
       padding: 2rem 1rem;
       text-align: center;
@@ -161,6 +178,7 @@ export class DeskRoom {
   }
 
   protected readonly store = inject(DeskStore);
+  private readonly voice = inject(VoiceClock);
   protected readonly parts = PARTS;
   protected readonly tall = heldUpright();
 
@@ -202,11 +220,13 @@ export class DeskRoom {
     if (!stage) return null;
     const { before, beat, settings, elapsedMs, motionMs, marks, glides } = stage;
     const context = { settings, layers: TEACHING_LAYERS, itemOf: noItems };
+    const voiceMs = this.voice.elapsedMs();
     return {
       stateAt: (ms) => withMarks(beat ? movingBeatOf(beat).at(before, beat, ms, context) : before, marks),
       motionMs,
       beganAtMs: this.store.viewAtMs() - elapsedMs,
       glides,
+      ...(voiceMs && { elapsedMs: voiceMs }),
     };
   });
 

@@ -6,6 +6,8 @@ import { render, textOf } from '../../testing/render';
 import { DeskStore } from './desk-store';
 import { OwnPace } from './own-pace';
 import { OwnSays } from './own-says';
+import { OwnSteps } from './own-steps';
+import { VoiceClock } from './voice-clock';
 
 const GO = 'POST /api/desk/own/go';
 const steps = ['b1', 'b2', 'b3', 'b4'].map((beatId) => ({ beatId, step: 'beat' }));
@@ -21,6 +23,7 @@ const own = (change: Partial<NonNullable<DeskView['own']>> = {}): DeskView =>
       done: false,
       lines: [],
       lastDay: '2026-12-04',
+      voice: null,
       ...change,
     },
   });
@@ -29,7 +32,7 @@ async function open(component: typeof OwnPace | typeof OwnSays, first = own()) {
   const view = signal<DeskView | null>(first);
   const store = { view, take: async (next: DeskView) => view.set(next) };
   const server = new FakeServer();
-  const screen = await render(component, {}, [{ provide: DeskStore, useValue: store }]);
+  const screen = await render(component, {}, [{ provide: DeskStore, useValue: store }, OwnSteps, VoiceClock]);
   const turn = async () => {
     for (let times = 0; times < 3; times++) {
       await new Promise((resolve) => setTimeout(resolve));

@@ -1,10 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import type { DeskView } from '@zeitpunkt/contract';
-import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DeskStore } from './desk-store';
-
-/** While the line is lost the same step is asked for again after this pause, in milliseconds. */
-const AGAIN_MS = 2000;
+import { OwnSteps } from './own-steps';
 
 /** A lesson at own pace: the way on, back and once more. Loaded where a lesson is one. */
 @Component({
@@ -15,16 +11,16 @@ const AGAIN_MS = 2000;
       @if (own.done) {
         <p class="done" role="status"><strong>You have done all of it.</strong> You can look at everything once more.</p>
       }
-      @if (problem(); as problem) {
+      @if (ways.problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
       }
       <div class="ways">
-        <button type="button" class="button outlined big" [disabled]="own.at === 0" (click)="goTo(own.at - 1)">Back</button>
-        @if (isStage()) {
-          <button type="button" class="button outlined big" (click)="goTo(own.at)">Once more</button>
+        <button type="button" class="button outlined big" [disabled]="own.at === 0" (click)="ways.goTo(own.at - 1)">Back</button>
+        @if (isStage() && !own.voice?.here) {
+          <button type="button" class="button outlined big" (click)="ways.goTo(own.at)">Once more</button>
         }
         @if (own.at < own.farthest) {
-          <button type="button" class="button filled big on" (click)="goTo(own.at + 1)">Go on</button>
+          <button type="button" class="button filled big on" (click)="ways.goTo(own.at + 1)">Go on</button>
         } @else if (!own.done) {
           <span class="hint">Answer, and it goes on.</span>
         }
@@ -38,10 +34,10 @@ const AGAIN_MS = 2000;
           [max]="own.farthest + 1"
           [value]="own.at + 1"
           [attr.aria-valuetext]="'Step ' + (own.at + 1) + ' of ' + own.total"
-          (change)="goTo(place.valueAsNumber - 1)"
+          (change)="ways.goTo(place.valueAsNumber - 1)"
         />
       </label>
-      @if (waiting()) {
+      @if (ways.waiting()) {
         <p role="status">Waiting for the line …</p>
       }
     }
@@ -89,42 +85,5 @@ export class OwnPace {
   protected readonly store = inject(DeskStore);
   protected readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly isStage = computed(() => this.store.view()?.stage !== null);
-  protected readonly problem = signal<string | null>(null);
-  /** The step that is asked for; null where none is. */
-  protected readonly wanted = signal<number | null>(null);
-  protected readonly waiting = signal(false);
-  private timer = 0;
-
-  constructor() {
-    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
-  }
-
-  /** Goes to one of the steps so far, from 0; while the line is lost it is asked for again, and the latest wish counts. */
-  protected goTo(step: number): void {
-    const isOnTheWay = this.wanted() !== null;
-    this.wanted.set(step);
-    if (!isOnTheWay) void this.send();
-  }
-
-  private async send(): Promise<void> {
-    const step = this.wanted();
-    const to = step === null ? undefined : this.own()?.steps[step];
-    if (!to) return this.wanted.set(null);
-    try {
-      const view = await ask<DeskView>('POST', '/api/desk/own/go', { to });
-      this.problem.set(null);
-      this.waiting.set(false);
-      await this.store.take(view);
-      if (this.wanted() === step) this.wanted.set(null);
-      else void this.send();
-    } catch (error) {
-      if (error instanceof ApiProblem && error.mayPass) {
-        this.waiting.set(true);
-        this.timer = window.setTimeout(() => void this.send(), AGAIN_MS);
-        return;
-      }
-      this.wanted.set(null);
-      this.problem.set(sentenceOf(error));
-    }
-  }
+  protected readonly ways = inject(OwnSteps);
 }

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DeskStore } from './desk-store';
 import { ReadAloud } from './read-aloud';
+import { VoiceClock } from './voice-clock';
 
 /** What the teacher would say at a step of a lesson at own pace, to read or to hear, and what the teacher writes. */
 @Component({
@@ -45,6 +46,9 @@ import { ReadAloud } from './read-aloud';
 export class OwnSays {
   protected readonly store = inject(DeskStore);
   protected readonly own = computed(() => this.store.view()?.own ?? null);
-  /** Once a question is answered, the question itself says why. */
-  protected readonly narration = computed(() => (this.store.view()?.question?.reveal ? '' : (this.own()?.narration ?? '')));
+  private readonly voice = inject(VoiceClock);
+  /** Once a question is answered, the question itself says why; and where the teacher's voice says it, it is not said twice. */
+  protected readonly narration = computed(() =>
+    this.store.view()?.question?.reveal || this.voice.speaks() ? '' : (this.own()?.narration ?? ''),
+  );
 }

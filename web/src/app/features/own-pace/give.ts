@@ -1,8 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import type { ClassDetail, ClassPupil, ClassSummary, LessonDetail, OwnPaceDetail } from '@zeitpunkt/contract';
-import { dayOf, daysOn } from '@zeitpunkt/core';
+import type { ClassDetail, ClassPupil, ClassSummary, LessonDetail, OwnPaceDetail, RecordingDetail } from '@zeitpunkt/contract';
+import { dayOf, daysOn, prepareLesson, voicedSteps } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { TeacherFrame } from '../frame/teacher-frame';
@@ -81,6 +81,24 @@ const USUAL_DAYS = 7;
               </p>
             }
           </fieldset>
+          <fieldset>
+            <legend>Voice</legend>
+            @if (recorded() > 0) {
+              <label
+                ><input #speaks type="checkbox" [checked]="voice()" (change)="voice.set(speaks.checked)" /> your recorded voice leads
+                through the lesson</label
+              >
+              <p class="facts">
+                {{ recorded() }} of {{ spoken() }} steps are recorded as they are now; the others are read.
+                <a [routerLink]="['/lessons', id(), 'record']">Record more</a>
+              </p>
+            } @else {
+              <p class="facts">
+                Nothing is recorded for this lesson: pupils read what you would say, or have it read to them.
+                <a [routerLink]="['/lessons', id(), 'record']">Record your voice</a>
+              </p>
+            }
+          </fieldset>
           <div class="choice">
             <button mat-flat-button class="next" type="submit" [disabled]="busy() || whom().length === 0">
               Give it to {{ whom().length }} {{ whom().length === 1 ? 'pupil' : 'pupils' }}
@@ -146,6 +164,10 @@ export class Give {
   protected readonly firstDay = signal<string>(this.today);
   protected readonly lastDay = signal<string>(daysOn(this.today, USUAL_DAYS));
   protected readonly byKey = signal(true);
+  protected readonly voice = signal(true);
+  /** Steps at which something is said, and those of them that have a take which fits. */
+  protected readonly spoken = signal(0);
+  protected readonly recorded = signal(0);
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
   protected readonly whom = computed(() => this.pupils().filter(({ id }) => this.toAll() || this.chosen().has(id)));
@@ -184,6 +206,7 @@ export class Give {
         firstDay: this.firstDay(),
         lastDay: this.lastDay(),
         byKey: this.byKey(),
+        voice: this.voice() && this.recorded() > 0,
       });
       await this.router.navigate(['/own-pace', id]);
     });
@@ -192,10 +215,14 @@ export class Give {
 
   private async load(id: string): Promise<void> {
     await this.attempt(async () => {
-      const [lesson, classes] = await Promise.all([
+      const [lesson, classes, { takes }] = await Promise.all([
         ask<LessonDetail>('GET', `/api/lessons/${id}`),
         ask<ClassSummary[]>('GET', '/api/classes'),
+        ask<RecordingDetail>('GET', `/api/lessons/${id}/recording`),
       ]);
+      const steps = voicedSteps(prepareLesson(lesson.lesson), takes);
+      this.spoken.set(steps.length);
+      this.recorded.set(steps.filter(({ take, stale }) => take && !stale).length);
       this.lesson.set(lesson);
       this.classes.set(classes);
       const first = classes.find((one) => one.id === this.of()) ?? classes[0];

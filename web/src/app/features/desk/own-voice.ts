@@ -1,0 +1,240 @@
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { TakePlayer } from '../../shared/voice/take-player';
+import { DeskStore } from './desk-store';
+import { OwnSteps } from './own-steps';
+import { VoiceClock } from './voice-clock';
+
+/** Slower, for those who want to follow word by word. */
+const SLOW = 0.8;
+/** A breath between two steps, and the time to look at an answer once its reason was said, in milliseconds. */
+const BREATH_MS = 400;
+const LOOK_MS = 3000;
+/** A sound that could not be fetched is tried again after this pause, in milliseconds. */
+const AGAIN_MS = 2000;
+/** Sounds that are kept: the one at hand, the next, and one to go back to. */
+const KEPT_SOUNDS = 3;
+const CAPTIONS = 'zp-captions';
+
+/** The teacher's voice at own pace: it speaks step by step, stops at each question and goes on after; again, slower, with captions. */
+@Component({
+  selector: 'zp-own-voice',
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (voice(); as voice) {
+      @if (captions() && caption(); as caption) {
+        <p class="caption" aria-live="off">{{ caption }}</p>
+      }
+      @if (problem(); as problem) {
+        <p class="problem" role="alert">{{ problem }}</p>
+      }
+      @if (waiting()) {
+        <p role="status">Waiting for the line …</p>
+      }
+      <div class="keys" role="group" aria-label="The voice of your teacher">
+        <button type="button" class="button filled big main" [disabled]="!voice.here" (click)="press()">
+          {{ state() === 'playing' ? 'Pause' : state() === 'ended' ? 'Listen again' : 'Listen' }}
+        </button>
+        <button type="button" class="button outlined" [disabled]="!voice.here" (click)="again()">Again</button>
+        <button type="button" class="button outlined" [attr.aria-pressed]="slow()" (click)="setSlow(!slow())">Slower</button>
+        <button type="button" class="button outlined" [attr.aria-pressed]="captions()" (click)="setCaptions(!captions())">Captions</button>
+      </div>
+    }
+  `,
+  styles: `
+    :host {
+      display: grid;
+      gap: 0.5rem;
+      margin-top: 0.4rem;
+    }
+    .keys {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      justify-content: center;
+    }
+    .keys button {
+      min-height: 48px;
+    }
+    @media (max-width: 480px) {
+      .keys {
+        display: grid;
+        grid-template-columns: repeat(6, 1fr);
+      }
+      .keys button {
+        grid-column: span 2;
+        padding-inline: 0.25rem;
+      }
+      .keys .main {
+        grid-column: span 6;
+      }
+    }
+    .caption {
+      min-height: 2.8em;
+      margin: 0;
+      font-size: 1.25rem;
+      line-height: 1.4;
+      text-align: center;
+      text-wrap: balance;
+    }
+  `,
+})
+export class OwnVoice {
+  private readonly store = inject(DeskStore);
+  private readonly steps = inject(OwnSteps);
+  private readonly clock = inject(VoiceClock);
+  private readonly own = computed(() => this.store.view()?.own ?? null);
+  protected readonly voice = computed(() => this.own()?.voice ?? null);
+  /** Names what is to be heard: another step, or the same one wished for once more. */
+  private readonly place = computed(() => {
+    const own = this.own();
+    const at = own?.steps[own.at];
+    return at ? `${at.beatId}/${at.step} ${this.steps.onceMore()} ${own?.voice?.here?.takeId ?? ''}` : '';
+  });
+  /** Where the sound of this step stands. */
+  protected readonly state = signal<'silent' | 'playing' | 'paused' | 'ended'>('silent');
+  /** The pupil has pressed once: from then on the voice goes on by itself. */
+  private readonly begun = signal(false);
+  protected readonly slow = signal(false);
+  protected readonly captions = signal(localStorage.getItem(CAPTIONS) !== 'off');
+  protected readonly caption = signal('');
+  protected readonly problem = signal<string | null>(null);
+  protected readonly waiting = signal(false);
+  private readonly player = new TakePlayer(() => this.ended());
+  private readonly sounds = new Map<string, Promise<Blob>>();
+  private endedAtMs = 0;
+  private next = 0;
+  private ticking = 0;
+
+  constructor() {
+    effect(() => {
+      this.place();
+      untracked(() => this.begin());
+    });
+    effect(() => {
+      const next = this.voice()?.nextTakeId;
+      if (next) void this.fetch(next).catch(() => undefined); // fetched again when it is heard
+    });
+    inject(DestroyRef).onDestroy(() => {
+      this.stop();
+      this.clock.elapsedMs.set(null);
+      this.clock.speaks.set(false);
+    });
+  }
+
+  protected press(): void {
+    if (this.state() === 'playing') {
+      this.player.pause();
+      this.state.set('paused');
+      clearInterval(this.ticking);
+    } else if (this.state() === 'paused') {
+      this.state.set('playing');
+      this.tick();
+      void this.player.resume();
+    } else void this.play();
+  }
+
+  protected again(): void {
+    void this.play();
+  }
+
+  protected setSlow(slow: boolean): void {
+    this.slow.set(slow);
+    this.player.setRate(slow ? SLOW : 1);
+  }
+
+  protected setCaptions(shown: boolean): void {
+    this.captions.set(shown);
+    localStorage.setItem(CAPTIONS, shown ? 'on' : 'off');
+  }
+
+  /** Another step: it is heard at once, if the pupil has begun to listen. */
+  private begin(): void {
+    this.stop();
+    const here = this.voice()?.here ?? null;
+    this.state.set('silent');
+    this.caption.set(here?.cues[0]?.text ?? '');
+    this.problem.set(null);
+    this.clock.speaks.set(here !== null);
+    // Before the voice begins, the stage waits for it.
+    this.clock.elapsedMs.set(here ? () => 0 : null);
+    if (here && this.begun()) void this.play();
+  }
+
+  private async play(): Promise<void> {
+    const here = this.voice()?.here;
+    if (!here) return;
+    this.begun.set(true);
+    clearTimeout(this.next);
+    const place = this.place();
+    try {
+      const sound = await this.fetch(here.takeId);
+      if (place !== this.place()) return;
+      this.waiting.set(false);
+      this.state.set('playing');
+      this.clock.elapsedMs.set(() => this.elapsedMs());
+      await this.player.play(sound, this.slow() ? SLOW : 1);
+      this.tick();
+    } catch (error) {
+      if (place !== this.place()) return;
+      this.failed(error);
+    }
+  }
+
+  private failed(error: unknown): void {
+    const name = error instanceof DOMException ? error.name : '';
+    this.state.set('silent');
+    if (name === 'AbortError') return; // another sound has taken its place
+    if (name === 'NotAllowedError') return this.begun.set(false); // the browser wants a press first
+    if (name === 'NotSupportedError') {
+      this.clock.speaks.set(false);
+      this.clock.elapsedMs.set(null);
+      return this.problem.set('This device cannot play the voice. Read along, or have it read to you.');
+    }
+    this.waiting.set(true);
+    this.next = window.setTimeout(() => void this.play(), AGAIN_MS);
+  }
+
+  private ended(): void {
+    this.endedAtMs = Date.now();
+    this.state.set('ended');
+    clearInterval(this.ticking);
+    const view = this.store.view();
+    const own = view?.own;
+    // At a question that is still to be answered nothing goes on; nor where this step is the last.
+    if (!view || !own || own.at >= own.farthest || view.question?.phase === 'open') return;
+    const leftMs = Math.max(0, (view.stage?.motionMs ?? 0) - this.elapsedMs());
+    this.next = window.setTimeout(() => this.steps.goTo(own.at + 1), Math.max(leftMs, view.question ? LOOK_MS : BREATH_MS));
+  }
+
+  private elapsedMs(): number {
+    return this.state() === 'ended' ? this.player.atMs + Date.now() - this.endedAtMs : this.player.atMs;
+  }
+
+  private tick(): void {
+    clearInterval(this.ticking);
+    this.ticking = window.setInterval(() => {
+      const atMs = this.player.atMs;
+      const cue = this.voice()?.here?.cues.find(({ fromMs, toMs }) => fromMs <= atMs && atMs < toMs);
+      if (cue) this.caption.set(cue.text);
+    }, 100);
+  }
+
+  private stop(): void {
+    this.player.stop();
+    clearTimeout(this.next);
+    clearInterval(this.ticking);
+  }
+
+  private fetch(takeId: string): Promise<Blob> {
+    const known = this.sounds.get(takeId);
+    if (known) return known;
+    const sound = fetch(`/api/desk/own/takes/${takeId}`).then((reply) => {
+      if (!reply.ok) throw new Error(`The sound cannot be fetched just now (status ${reply.status}).`);
+      return reply.blob();
+    });
+    this.sounds.set(takeId, sound);
+    sound.catch(() => this.sounds.delete(takeId));
+    for (const old of [...this.sounds.keys()].slice(0, -KEPT_SOUNDS)) this.sounds.delete(old);
+    return sound;
+  }
+}

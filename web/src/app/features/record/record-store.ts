@@ -1,0 +1,288 @@
+import { computed, DestroyRef, inject } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import type { RecordingDetail } from '@zeitpunkt/contract';
+import {
+  fingerprintOf,
+  LONGEST_TAKE_MS,
+  motionMs,
+  narrationAt,
+  type LevelFault,
+  type PreparedLesson,
+  type Step,
+  type Take,
+} from '@zeitpunkt/core';
+import { v4 as uuid } from 'uuid';
+import { ask, sentenceOf } from '../../shared/api';
+import { finishTake, type WholeTake } from './finish-take';
+import { Microphone, MicrophoneProblem, type MicrophoneChoice } from './microphone';
+import { encoderOfBrowser, type TakeEncoder } from './take-encoder';
+import { TakeKeeper, type Safety } from './take-keeper';
+import type { KeptTake } from './take-store';
+
+interface RecordState {
+  readonly lessonId: string | null;
+  /** What the server holds; null until it has said so. */
+  readonly detail: RecordingDetail | null;
+  /** Takes that are whole and still on their way to the server. */
+  readonly onTheWay: readonly WholeTake[];
+  readonly safety: Safety;
+  /** The microphone: not asked for, being opened, or heard. */
+  readonly microphone: 'off' | 'opening' | 'on';
+  readonly microphones: readonly MicrophoneChoice[];
+  readonly microphoneId: string | null;
+  /** How loud it is now, in dB, and what is wrong with it. */
+  readonly db: number;
+  readonly fault: LevelFault | null;
+  /** The take at hand: none, being recorded, waiting in a pause, or being ended. */
+  readonly taking: 'none' | 'recording' | 'paused' | 'ending';
+  /** When it began, or went on after a pause, on this window's clock; and how long it was before that, in milliseconds. */
+  readonly sinceMs: number;
+  readonly tookMs: number;
+  /** Takes whose silence is being cut off just now. */
+  readonly finishing: number;
+  readonly problem: string | null;
+  /** What was done by itself and should be known: a take that was cut off was kept. */
+  readonly word: string | null;
+  /** Another window of this browser records. */
+  readonly elsewhere: boolean;
+}
+
+const LOCK = 'zeitpunkt-recording';
+const CHOSEN = 'zeitpunkt-microphone';
+const ALL_SAFE: Safety = { waiting: 0, deviceKeeps: true, lineLost: false, problem: null };
+
+/** The recording of a lesson as it is made: the microphone, the take at hand, and where what was said is safe. */
+export const RecordStore = signalStore(
+  withState<RecordState>({
+    lessonId: null,
+    detail: null,
+    onTheWay: [],
+    safety: ALL_SAFE,
+    microphone: 'off',
+    microphones: [],
+    microphoneId: null,
+    db: -100,
+    fault: null,
+    taking: 'none',
+    sinceMs: 0,
+    tookMs: 0,
+    finishing: 0,
+    problem: null,
+    word: null,
+    elsewhere: false,
+  }),
+  withComputed(({ detail, onTheWay }) => ({
+    /** Each step's take, those on the way too. */
+    takes: computed((): readonly Take[] => [...(detail()?.takes ?? []), ...onTheWay().map(({ take }) => take)]),
+  })),
+  withMethods((store) => {
+    let keeper: TakeKeeper | null = null;
+    let microphone: Microphone | null = null;
+    let encoder: TakeEncoder | null = null;
+    let taken: KeptTake | null = null;
+    let tooLong = 0;
+    let letGo: () => void = () => undefined;
+
+    const tell = (problem: string | null) => patchState(store, { problem });
+    const showOnTheWay = () => patchState(store, { onTheWay: keeper?.whole ?? [] });
+
+    /** A take becomes whole: its silence is cut off, and captions are laid along it. */
+    const finish = async (kept: KeptTake, cutOff: boolean): Promise<void> => {
+      if (!keeper) return;
+      patchState(store, ({ finishing }) => ({ finishing: finishing + 1 }));
+      try {
+        const whole = await finishTake(kept, keeper.piecesOf(kept.id));
+        if (whole) await keeper.finish(kept.id, whole);
+        else await keeper.drop(kept.id);
+        showOnTheWay();
+        if (cutOff && whole)
+          patchState(store, { word: 'A take that was cut off was kept as far as it had come. Listen to it, or retake it.' });
+        if (!whole && !cutOff) patchState(store, { word: 'Nothing was heard, so no take was kept.' });
+      } catch (error) {
+        tell(`This take could not be made ready; it is kept on this device. ${sentenceOf(error)}`);
+      } finally {
+        patchState(store, ({ finishing }) => ({ finishing: finishing - 1 }));
+      }
+    };
+
+    /** Ends the take at hand and goes on at once: it is made ready meanwhile. */
+    const endTake = async (): Promise<void> => {
+      const [ending, kept] = [encoder, taken];
+      if (!ending || !kept) return;
+      [encoder, taken] = [null, null];
+      clearTimeout(tooLong);
+      patchState(store, { taking: 'ending' });
+      await ending.stop();
+      patchState(store, { taking: 'none', tookMs: 0 });
+      void finish(kept, false);
+    };
+
+    const beginTake = (prepared: PreparedLesson, { ref }: Step): boolean => {
+      const start = encoderOfBrowser();
+      if (!keeper || !microphone) return false;
+      if (!start) {
+        tell('This browser cannot record sound. A newer one can.');
+        return false;
+      }
+      const id = uuid();
+      const own = keeper;
+      // The first piece may come before the device has begun to keep the take: pieces wait for that.
+      let kept: Promise<void> = Promise.resolve();
+      encoder = start(microphone.stream, (bytes) => void (kept = kept.then(() => own.addPiece(id, bytes))), microphoneGone);
+      const nowMs = Date.now();
+      taken = {
+        id,
+        lessonId: store.lessonId()!,
+        at: ref,
+        mime: encoder.mime,
+        said: narrationAt(prepared, ref),
+        fingerprint: fingerprintOf(prepared, ref),
+        madeAtMs: nowMs,
+        moves: motionMs(prepared, ref) > 0,
+        whole: null,
+      };
+      kept = own.begin(taken);
+      const stop = encoder.stop;
+      encoder = { ...encoder, stop: () => stop().then(() => kept) };
+      tooLong = window.setTimeout(() => void forgotten(), LONGEST_TAKE_MS);
+      patchState(store, { taking: 'recording', sinceMs: nowMs, tookMs: 0, problem: null, word: null });
+      return true;
+    };
+
+    const forgotten = async () => {
+      await endTake();
+      patchState(store, { word: 'Half an hour at one step: the recording has stopped by itself. What was said is kept.' });
+    };
+
+    const microphoneGone = () => {
+      const wasTaking = encoder !== null;
+      void endTake().then(() => {
+        closeMicrophone();
+        tell(
+          wasTaking
+            ? 'The microphone was pulled out. What was said up to then is kept; choose a microphone and retake this step.'
+            : 'The microphone was pulled out. Choose another one.',
+        );
+      });
+    };
+
+    const closeMicrophone = () => {
+      microphone?.close();
+      microphone = null;
+      patchState(store, { microphone: 'off', db: -100, fault: null });
+    };
+
+    const openMicrophone = async (id: string | null): Promise<boolean> => {
+      closeMicrophone();
+      patchState(store, { microphone: 'opening', problem: null });
+      try {
+        const opened = await Microphone.open(id);
+        microphone = opened;
+        opened.onGone(microphoneGone);
+        opened.listen((db, { fault }) => patchState(store, { db, fault }));
+        const chosen = opened.id;
+        if (chosen) localStorage.setItem(CHOSEN, chosen);
+        patchState(store, { microphone: 'on', microphoneId: chosen, microphones: await Microphone.all() });
+        return true;
+      } catch (error) {
+        if (!(error instanceof MicrophoneProblem)) throw error;
+        patchState(store, { microphone: 'off', problem: error.message });
+        return false;
+      }
+    };
+
+    /** Does something with the recording on the server, and shows what it holds then. */
+    const change = async (work: () => Promise<RecordingDetail>): Promise<boolean> => {
+      try {
+        patchState(store, { detail: await work(), problem: null });
+        return true;
+      } catch (error) {
+        tell(sentenceOf(error));
+        return false;
+      }
+    };
+    const at = (path: string) => `/api/lessons/${store.lessonId()}/${path}`;
+
+    /** One window of a browser records at a time; the lock goes with the page, however it ends. */
+    const takeLock = (): Promise<boolean> =>
+      new Promise((resolve) => {
+        if (!('locks' in navigator)) return resolve(true);
+        void navigator.locks.request(LOCK, { ifAvailable: true }, (lock) => {
+          resolve(lock !== null);
+          return lock && new Promise<void>((release) => (letGo = release));
+        });
+      });
+
+    return {
+      tell,
+
+      async load(lessonId: string): Promise<void> {
+        patchState(store, { lessonId });
+        await change(() => ask('GET', at('recording')));
+        if (!(await takeLock())) return patchState(store, { elsewhere: true });
+        patchState(store, { elsewhere: false });
+        keeper = new TakeKeeper(lessonId, {
+          safety: (safety) => patchState(store, { safety }),
+          kept: (detail) => {
+            patchState(store, { detail });
+            showOnTheWay();
+          },
+        });
+        for (const kept of await keeper.fromBefore()) await finish(kept, true);
+        showOnTheWay();
+      },
+
+      /** Opens the microphone that was used last, where there is one. */
+      async listen(id: string | null = localStorage.getItem(CHOSEN)): Promise<boolean> {
+        if (await openMicrophone(id)) return true;
+        // The one of last time is not plugged in today: any other will do.
+        if (id === null || id !== localStorage.getItem(CHOSEN)) return false;
+        localStorage.removeItem(CHOSEN);
+        return openMicrophone(null);
+      },
+
+      beginTake,
+      endTake,
+
+      pause(): void {
+        if (store.taking() !== 'recording') return;
+        encoder?.pause();
+        patchState(store, { taking: 'paused', tookMs: store.tookMs() + Date.now() - store.sinceMs() });
+      },
+      resume(): void {
+        if (store.taking() !== 'paused') return;
+        encoder?.resume();
+        patchState(store, { taking: 'recording', sinceMs: Date.now() });
+      },
+
+      /** The sound of a take, from here or from the server. */
+      async soundOf(take: Take): Promise<Blob> {
+        const own = keeper?.whole.find((one) => one.take.id === take.id);
+        if (own) return new Blob([own.sound], { type: take.mime });
+        const reply = await fetch(at(`takes/${take.id}/sound`));
+        if (!reply.ok) throw new Error('The sound of this take cannot be fetched just now.');
+        return reply.blob();
+      },
+
+      writeCues: ({ id }: Take, cues: Take['cues'], cuesEdited: boolean) =>
+        change(() => ask('POST', at(`takes/${id}/cues`), { cues, cuesEdited })),
+      bringBack: ({ id }: Take) => change(() => ask('POST', at(`takes/${id}/before`))),
+      deleteTake: ({ id }: Take) => change(() => ask('POST', at(`takes/${id}/delete`))),
+      deleteAll: () => change(() => ask('POST', at('recording/delete'))),
+      keepFor: (keepDays: number) => change(() => ask('POST', at('recording/keep'), { keepDays })),
+
+      close(): void {
+        void endTake().finally(() => {
+          closeMicrophone();
+          letGo();
+        });
+        keeper?.stop();
+      },
+    };
+  }),
+  withHooks({
+    onInit(store) {
+      inject(DestroyRef).onDestroy(() => store.close());
+    },
+  }),
+);

@@ -1,0 +1,230 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import { motionMs, nameInLesson, paceOfTakes, planByTakes, prepareLesson, stageAt, voicedSteps, type Take } from '@zeitpunkt/core';
+import { clock } from '../../shared/clock';
+import { everySecond } from '../../shared/every-second';
+import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
+import { TakePlayer } from '../../shared/voice/take-player';
+import { Confirm } from '../../ui/confirm';
+import { KeyList } from '../../ui/key-list';
+import { StageView, type StagePlay } from '../../ui/stage-view';
+import { TeacherFrame } from '../frame/teacher-frame';
+import { LessonStore } from '../script/lesson-store';
+import { CueEditor } from './cue-editor';
+import { MicrophoneBar } from './microphone-bar';
+import { RecordStore } from './record-store';
+import { SafetyWord } from './safety-word';
+import { TakeList, type TakeRow } from './take-list';
+
+const KEPT_WORDS: Readonly<globalThis.Record<number, string>> = { 30: 'a month', 90: 'three months', 365: 'a year', 1095: 'three years' };
+const KEPT_DAYS = Object.keys(KEPT_WORDS).map(Number);
+
+/** Records the teacher's voice along the script: what is said at each step is a take of its own, and each can be made again. */
+@Component({
+  selector: 'zp-record',
+  imports: [Confirm, CueEditor, KeyList, MatButton, MicrophoneBar, RouterLink, SafetyWord, StageView, TakeList, TeacherFrame],
+  providers: [LessonStore, RecordStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './record.html',
+  styleUrl: './record.scss',
+})
+export class Record {
+  readonly id = input.required<string>();
+  protected readonly lessons = inject(LessonStore);
+  protected readonly store = inject(RecordStore);
+  protected readonly clock = clock;
+  private readonly now = everySecond();
+
+  protected readonly prepared = computed(() => {
+    const lesson = this.lessons.lesson();
+    return lesson && prepareLesson(lesson);
+  });
+  protected readonly steps = computed(() => {
+    const prepared = this.prepared();
+    return prepared ? voicedSteps(prepared, this.store.takes()) : [];
+  });
+  /** The step at hand, by its place among these. */
+  protected readonly place = linkedSignal<string, number>({ source: this.id, computation: () => 0 });
+  protected readonly here = computed(() => this.steps()[this.place()] ?? null);
+  protected readonly rows = computed((): TakeRow[] => {
+    const lesson = this.lessons.lesson();
+    return this.steps().map(({ step, words, take, stale }, index) => ({
+      id: `${step.ref.beatId}/${step.ref.step}`,
+      number: step.stepsOfBeat > 1 ? `${step.beatIndex + 1}.${step.stepInBeat + 1}` : String(step.beatIndex + 1),
+      name: step.stepsOfBeat > 1 && step.stepInBeat > 0 ? '' : nameInLesson(lesson!.beats[step.beatIndex]!, lesson!),
+      words,
+      took: take && clock(take.durationMs),
+      stale,
+      index,
+    }));
+  });
+  protected readonly taken = computed(() => this.steps().filter(({ take, stale }) => take !== null && !stale).length);
+  protected readonly stale = computed(() => this.steps().filter(({ stale }) => stale).length);
+  protected readonly tookMs = computed(() => this.steps().reduce((sum, { take }) => sum + (take?.durationMs ?? 0), 0));
+  protected readonly pace = computed(() => {
+    const prepared = this.prepared();
+    const pace = prepared && paceOfTakes(prepared, this.store.takes());
+    return pace && pace !== prepared.lesson.settings.wordsPerMinute ? pace : null;
+  });
+  protected readonly isTaking = computed(() => this.store.taking() !== 'none');
+  /** How long the take at hand is by now, in milliseconds. */
+  protected readonly takeMs = computed(() => {
+    this.now();
+    return this.store.taking() === 'recording' ? this.store.tookMs() + Math.max(0, Date.now() - this.store.sinceMs()) : this.store.tookMs();
+  });
+  protected readonly beforeHere = computed(() => {
+    const at = this.here()?.step.ref;
+    return at !== undefined && (this.store.detail()?.before ?? []).some(({ beatId, step }) => beatId === at.beatId && step === at.step);
+  });
+
+  /** What is heard once more: the take and where it is. */
+  protected readonly listening = signal<Take | null>(null);
+  private readonly player = new TakePlayer(() => this.heard());
+  /** Only this beat is recorded; null: one step after the other. */
+  private readonly onlyBeat = signal<string | null>(null);
+  /** Beats that were recorded here: what they took becomes their time. */
+  private readonly recorded = new Set<string>();
+
+  protected readonly play = computed<StagePlay | null>(() => {
+    const [prepared, here, taking, listening] = [this.prepared(), this.here(), this.store.taking(), this.listening()];
+    if (!prepared || !here) return null;
+    const { ref } = here.step;
+    const stateAt = (ms: number) => stageAt(prepared, ref, ms);
+    const whole = { stateAt, motionMs: motionMs(prepared, ref), beganAtMs: 0 };
+    if (listening) return { ...whole, elapsedMs: () => this.player.atMs };
+    if (taking === 'none' || taking === 'ending') return { ...whole, motionMs: 0, stateAt: () => stateAt(Infinity) };
+    const [tookMs, sinceMs] = [this.store.tookMs(), this.store.sinceMs()];
+    return { ...whole, elapsedMs: () => (taking === 'paused' ? tookMs : tookMs + Date.now() - sinceMs) };
+  });
+
+  protected readonly shortcuts: readonly Shortcut[] = [
+    {
+      left: ['Space'],
+      right: ['Enter', 'PageDown'],
+      text: 'Record; then end this take and go on to the next step',
+      act: () => void this.goOn(),
+    },
+    { left: ['R'], right: ['U'], text: 'Retake this beat', act: () => void this.retakeBeat() },
+    { left: ['F'], right: ['P'], text: 'Pause, and go on', act: () => this.pauseOrResume() },
+    { left: ['Escape'], right: ['.'], text: 'Stop: this take is kept', act: () => void this.stop() },
+    {
+      left: ['E', 'Q'],
+      right: ['J', 'K'],
+      text: 'Next step, step before',
+      repeats: true,
+      act: (place) => this.choose(this.place() + (place === 0 ? 1 : -1)),
+    },
+    { left: ['T'], right: ['L'], text: 'Listen to this take', act: () => void this.listen() },
+  ];
+
+  constructor() {
+    useShortcuts(this.shortcuts);
+    effect(() => {
+      const id = this.id();
+      untracked(() => void Promise.all([this.lessons.load(id), this.store.load(id)]));
+    });
+    // What was recorded becomes the plan once all of it is whole.
+    effect(() => {
+      const isQuiet = this.store.taking() === 'none' && this.store.finishing() === 0;
+      const [prepared, takes] = [this.prepared(), this.store.takes()];
+      if (isQuiet && prepared && this.recorded.size > 0) untracked(() => this.takeTimesOver(prepared, takes));
+    });
+  }
+
+  protected choose(place: number): void {
+    if (this.isTaking() || place < 0 || place >= this.steps().length) return;
+    this.stopListening();
+    this.place.set(place);
+  }
+
+  /** Begins to record here, or ends this take and goes on: one key for the whole lesson. */
+  protected async goOn(): Promise<void> {
+    if (this.store.taking() === 'paused') return this.store.resume();
+    if (this.store.taking() === 'none') return this.begin(null);
+    if (this.store.taking() !== 'recording') return;
+    await this.store.endTake();
+    const only = this.onlyBeat();
+    const next = this.steps()[this.place() + 1];
+    if (next && (only === null || next.step.ref.beatId === only)) {
+      this.place.update((place) => place + 1);
+      this.take();
+    }
+  }
+
+  /** Records the beat at hand once more, from its first step on, and nothing after it. */
+  protected async retakeBeat(): Promise<void> {
+    const beatId = this.here()?.step.ref.beatId;
+    if (beatId === undefined) return;
+    await this.store.endTake();
+    this.place.set(this.steps().findIndex(({ step }) => step.ref.beatId === beatId));
+    await this.begin(beatId);
+  }
+
+  protected pauseOrResume(): void {
+    if (this.store.taking() === 'paused') this.store.resume();
+    else this.store.pause();
+  }
+
+  protected async stop(): Promise<void> {
+    this.stopListening();
+    await this.store.endTake();
+  }
+
+  protected async begin(onlyBeat: string | null): Promise<void> {
+    this.stopListening();
+    if (this.store.elsewhere()) return;
+    if (this.store.microphone() !== 'on' && !(await this.store.listen())) return;
+    this.onlyBeat.set(onlyBeat);
+    this.take();
+  }
+
+  private take(): void {
+    const [prepared, here] = [this.prepared(), this.here()];
+    if (!prepared || !here) return;
+    if (this.store.beginTake(prepared, here.step)) this.recorded.add(here.step.ref.beatId);
+  }
+
+  private takeTimesOver(prepared: NonNullable<ReturnType<typeof this.prepared>>, takes: readonly Take[]): void {
+    const beats = new Set(this.recorded);
+    this.recorded.clear();
+    const edit = planByTakes(prepared, takes, beats);
+    if (JSON.stringify(edit(prepared.lesson)) !== JSON.stringify(prepared.lesson)) this.lessons.edit(edit);
+  }
+
+  protected takePace(wordsPerMinute: number): void {
+    this.lessons.setSetting('wordsPerMinute', wordsPerMinute);
+  }
+
+  protected async listen(): Promise<void> {
+    const take = this.here()?.take;
+    if (!take || this.isTaking()) return;
+    if (this.listening()) return this.stopListening();
+    try {
+      const sound = await this.store.soundOf(take);
+      this.listening.set(take);
+      await this.player.play(sound);
+    } catch {
+      this.listening.set(null);
+      this.store.tell('This take cannot be played here just now.');
+    }
+  }
+
+  private heard(): void {
+    this.listening.set(null);
+  }
+
+  protected stopListening(): void {
+    this.player.stop();
+    this.listening.set(null);
+  }
+
+  /** How long a recording can be kept, and what it is kept for now. */
+  protected keepFor(now: number): readonly { readonly days: number; readonly text: string }[] {
+    return [...new Set([...KEPT_DAYS, now])].sort((a, b) => a - b).map((days) => ({ days, text: KEPT_WORDS[days] ?? `${days} days` }));
+  }
+
+  protected dayOf(atMs: number): string {
+    return new Date(atMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' });
+  }
+}

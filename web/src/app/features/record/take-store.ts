@@ -1,0 +1,70 @@
+import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
+import type { StepRef, Take } from '@zeitpunkt/core';
+
+/** A take on this device: begun, and once it is over with its sound. */
+export interface KeptTake {
+  readonly id: string;
+  readonly lessonId: string;
+  readonly at: StepRef;
+  readonly mime: string;
+  /** The words of the script, and what the step was like when it was said; see Take. */
+  readonly said: string;
+  readonly fingerprint: string;
+  readonly madeAtMs: number;
+  /** The stage moves at this step: the voice goes with it from its beginning. */
+  readonly moves: boolean;
+  /** The take as it is kept, and its sound; null while it is being recorded or was cut off. */
+  readonly whole: { readonly take: Take; readonly sound: ArrayBuffer } | null;
+}
+
+interface VoiceDb extends DBSchema {
+  takes: { key: string; value: KeptTake; indexes: { lesson: string } };
+  pieces: { key: [string, number]; value: { readonly takeId: string; readonly number: number; readonly bytes: ArrayBuffer } };
+}
+
+/** Where this browser keeps takes until the server has them. Every method may fail: the device may be full, or keep nothing. */
+export class TakeStore {
+  private opened: Promise<IDBPDatabase<VoiceDb>> | null = null;
+
+  async put(take: KeptTake): Promise<void> {
+    await (await this.db()).put('takes', take);
+  }
+
+  async putPiece(takeId: string, number: number, bytes: ArrayBuffer): Promise<void> {
+    await (await this.db()).put('pieces', { takeId, number, bytes });
+  }
+
+  async takesOf(lessonId: string): Promise<KeptTake[]> {
+    const takes = await (await this.db()).getAllFromIndex('takes', 'lesson', lessonId);
+    return takes.sort((a, b) => a.madeAtMs - b.madeAtMs);
+  }
+
+  async take(id: string): Promise<KeptTake | undefined> {
+    return (await this.db()).get('takes', id);
+  }
+
+  /** The pieces of a take from a number on, in order. */
+  async pieces(takeId: string, from = 0): Promise<ArrayBuffer[]> {
+    const rows = await (await this.db()).getAll('pieces', piecesFrom(takeId, from));
+    return rows.map(({ bytes }) => bytes);
+  }
+
+  /** Everything of a take is gone from this device. */
+  async remove(takeId: string): Promise<void> {
+    const work = (await this.db()).transaction(['takes', 'pieces'], 'readwrite');
+    await Promise.all([work.objectStore('takes').delete(takeId), work.objectStore('pieces').delete(piecesFrom(takeId, 0)), work.done]);
+  }
+
+  private db(): Promise<IDBPDatabase<VoiceDb>> {
+    this.opened ??= openDB<VoiceDb>('zeitpunkt-voice', 1, {
+      upgrade(db) {
+        db.createObjectStore('takes', { keyPath: 'id' }).createIndex('lesson', 'lessonId');
+        db.createObjectStore('pieces', { keyPath: ['takeId', 'number'] });
+      },
+    });
+    this.opened.catch(() => (this.opened = null));
+    return this.opened;
+  }
+}
+
+const piecesFrom = (takeId: string, from: number) => IDBKeyRange.bound([takeId, from], [takeId, Infinity]);

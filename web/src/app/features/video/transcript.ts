@@ -1,0 +1,128 @@
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { RouterLink } from '@angular/router';
+import type { RecordingDetail } from '@zeitpunkt/contract';
+import { filmOf, WORD_PACKS, webVtt } from '@zeitpunkt/core';
+import { ask, sentenceOf } from '../../shared/api';
+import { clock } from '../../shared/clock';
+import { download, fileName } from '../../shared/download';
+import { LessonStore } from '../script/lesson-store';
+
+/** What is said in a recorded lesson, part by part, to read, to print and to give along. */
+@Component({
+  selector: 'zp-transcript',
+  imports: [MatButton, RouterLink],
+  providers: [LessonStore],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (parts(); as parts) {
+      <p class="bar">
+        <button mat-flat-button class="next" type="button" (click)="print()">Print</button>
+        <button mat-button type="button" (click)="saveText()">Save as text</button>
+        <button mat-button type="button" (click)="saveCaptions()">Captions as a file</button>
+        <a mat-button [routerLink]="['/lessons', id(), 'record']">Back to the recording</a>
+      </p>
+      <main [attr.lang]="language()">
+        <h1>{{ store.lesson()!.title }}</h1>
+        @if (generated()) {
+          <p class="facts" lang="en">Spoken by a generated sound, for demonstration.</p>
+        }
+        @for (part of parts; track part.fromMs) {
+          <h2>
+            <span class="time">{{ clock(part.fromMs) }}</span> {{ part.text }}
+          </h2>
+          <p>
+            @for (line of part.lines; track $index) {
+              {{ line }}
+            }
+          </p>
+        }
+      </main>
+    } @else {
+      <p class="problem" role="status">{{ problem() ?? store.problem() ?? 'Fetching the lesson …' }}</p>
+    }
+  `,
+  styles: `
+    :host {
+      display: block;
+      max-width: 46rem;
+      margin: 0 auto;
+      padding: 1rem 1.5rem;
+    }
+    h2 {
+      margin: 1.2rem 0 0.3rem;
+      font-size: 1.15rem;
+    }
+    p {
+      margin: 0;
+      line-height: 1.5;
+    }
+    .time {
+      display: inline-block;
+      min-width: 3.2rem;
+      color: var(--soft);
+      font-weight: 400;
+      font-variant-numeric: tabular-nums;
+    }
+    @media print {
+      .bar {
+        display: none;
+      }
+    }
+  `,
+})
+export class Transcript {
+  readonly id = input.required<string>();
+  protected readonly store = inject(LessonStore);
+  protected readonly clock = clock;
+  private readonly recording = signal<RecordingDetail | null>(null);
+  protected readonly problem = signal<string | null>(null);
+  private readonly film = computed(() => {
+    const [lesson, recording] = [this.store.lesson(), this.recording()];
+    return lesson && recording && filmOf(lesson, recording.takes, 'countdown');
+  });
+  protected readonly language = computed(() => WORD_PACKS[this.store.lesson()!.settings.pack].language);
+  protected readonly generated = computed(() => this.recording()?.takes.some(({ generated }) => generated) ?? false);
+  protected readonly parts = computed(() => {
+    const film = this.film();
+    return film?.chapters.map((chapter) => ({
+      ...chapter,
+      lines: film.cues.filter(({ fromMs }) => fromMs >= chapter.fromMs && fromMs < chapter.toMs).map(({ text }) => text),
+    }));
+  });
+
+  constructor() {
+    effect(() => {
+      const id = this.id();
+      untracked(() => void this.load(id));
+    });
+  }
+
+  protected print(): void {
+    window.print();
+  }
+
+  protected saveText(): void {
+    const { title } = this.store.lesson()!;
+    const parts = (this.parts() ?? []).map(({ fromMs, text, lines }) => `${clock(fromMs)} ${text}\n${lines.join(' ')}`);
+    download(
+      new Blob([`${title}\n\n${parts.join('\n\n')}\n`], { type: 'text/plain' }),
+      fileName(`${title} transcript`, 'transcript', 'txt'),
+    );
+  }
+
+  protected saveCaptions(): void {
+    const { title } = this.store.lesson()!;
+    const text = webVtt(this.film()!.cues, this.language());
+    download(new Blob([text], { type: 'text/vtt' }), fileName(`${title} captions`, 'captions', 'vtt'));
+  }
+
+  private async load(id: string): Promise<void> {
+    try {
+      await this.store.load(id);
+      this.recording.set(await ask<RecordingDetail>('GET', `/api/lessons/${id}/recording`));
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+  }
+}
