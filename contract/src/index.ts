@@ -89,4 +89,4 @@ export {
   ReviewNotes,
   WordingAccept,
 } from './review.js';
-export { CuesChange, KEEP_RECORDING_DAYS, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from './voice.js';
+export { CuesChange, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from './voice.js';

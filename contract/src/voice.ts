@@ -37,7 +37,6 @@ export const CuesChange = Exact({ cues: CuesSchema, cuesEdited: Type.Boolean() }
 export type CuesChange = Data<typeof CuesChange>;
 
 /** For how many days a recording is kept after its last take. */
-export const KEEP_RECORDING_DAYS = [30, 90, 365, 1095] as const;
 export const RecordingKeep = Exact({ keepDays: Type.Integer({ minimum: 1, maximum: 3650 }) });
 export type RecordingKeep = Data<typeof RecordingKeep>;
 

@@ -18,8 +18,10 @@ export interface VoiceManner {
   /** Words a minute, pauses included. */
   readonly wordsPerMinute: number;
   readonly seed: number;
-  /** How uneven it speaks, as a part of how long a syllable takes: 0 as a machine. */
+  /** How uneven it speaks, syllable by syllable and sentence by sentence, as a part of how long they take: 0 as a machine. */
   readonly unevenness?: number;
+  /** How often it stops to look for a word, 0 to 1 of all words; and as often it runs over the end of a sentence. */
+  readonly hesitation?: number;
   /** How loud the room is, 0 to 1. */
   readonly noise?: number;
 }
@@ -43,7 +45,7 @@ const LOUDNESS = 0.3;
  * sentences. It stands in for a teacher's voice in tests and in the demo; nobody could take it for a person.
  */
 export function generateVoice(text: string, manner: VoiceManner): GeneratedVoice {
-  const { rate, wordsPerMinute, seed, unevenness = 0.15, noise = 0.002 } = manner;
+  const { rate, wordsPerMinute, seed, unevenness = 0.15, hesitation = 0, noise = 0.002 } = manner;
   const rng = seededRng(seed);
   const phrases = phrasesOf(text);
   const words = phrases.map((phrase) => phrase.text.split(/\s+/u).map(syllablesOf));
@@ -58,16 +60,18 @@ export function generateVoice(text: string, manner: VoiceManner): GeneratedVoice
   phrases.forEach(({ text: said, ends }, index) => {
     const fromMs = atMs;
     const wordsHere = words[index]!;
+    const pace = 1 + unevenness * (2 * rng() - 1);
     wordsHere.forEach((word, place) => {
       for (const vowel of word) {
-        const ms = syllableMs * (1 + unevenness * (2 * rng() - 1));
+        const ms = syllableMs * pace * (1 + unevenness * (2 * rng() - 1));
         plan.push({ vowel, fromMs: atMs, ms, pitch: 185 - (40 * place) / wordsHere.length + 12 * rng() });
         atMs += ms;
       }
       atMs += BETWEEN_WORDS_MS;
+      if (place < wordsHere.length - 1 && rng() < hesitation) atMs += STOP_MS * (0.4 + rng());
     });
     spans.push({ fromMs, toMs: atMs - BETWEEN_WORDS_MS, text: said });
-    atMs += (ends ? STOP_MS : BREATH_MS) * (1 + unevenness * (2 * rng() - 1));
+    if (rng() >= hesitation) atMs += (ends ? STOP_MS : BREATH_MS) * (1 + unevenness * (2 * rng() - 1));
   });
   const samples = new Float32Array(Math.ceil((atMs * rate) / 1000));
   for (const one of plan) hum(samples, rate, one);
@@ -91,24 +95,32 @@ function hum(
   rate: number,
   { vowel, fromMs, ms, pitch }: { readonly vowel: string; readonly fromMs: number; readonly ms: number; readonly pitch: number },
 ): void {
-  const [first, second] = VOWELS[vowel]!;
+  const wave = waveOf(vowel, pitch, rate);
   const begin = Math.round((fromMs * rate) / 1000);
   const length = Math.round((ms * rate) / 1000);
-  // Harmonics of the pitch, loudest near the resonances.
-  const harmonics: { readonly step: number; readonly gain: number }[] = [];
-  for (let number = 1; number * pitch < Math.min(2400, rate / 2); number++) {
-    const hertz = number * pitch;
-    const near = (to: number, width: number) => 1 / (1 + ((hertz - to) / width) ** 2);
-    harmonics.push({ step: (2 * Math.PI * hertz) / rate, gain: near(first, 120) + 0.6 * near(second, 180) + 0.15 / number });
-  }
-  const whole = harmonics.reduce((sum, { gain }) => sum + gain, 0);
+  const step = (pitch * WAVE_SAMPLES) / rate;
   for (let index = 0; index < length && begin + index < samples.length; index++) {
     const part = index / length;
     const envelope = Math.min(1, part * 6, (1 - part) * 5);
-    let value = 0;
-    for (const { step, gain } of harmonics) value += gain * Math.sin(step * index);
-    samples[begin + index]! += (LOUDNESS * envelope * value * 2) / whole;
+    samples[begin + index]! += LOUDNESS * envelope * wave[Math.floor(index * step) % WAVE_SAMPLES]!;
   }
+}
+
+/** One turn of a voice is so many samples. */
+const WAVE_SAMPLES = 512;
+
+/** One turn of a vowel at a pitch: harmonics, loudest near its resonances. */
+function waveOf(vowel: string, pitch: number, rate: number): Float32Array {
+  const [first, second] = VOWELS[vowel]!;
+  const wave = new Float32Array(WAVE_SAMPLES);
+  let whole = 0;
+  for (let number = 1; number * pitch < Math.min(2400, rate / 2); number++) {
+    const near = (to: number, width: number) => 1 / (1 + ((number * pitch - to) / width) ** 2);
+    const gain = near(first, 120) + 0.6 * near(second, 180) + 0.15 / number;
+    whole += gain;
+    for (let place = 0; place < WAVE_SAMPLES; place++) wave[place]! += gain * Math.sin((2 * Math.PI * number * place) / WAVE_SAMPLES);
+  }
+  return wave.map((value) => (2 * value) / whole);
 }
 
 function addNoise(samples: Float32Array, loudness: number, rng: Rng): void {

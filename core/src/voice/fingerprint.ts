@@ -11,8 +11,8 @@ import type { StepRef } from '../lesson/step-ref.js';
 export function fingerprintOf(prepared: PreparedLesson, at: StepRef): string {
   const { beat, context } = stepAt(prepared, at);
   const { id: _id, note: _note, plannedSec: _plannedSec, ...shown } = beat as typeof beat & Partial<BeatBase>;
-  // How long a pupil may think is not spoken of.
-  const said = shown.kind === 'think' ? { ...shown, seconds: 0 } : shown;
+  // How long a pupil may think, and how that is shown, is not spoken of.
+  const said = shown.kind === 'think' ? { kind: shown.kind } : shown;
   const item = 'itemId' in beat ? context.itemOf(beat.itemId) : null;
   return hash(sorted({ said, item, words: narrationAt(prepared, at) }));
 }

@@ -22,7 +22,7 @@ const CAPTIONS = 'zp-captions';
   template: `
     @if (voice(); as voice) {
       @if (captions() && caption(); as caption) {
-        <p class="caption" aria-live="off">{{ caption }}</p>
+        <p class="caption" aria-live="off" [attr.lang]="language()">{{ caption }}</p>
       }
       @if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
@@ -84,6 +84,7 @@ export class OwnVoice {
   private readonly clock = inject(VoiceClock);
   private readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly voice = computed(() => this.own()?.voice ?? null);
+  protected readonly language = computed(() => this.store.view()?.language ?? null);
   /** Names what is to be heard: another step, or the same one wished for once more. */
   private readonly place = computed(() => {
     const own = this.own();

@@ -57,7 +57,7 @@ const LOWEST_SHOWN_DB = -60;
     }
     .level {
       position: relative;
-      inline-size: 12rem;
+      inline-size: 8rem;
       block-size: 0.9rem;
       border: 1px solid var(--ink);
       border-radius: 4px;
@@ -79,11 +79,17 @@ const LOWEST_SHOWN_DB = -60;
       border-inline: 2px solid var(--accent);
     }
     .fault {
+      flex: 1;
+      min-width: 12rem;
+      min-height: 2.6em;
+      display: flex;
+      align-items: center;
       color: var(--wrong);
       font-weight: 700;
+      line-height: 1.3;
     }
     select {
-      max-width: 16rem;
+      max-width: 12rem;
     }
   `,
 })

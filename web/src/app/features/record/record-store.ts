@@ -6,9 +6,11 @@ import {
   LONGEST_TAKE_MS,
   motionMs,
   narrationAt,
+  sameStep,
   type LevelFault,
   type PreparedLesson,
   type Step,
+  type StepRef,
   type Take,
 } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
@@ -18,6 +20,8 @@ import { Microphone, MicrophoneProblem, type MicrophoneChoice } from './micropho
 import { encoderOfBrowser, type TakeEncoder } from './take-encoder';
 import { TakeKeeper, type Safety } from './take-keeper';
 import type { KeptTake } from './take-store';
+
+type CutOff = RecordingDetail['cutOff'][number];
 
 interface RecordState {
   readonly lessonId: string | null;
@@ -71,7 +75,9 @@ export const RecordStore = signalStore(
     word: null,
     elsewhere: false,
   }),
-  withComputed(({ detail, onTheWay }) => ({
+  withComputed(({ detail, onTheWay, taking }) => ({
+    /** Takes that were cut off on another device; while one is recorded here it is among them and is none of them. */
+    cutOff: computed(() => (taking() === 'none' ? (detail()?.cutOff ?? []) : [])),
     /** Each step's take, those on the way too. */
     takes: computed((): readonly Take[] => [...(detail()?.takes ?? []), ...onTheWay().map(({ take }) => take)]),
   })),
@@ -82,6 +88,8 @@ export const RecordStore = signalStore(
     let taken: KeptTake | null = null;
     let tooLong = 0;
     let letGo: () => void = () => undefined;
+    /** Takes that are being made ready: another window may record once they are. */
+    let settled: Promise<unknown> = Promise.resolve();
 
     const tell = (problem: string | null) => patchState(store, { problem });
     const showOnTheWay = () => patchState(store, { onTheWay: keeper?.whole ?? [] });
@@ -114,8 +122,20 @@ export const RecordStore = signalStore(
       patchState(store, { taking: 'ending' });
       await ending.stop();
       patchState(store, { taking: 'none', tookMs: 0 });
-      void finish(kept, false);
+      settled = Promise.all([settled, finish(kept, false)]);
     };
+
+    const newTake = (prepared: PreparedLesson, id: string, at: StepRef, mime: string): KeptTake => ({
+      id,
+      lessonId: store.lessonId()!,
+      at,
+      mime,
+      said: narrationAt(prepared, at),
+      fingerprint: fingerprintOf(prepared, at),
+      madeAtMs: Date.now(),
+      moves: motionMs(prepared, at) > 0,
+      whole: null,
+    });
 
     const beginTake = (prepared: PreparedLesson, { ref }: Step): boolean => {
       const start = encoderOfBrowser();
@@ -129,23 +149,12 @@ export const RecordStore = signalStore(
       // The first piece may come before the device has begun to keep the take: pieces wait for that.
       let kept: Promise<void> = Promise.resolve();
       encoder = start(microphone.stream, (bytes) => void (kept = kept.then(() => own.addPiece(id, bytes))), microphoneGone);
-      const nowMs = Date.now();
-      taken = {
-        id,
-        lessonId: store.lessonId()!,
-        at: ref,
-        mime: encoder.mime,
-        said: narrationAt(prepared, ref),
-        fingerprint: fingerprintOf(prepared, ref),
-        madeAtMs: nowMs,
-        moves: motionMs(prepared, ref) > 0,
-        whole: null,
-      };
+      taken = newTake(prepared, id, ref, encoder.mime);
       kept = own.begin(taken);
       const stop = encoder.stop;
       encoder = { ...encoder, stop: () => stop().then(() => kept) };
       tooLong = window.setTimeout(() => void forgotten(), LONGEST_TAKE_MS);
-      patchState(store, { taking: 'recording', sinceMs: nowMs, tookMs: 0, problem: null, word: null });
+      patchState(store, { taking: 'recording', sinceMs: Date.now(), tookMs: 0, problem: null, word: null });
       return true;
     };
 
@@ -201,7 +210,7 @@ export const RecordStore = signalStore(
         return false;
       }
     };
-    const at = (path: string) => `/api/lessons/${store.lessonId()}/${path}`;
+    const pathOf = (path: string) => `/api/lessons/${store.lessonId()}/${path}`;
 
     /** One window of a browser records at a time; the lock goes with the page, however it ends. */
     const takeLock = (): Promise<boolean> =>
@@ -218,7 +227,7 @@ export const RecordStore = signalStore(
 
       async load(lessonId: string): Promise<void> {
         patchState(store, { lessonId });
-        await change(() => ask('GET', at('recording')));
+        await change(() => ask('GET', pathOf('recording')));
         if (!(await takeLock())) return patchState(store, { elsewhere: true });
         patchState(store, { elsewhere: false });
         keeper = new TakeKeeper(lessonId, {
@@ -255,28 +264,42 @@ export const RecordStore = signalStore(
         patchState(store, { taking: 'recording', sinceMs: Date.now() });
       },
 
+      /** A take that was cut off on another device is made whole here, as far as it had come to the server. */
+      async rescue(prepared: PreparedLesson, { id, at, mime }: CutOff): Promise<void> {
+        if (!keeper || !prepared.steps.some(({ ref }) => sameStep(ref, at))) return tell('The script does not have this step any more.');
+        const reply = await fetch(pathOf(`takes/${id}/pieces`)).catch(() => null);
+        if (!reply?.ok) return tell('This take cannot be fetched just now.');
+        const kept = newTake(prepared, id, at, mime);
+        await keeper.begin(kept);
+        await keeper.addPiece(id, await reply.arrayBuffer());
+        await finish(kept, true);
+        await change(() => ask('GET', pathOf('recording')));
+      },
+
       /** The sound of a take, from here or from the server. */
       async soundOf(take: Take): Promise<Blob> {
         const own = keeper?.whole.find((one) => one.take.id === take.id);
         if (own) return new Blob([own.sound], { type: take.mime });
-        const reply = await fetch(at(`takes/${take.id}/sound`));
+        const reply = await fetch(pathOf(`takes/${take.id}/sound`));
         if (!reply.ok) throw new Error('The sound of this take cannot be fetched just now.');
         return reply.blob();
       },
 
       writeCues: ({ id }: Take, cues: Take['cues'], cuesEdited: boolean) =>
-        change(() => ask('POST', at(`takes/${id}/cues`), { cues, cuesEdited })),
-      bringBack: ({ id }: Take) => change(() => ask('POST', at(`takes/${id}/before`))),
-      deleteTake: ({ id }: Take) => change(() => ask('POST', at(`takes/${id}/delete`))),
-      deleteAll: () => change(() => ask('POST', at('recording/delete'))),
-      keepFor: (keepDays: number) => change(() => ask('POST', at('recording/keep'), { keepDays })),
+        change(() => ask('POST', pathOf(`takes/${id}/cues`), { cues, cuesEdited })),
+      bringBack: ({ id }: Take) => change(() => ask('POST', pathOf(`takes/${id}/before`))),
+      deleteTake: ({ id }: Pick<Take, 'id'>) => change(() => ask('POST', pathOf(`takes/${id}/delete`))),
+      deleteAll: () => change(() => ask('POST', pathOf('recording/delete'))),
+      keepFor: (keepDays: number) => change(() => ask('POST', pathOf('recording/keep'), { keepDays })),
 
       close(): void {
-        void endTake().finally(() => {
-          closeMicrophone();
-          letGo();
-        });
-        keeper?.stop();
+        void endTake()
+          .then(() => settled)
+          .finally(() => {
+            closeMicrophone();
+            keeper?.stop();
+            letGo();
+          });
       },
     };
   }),

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { motionMs, nameInLesson, paceOfTakes, planByTakes, prepareLesson, stageAt, voicedSteps, type Take } from '@zeitpunkt/core';
+import { BREATH_MS, motionMs, nameInLesson, paceOfTakes, planByTakes, prepareLesson, stageAt, voicedSteps, type Take } from '@zeitpunkt/core';
 import { clock } from '../../shared/clock';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
@@ -81,6 +81,9 @@ export class Record {
   /** What is heard once more: the take and where it is. */
   protected readonly listening = signal<Take | null>(null);
   private readonly player = new TakePlayer(() => this.heard());
+  /** How far the step at hand is once its take is over, while what moves goes on. */
+  private readonly afterMs = signal<(() => number) | null>(null);
+  private nextTimer = 0;
   /** Only this beat is recorded; null: one step after the other. */
   private readonly onlyBeat = signal<string | null>(null);
   /** Beats that were recorded here: what they took becomes their time. */
@@ -92,7 +95,7 @@ export class Record {
     const { ref } = here.step;
     const stateAt = (ms: number) => stageAt(prepared, ref, ms);
     const whole = { stateAt, motionMs: motionMs(prepared, ref), beganAtMs: 0 };
-    if (listening) return { ...whole, elapsedMs: () => this.player.atMs };
+    if (listening) return { ...whole, elapsedMs: this.afterMs() ?? (() => this.player.atMs) };
     if (taking === 'none' || taking === 'ending') return { ...whole, motionMs: 0, stateAt: () => stateAt(Infinity) };
     const [tookMs, sinceMs] = [this.store.tookMs(), this.store.sinceMs()];
     return { ...whole, elapsedMs: () => (taking === 'paused' ? tookMs : tookMs + Date.now() - sinceMs) };
@@ -115,7 +118,7 @@ export class Record {
       repeats: true,
       act: (place) => this.choose(this.place() + (place === 0 ? 1 : -1)),
     },
-    { left: ['T'], right: ['L'], text: 'Listen to this take', act: () => void this.listen() },
+    { left: ['T'], right: ['L'], text: 'Listen from here on, and stop', act: () => void this.listen() },
   ];
 
   constructor() {
@@ -124,6 +127,7 @@ export class Record {
       const id = this.id();
       untracked(() => void Promise.all([this.lessons.load(id), this.store.load(id)]));
     });
+    inject(DestroyRef).onDestroy(() => this.stopListening());
     // What was recorded becomes the plan once all of it is whole.
     effect(() => {
       const isQuiet = this.store.taking() === 'none' && this.store.finishing() === 0;
@@ -196,28 +200,51 @@ export class Record {
     this.lessons.setSetting('wordsPerMinute', wordsPerMinute);
   }
 
+  /** Listens from here on, step by step as pupils will hear it, until stopped. */
   protected async listen(): Promise<void> {
-    const take = this.here()?.take;
-    if (!take || this.isTaking()) return;
+    if (this.isTaking()) return;
     if (this.listening()) return this.stopListening();
+    await this.hear();
+  }
+
+  private async hear(): Promise<void> {
+    const take = this.here()?.take;
+    if (!take) return this.stopListening();
     try {
       const sound = await this.store.soundOf(take);
       this.listening.set(take);
       await this.player.play(sound);
     } catch {
-      this.listening.set(null);
+      this.stopListening();
       this.store.tell('This take cannot be played here just now.');
     }
   }
 
+  /** A take is over: the next one follows when what moves has come to rest. */
   private heard(): void {
-    this.listening.set(null);
+    const [prepared, here] = [this.prepared(), this.here()];
+    if (!prepared || !here) return this.stopListening();
+    const endedMs = this.player.atMs;
+    const endedAtMs = Date.now();
+    this.afterMs.set(() => endedMs + Date.now() - endedAtMs);
+    const waitMs = Math.max(BREATH_MS, motionMs(prepared, here.step.ref) - endedMs);
+    const next = this.steps().findIndex(({ take }, place) => place > this.place() && take !== null);
+    this.nextTimer = window.setTimeout(() => {
+      this.afterMs.set(null);
+      if (next < 0) return this.stopListening();
+      this.place.set(next);
+      void this.hear();
+    }, waitMs);
   }
 
   protected stopListening(): void {
+    clearTimeout(this.nextTimer);
+    this.afterMs.set(null);
     this.player.stop();
     this.listening.set(null);
   }
+
+  protected readonly generated = computed(() => this.store.takes().some(({ generated }) => generated));
 
   /** How long a recording can be kept, and what it is kept for now. */
   protected keepFor(now: number): readonly { readonly days: number; readonly text: string }[] {

@@ -1,4 +1,5 @@
 import { mediaRecorderEncoder } from './media-recorder-encoder';
+import { webCodecsEncoder } from './web-codecs-encoder';
 
 /** Makes a file of sound out of what a microphone hears, piece by piece: all pieces one after the other are the file. */
 export interface TakeEncoder {
@@ -19,5 +20,6 @@ export const VOICE_BITS = 32_000;
 
 /** What this browser makes sound with; null where it can make none. */
 export function encoderOfBrowser(): StartEncoder | null {
-  return 'MediaRecorder' in window ? mediaRecorderEncoder : null;
+  if ('MediaRecorder' in window) return mediaRecorderEncoder;
+  return 'AudioEncoder' in window ? webCodecsEncoder : null;
 }

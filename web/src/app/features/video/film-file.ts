@@ -40,6 +40,7 @@ interface WithAccess {
 /** A file of the browser's own, on the disk like any other. */
 export async function ownFile(name: string): Promise<FilmFile> {
   const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle(FILM_FOLDER, { create: true });
+  await clearAway(folder);
   const handle = await folder.getFileHandle(name, { create: true });
   const access = await (handle as unknown as WithAccess).createSyncAccessHandle();
   access.truncate(0);
@@ -62,4 +63,17 @@ export async function ownFile(name: string): Promise<FilmFile> {
       await folder.removeEntry(name);
     },
   };
+}
+
+/** Films that were downloaded long since take room on the disk; one that another window makes just now stays. */
+async function clearAway(folder: FileSystemDirectoryHandle): Promise<void> {
+  const names: string[] = [];
+  for await (const name of (folder as unknown as { keys(): AsyncIterable<string> }).keys()) names.push(name);
+  for (const name of names) {
+    try {
+      await folder.removeEntry(name);
+    } catch (error) {
+      if (!(error instanceof DOMException) || error.name !== 'NoModificationAllowedError') throw error;
+    }
+  }
 }

@@ -55,6 +55,9 @@ function sentenceOf(error: unknown): string {
   if (error instanceof DOMException && error.name === 'QuotaExceededError') {
     return 'The disk is full: nothing of the film was kept. Make room, or choose a smaller picture.';
   }
+  if (error instanceof DOMException && error.name === 'NoModificationAllowedError') {
+    return 'Another window is making a film of this lesson just now.';
+  }
   if (error instanceof FilmProblem) return error.message;
   console.error(error); // a fault of ours: the page says so, and whoever looks into it finds the reason here
   return 'The film could not be made: something went wrong on this page. Please load it again.';
