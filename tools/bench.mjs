@@ -1,5 +1,5 @@
 import { build } from './lib/build.mjs';
-import { bundle } from './lib/bundle.mjs';
+import { bundle, bundleForPage } from './lib/bundle.mjs';
 import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { must } from './lib/shell.mjs';
@@ -19,13 +19,15 @@ const all = [
   'own-pace',
   'faults',
   'insight',
+  'video',
 ];
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
 for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'year-server', 'load-client'])
   await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
+await bundleForPage('bench/src/video-floor.worker.ts', `${OUT}/video-floor.worker.js`);
 for (const name of wanted) {
-  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk', 'insight'].includes(name) && !findChromium()) process.exit(1);
+  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk', 'insight', 'video'].includes(name) && !findChromium()) process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);
 }

@@ -1,49 +1,10 @@
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { expect, test } from './lib/classroom.js';
 import { openFilm } from './lib/film.js';
-import { voiceTrack } from './lib/voice-track.js';
+import { HEARS_VOICE, lessonIdOf, openRecorder, speak, takesOf } from './lib/voice-lesson.js';
 
-const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'];
-test.use({ launchOptions: { executablePath: process.env['CHROMIUM'] ?? '/usr/bin/chromium', args: [...ARGS, ...voiceTrack()] } });
-
-const TITLE = 'Two times at the pier';
-/** A lesson of a few steps, whose dial stands alone. */
-const LESSON = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: TITLE,
-  goal: 'I can read the hour.',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: {
-    readingOrder: 'hour-first',
-    betweenRule: 'passed',
-    pack: 'en-GB',
-    separator: ':',
-    strictness: 'right-side',
-    wordsPerMinute: 120,
-  },
-  items: [{ id: 'q1', kind: 'read-dial', timeSec: 4 * 3600 }],
-  beats: [
-    { id: 'b1', kind: 'set', timeSec: 3 * 3600 + 900, display: 'none', words: false, text: 'The mail boat leaves at quarter past three.' },
-    { id: 'b2', kind: 'set', timeSec: 3 * 3600 + 1800, display: 'none', words: false, text: 'The puffins are counted at half past three.' },
-    { id: 'b3', kind: 'ask', itemId: 'q1', text: 'What time is it now?' },
-    { id: 'b4', kind: 'think', itemId: 'q1', seconds: 4, text: '' },
-    { id: 'b5', kind: 'answer', itemId: 'q1' },
-  ],
-};
-
-/** What the server holds of a take. */
-interface Take {
-  readonly id: string;
-  readonly at: { readonly beatId: string };
-  readonly mime: string;
-  readonly durationMs: number;
-  readonly speech: readonly unknown[];
-  readonly cues: readonly unknown[];
-}
+test.use({ launchOptions: HEARS_VOICE });
 
 /** The captions of a file: when each begins and ends, in milliseconds. */
 function captionsIn(file: string): (readonly [from: number, to: number])[] {
@@ -51,30 +12,12 @@ function captionsIn(file: string): (readonly [from: number, to: number])[] {
   return [...readFileSync(file, 'utf8').matchAll(/^([\d:.]+) --> ([\d:.]+)$/gm)].map(([, from, to]) => [ms(from!), ms(to!)] as const);
 }
 
-const lessonIdOf = (page: Page) => /lessons\/([0-9a-f-]+)/.exec(page.url())![1]!;
-const takesOf = async (page: Page): Promise<Take[]> =>
-  (await page.request.get(`${new URL(page.url()).origin}/api/lessons/${lessonIdOf(page)}/recording`).then((reply) => reply.json())).takes;
-/** Strikes a key that records a step, and waits until somebody has spoken there for some seconds. */
-async function speak(page: Page, key: string, step: string): Promise<void> {
-  await page.keyboard.press(key);
-  await expect(page.getByRole('region', { name: 'Takes' }).getByRole('button', { name: step })).toHaveAttribute('aria-current', 'step');
-  await expect(page.getByRole('timer')).toHaveText(/Recording 0:0[01]/);
-  await expect(page.getByRole('timer')).toHaveText(/Recording 0:0[3-9]/);
-}
-
-async function openRecorder(page: Page): Promise<void> {
-  await page.getByRole('link', { name: `Edit ${TITLE}` }).click();
-  await page.getByRole('link', { name: 'Record' }).click();
-  await expect(page.getByText('0 of 4 steps are recorded')).toBeVisible();
-}
-
 test('a lesson is recorded by one key, mended by beat, and made into videos that open again', async ({ teacher }) => {
   test.slow();
   const { page } = teacher;
   await page.addInitScript(() => Reflect.deleteProperty(window, 'showSaveFilePicker'));
   await teacher.signIn();
-  await teacher.takeIn(JSON.stringify(LESSON), TITLE);
-  await openRecorder(page);
+  await openRecorder(teacher);
   await expect(page.getByText(/Only your voice and this stage are recorded, never a pupil/)).toBeVisible();
   await page.getByRole('button', { name: 'Try the microphone' }).click();
   await expect(page.getByRole('meter', { name: 'Level' })).not.toHaveAttribute('aria-valuenow', '0');
@@ -156,8 +99,43 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     });
   }
 
+  await test.step('large, with a card at the question, into a file that is chosen; and cancelled, with nothing kept', async () => {
+    await page.getByRole('link', { name: 'Make a video' }).click();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    const length = () => page.getByRole('region', { name: 'The video' }).innerText();
+    const counted = await length();
+    await page.getByRole('radio', { name: 'a card asks to stop the video' }).check();
+    expect(await length()).not.toBe(counted);
+    await page.getByRole('radio', { name: /1920 × 1080/ }).check();
+    await page.getByRole('radio', { name: 'as a file beside the video' }).check();
+    // A window that asks where to save is not for tests: it gives a file of the page's own.
+    await page.evaluate(() => {
+      const pick = async () => (await navigator.storage.getDirectory()).getFileHandle('chosen.mp4', { create: true });
+      Object.assign(window, { showSaveFilePicker: pick });
+    });
+    await page.getByRole('button', { name: 'Make the video' }).click();
+    await page.getByRole('button', { name: 'Cancel' }).click();
+    await expect(page.getByText('Cancelled; nothing of it was kept.')).toBeVisible();
+    const sizeOf = () =>
+      page.evaluate(async () => (await (await (await navigator.storage.getDirectory()).getFileHandle('chosen.mp4')).getFile()).size);
+    expect(await sizeOf()).toBe(0);
+    await page.getByRole('button', { name: 'Make the video' }).click();
+    await expect(page.getByText('It is in the file that you chose.')).toBeVisible();
+    expect(await sizeOf()).toBeGreaterThan(50_000);
+    const size = await page.evaluate(async () => {
+      const video = document.createElement('video');
+      const handle = await (await navigator.storage.getDirectory()).getFileHandle('chosen.mp4');
+      video.src = URL.createObjectURL(await handle.getFile());
+      await new Promise((resolve) => video.addEventListener('loadedmetadata', resolve, { once: true }));
+      return [video.videoWidth, video.videoHeight];
+    });
+    expect(size).toEqual([1920, 1080]);
+    await page.getByRole('link', { name: 'Back to the recording' }).click();
+  });
+
   await test.step('captions, chapters and transcript', async () => {
     await page.getByRole('link', { name: 'Transcript' }).click();
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
     await expect(page.getByRole('heading', { name: /0:00 Watch: 3:15, 3:30/ })).toBeVisible();
     await expect(page.getByText(/The puffins are counted\./)).toBeVisible();
     const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Captions as a file' }).click()]);

@@ -17,6 +17,12 @@ export async function bundle(entry, outfile) {
   });
 }
 
+/** Bundles a script for a page, with everything inside. */
+export async function bundleForPage(entry, outfile) {
+  const { build } = await import('esbuild');
+  await build({ entryPoints: [join(ROOT, entry)], outfile: join(ROOT, outfile), bundle: true, format: 'iife', logLevel: 'error' });
+}
+
 function keepPackagesOutside(build) {
   build.onResolve({ filter: /^[^./]/ }, ({ path }) => (path.startsWith('@zeitpunkt/') ? undefined : { path, external: true }));
 }

@@ -7,10 +7,13 @@ import { speechIn } from './speech.js';
 import type { Span } from './take.js';
 import { webVtt } from './webvtt.js';
 
-const words = fc.array(fc.constantFrom('the', 'short', 'hand', 'has', 'passed', '7:40,', 'not', 'eight', 'yet.', 'Look:', '5, 10, 15', 'Skerrin'), {
-  minLength: 1,
-  maxLength: 60,
-});
+const words = fc.array(
+  fc.constantFrom('the', 'short', 'hand', 'has', 'passed', '7:40,', 'not', 'eight', 'yet.', 'Look:', '5, 10, 15', 'Skerrin'),
+  {
+    minLength: 1,
+    maxLength: 60,
+  },
+);
 const speech = fc
   .array(fc.tuple(fc.integer({ min: 40, max: 900 }), fc.integer({ min: 140, max: 2500 })), { minLength: 0, maxLength: 12 })
   .map((pairs): Span[] => {
@@ -57,7 +60,8 @@ test('captions follow one another within the sound, each with some time of its o
 });
 
 test('captions begin when their words are said, also by somebody who hesitates and speaks unevenly', () => {
-  const text = 'The mail boat leaves at quarter to eight. The short hand is almost at 8, but not there yet, so it is still 7. And the long hand? It points at 9.';
+  const text =
+    'The mail boat leaves at quarter to eight. The short hand is almost at 8, but not there yet, so it is still 7. And the long hand? It points at 9.';
   const off = Array.from({ length: 8 }, (_, seed) => {
     const { samples, rate, phrases } = generateVoice(text, { rate: 4000, wordsPerMinute: 120, seed, unevenness: 0.25, hesitation: 0.05 });
     const cues = cuesOf(text, speechIn(levelsOf(samples, rate))!.spans, (samples.length * 1000) / rate);

@@ -87,7 +87,9 @@ test('without takes a film is as long as planned, and what would be said stands 
 
 test('chapters tell the parts of a lesson, in its language', () => {
   const titles = (settings: Lesson['settings']) =>
-    filmOf(draftLesson({ rung: 'half-past', minutes: 9, seed: 2, delivery: 'recorded', settings }), [], 'countdown').chapters.map(({ text }) => text);
+    filmOf(draftLesson({ rung: 'half-past', minutes: 9, seed: 2, delivery: 'recorded', settings }), [], 'countdown').chapters.map(
+      ({ text }) => text,
+    );
   const english = titles(DEFAULT_SETTINGS);
   expect(english[0]).toBe('Beginning');
   expect(english).toContainEqual(expect.stringMatching(/^Watch: \d+:\d\d/));
@@ -98,7 +100,8 @@ test('chapters tell the parts of a lesson, in its language', () => {
 test('a take is stale once its words or its question change, and not for a note, a time or beats around it', () => {
   const takes = recorded(LESSON, () => 2000);
   const say = LESSON.beats.find(({ kind }) => kind === 'say')!;
-  const staleIn = (lesson: Lesson) => voicedSteps(prepareLesson(lesson), takes).flatMap(({ stale, step }) => (stale ? [step.ref.beatId] : []));
+  const staleIn = (lesson: Lesson) =>
+    voicedSteps(prepareLesson(lesson), takes).flatMap(({ stale, step }) => (stale ? [step.ref.beatId] : []));
   expect(staleIn(LESSON)).toEqual([]);
   expect(staleIn(changeBeat(say.id, { note: 'slowly', plannedSec: 40 })(LESSON))).toEqual([]);
   expect(staleIn({ ...LESSON, beats: [{ kind: 'say', id: 'new', text: 'First this.' }, ...LESSON.beats] })).toEqual([]);
@@ -107,7 +110,13 @@ test('a take is stale once its words or its question change, and not for a note,
   const other = { ...LESSON, items: LESSON.items.map((item) => (item.id === ask.itemId ? { ...item, note: 'another' } : item)) } as Lesson;
   expect(staleIn(other)).toEqual(expect.arrayContaining([ask.id]));
   const changed = prepareLesson(writeText(say.id, 'Other words.')(LESSON));
-  expect(takeFor(changed, changed.steps.find(({ ref }) => ref.beatId === say.id)!, takes)).toBeNull();
+  expect(
+    takeFor(
+      changed,
+      changed.steps.find(({ ref }) => ref.beatId === say.id)!,
+      takes,
+    ),
+  ).toBeNull();
 });
 
 test('what the takes of a beat took becomes its time; a beat that is not recorded whole keeps its own', () => {
@@ -123,5 +132,10 @@ test('what the takes of a beat took becomes its time; a beat that is not recorde
   const lacking = takes.filter(({ at }) => at.beatId !== example.id || at.step !== steps[1]!.ref.step);
   expect(timeOf(plan(lacking), example.id)).toBeUndefined();
   expect(timeOf(plan(takes), LESSON.beats.at(-1)!.id)).toBeUndefined();
-  expect(paceOfTakes(prepared, takes)).toBeGreaterThan(paceOfTakes(prepared, recorded(LESSON, () => 9000))!);
+  expect(paceOfTakes(prepared, takes)).toBeGreaterThan(
+    paceOfTakes(
+      prepared,
+      recorded(LESSON, () => 9000),
+    )!,
+  );
 });

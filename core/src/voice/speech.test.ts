@@ -45,7 +45,14 @@ test('in a room that is not quiet speech is found all the same; a key that is st
 test('where nobody speaks there is nothing; where somebody speaks all the time there is all of it', () => {
   expect(speechIn(new Float32Array(0))).toBeNull();
   expect(speechIn(levelsOf(new Float32Array(RATE * 3), RATE))).toBeNull();
-  expect(speechIn(levelsOf(Float32Array.from({ length: RATE }, () => 0.001), RATE))).toBeNull();
+  expect(
+    speechIn(
+      levelsOf(
+        Float32Array.from({ length: RATE }, () => 0.001),
+        RATE,
+      ),
+    ),
+  ).toBeNull();
   const levels = new Float32Array(50).fill(-20);
   expect(speechIn(levels)!.spans).toEqual([{ fromMs: 0, toMs: 50 * LEVEL_MS }]);
   expect(shiftSpans([{ fromMs: 100, toMs: 300 }], -120)).toEqual([{ fromMs: 0, toMs: 180 }]);

@@ -68,7 +68,10 @@ test('a take comes in pieces, in order and each once, goes on after a gap, and s
   expect((await begin(id, 'b1')).json()).toEqual({ pieces: 1 });
   expect((await piece(id, 1)).json()).toEqual({ pieces: 2 });
   expect((await teacher.send('GET', at(`takes/${id}/pieces`))).body).toBe('piece 0 piece 1 ');
-  expect(await recording()).toMatchObject({ takes: [], cutOff: [{ id, at: { beatId: 'b1', step: 'beat' }, mime: 'audio/wav', pieces: 2 }] });
+  expect(await recording()).toMatchObject({
+    takes: [],
+    cutOff: [{ id, at: { beatId: 'b1', step: 'beat' }, mime: 'audio/wav', pieces: 2 }],
+  });
 });
 
 test('once its sound is there a take is the one of its step; the one before can be brought back, the one before that is gone', async () => {
@@ -123,8 +126,7 @@ test('what is no sound, belongs elsewhere or has not come whole is refused, and 
 
 test('a take, a recording, and what is kept no longer are gone from the files too', async () => {
   const secret = (text: string) => Buffer.concat([sound(0.5), Buffer.from(text.repeat(40))]);
-  const inFiles = (text: string) =>
-    ['', '-wal'].some((end) => readFileSync(join(school.dataDir, `zeitpunkt.sqlite${end}`)).includes(text));
+  const inFiles = (text: string) => ['', '-wal'].some((end) => readFileSync(join(school.dataDir, `zeitpunkt.sqlite${end}`)).includes(text));
   const first = await record('b1', secret('first take '));
   const second = await record('b2', secret('second take '));
   await record('b3', secret('third take '));
@@ -180,7 +182,16 @@ test('at own pace a pupil hears what belongs to the steps so far, never the reas
   const stale = await record('b2', sound(0.5), { fingerprint: 'another' });
   const [{ id: classId }] = (await teacher.send('GET', '/api/classes')).json();
   const [{ id: pupilId }] = (await teacher.send('GET', `/api/classes/${classId}`)).json().pupils;
-  const start = { id: randomUUID(), lessonId, classId, pupilIds: null, firstDay: '2026-11-02', lastDay: '2026-11-06', byKey: true, voice: true };
+  const start = {
+    id: randomUUID(),
+    lessonId,
+    classId,
+    pupilIds: null,
+    firstDay: '2026-11-02',
+    lastDay: '2026-11-06',
+    byKey: true,
+    voice: true,
+  };
   expect((await teacher.send('POST', '/api/own-pace', start)).json().live.voice).toBe(true);
   const { cards } = (await teacher.send('POST', `/api/classes/${classId}/cards`, { pupilIds: [pupilId] })).json();
   const device = school.browser();

@@ -4,6 +4,9 @@ import type { KeptTake } from './take-store';
 /** Loudness and pauses need no more samples a second than this. */
 const LISTEN_RATE = 16_000;
 
+/** Cutting takes more code than the rest of the page: it comes beside it. */
+export const fetchCutter = () => import('../../shared/voice/cut-sound');
+
 /** A take as it is kept, with its sound. */
 export interface WholeTake {
   readonly take: Take;
@@ -19,7 +22,7 @@ export async function finishTake(kept: Omit<KeptTake, 'whole'>, pieces: readonly
   const levels = await levelsIn(await raw.arrayBuffer());
   const speech = levels && speechIn(levels);
   if (!speech) return null;
-  const { cutSound } = await import('../../shared/voice/cut-sound');
+  const { cutSound } = await fetchCutter();
   // Where the stage moves, what is said goes with what is seen: only its end is cut.
   const cut = { fromMs: kept.moves ? 0 : speech.kept.fromMs, toMs: speech.kept.toMs };
   const { sound, mime } = await cutSound(raw, cut);

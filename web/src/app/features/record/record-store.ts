@@ -15,7 +15,7 @@ import {
 } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
-import { finishTake, type WholeTake } from './finish-take';
+import { fetchCutter, finishTake, type WholeTake } from './finish-take';
 import { Microphone, MicrophoneProblem, type MicrophoneChoice } from './microphone';
 import { encoderOfBrowser, type TakeEncoder } from './take-encoder';
 import { TakeKeeper, type Safety } from './take-keeper';
@@ -228,6 +228,8 @@ export const RecordStore = signalStore(
       async load(lessonId: string): Promise<void> {
         patchState(store, { lessonId });
         await change(() => ask('GET', pathOf('recording')));
+        // What cuts takes is here before the server may be gone.
+        fetchCutter().catch(() => undefined); // tried again when a take is made ready
         if (!(await takeLock())) return patchState(store, { elsewhere: true });
         patchState(store, { elsewhere: false });
         keeper = new TakeKeeper(lessonId, {

@@ -1,7 +1,28 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  DestroyRef,
+  effect,
+  inject,
+  input,
+  linkedSignal,
+  signal,
+  untracked,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { BREATH_MS, motionMs, nameInLesson, paceOfTakes, planByTakes, prepareLesson, stageAt, voicedSteps, type Take } from '@zeitpunkt/core';
+import {
+  BREATH_MS,
+  motionMs,
+  nameInLesson,
+  paceOfTakes,
+  planByTakes,
+  prepareLesson,
+  stageAt,
+  voicedSteps,
+  type Take,
+} from '@zeitpunkt/core';
 import { clock } from '../../shared/clock';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';

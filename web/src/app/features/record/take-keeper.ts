@@ -109,16 +109,15 @@ export class TakeKeeper {
     clearTimeout(this.timer);
   }
 
-  /** Sends what waits, oldest first; asked for while it is at it, it goes round once more. */
+  /** Sends what waits, oldest first; asked for while it is at it, it goes round once more, and while the line is lost it waits. */
   send(): void {
     this.tellSafety();
-    if (this.sending) return void (this.again = true);
-    void this.sendAll();
+    if (this.sending) this.again = true;
+    else if (this.timer === 0) void this.sendAll();
   }
 
   private async sendAll(): Promise<void> {
     this.sending = true;
-    clearTimeout(this.timer);
     try {
       do {
         this.again = false;
@@ -129,7 +128,10 @@ export class TakeKeeper {
     } catch (error) {
       if (error instanceof ApiProblem && error.mayPass) {
         this.lineLost = true;
-        this.timer = window.setTimeout(() => this.send(), this.pauseMs);
+        this.timer = window.setTimeout(() => {
+          this.timer = 0;
+          this.send();
+        }, this.pauseMs);
         this.pauseMs = Math.min(this.pauseMs * 2, LONGEST_RETRY_MS);
       } else this.problem = sentenceOf(error); // refused for good: it stays on this device
     } finally {

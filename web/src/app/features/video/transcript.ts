@@ -16,12 +16,12 @@ import { LessonStore } from '../script/lesson-store';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (parts(); as parts) {
-      <p class="bar">
+      <header class="bar">
         <button mat-flat-button class="next" type="button" (click)="print()">Print</button>
         <button mat-button type="button" (click)="saveText()">Save as text</button>
         <button mat-button type="button" (click)="saveCaptions()">Captions as a file</button>
         <a mat-button [routerLink]="['/lessons', id(), 'record']">Back to the recording</a>
-      </p>
+      </header>
       <main [attr.lang]="language()">
         <h1>{{ store.lesson()!.title }}</h1>
         @if (generated()) {
