@@ -19,6 +19,7 @@ const all = [
   'own-pace',
   'faults',
   'insight',
+  'captions',
   'video',
 ];
 // Ten minutes long, so only when it is named.

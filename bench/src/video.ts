@@ -27,7 +27,14 @@ const lessonOf = (title: string, sweeps: number) => ({
   goal: 'I can see both hands move.',
   successCriteria: [],
   targetMinutes: Math.max(1, Math.round((sweeps * SECONDS) / 60)),
-  settings: { readingOrder: 'hour-first', betweenRule: 'passed', pack: 'en-GB', separator: ':', strictness: 'right-side', wordsPerMinute: 180 },
+  settings: {
+    readingOrder: 'hour-first',
+    betweenRule: 'passed',
+    pack: 'en-GB',
+    separator: ':',
+    strictness: 'right-side',
+    wordsPerMinute: 180,
+  },
   items: [],
   beats: Array.from({ length: sweeps }, (_, index) => ({
     id: `b${index + 1}`,
@@ -57,7 +64,11 @@ async function recorded(page: Page, url: string, title: string, sweeps: number):
     const [id, at, mime] = [randomUUID(), { beatId: `b${index + 1}`, step: 'beat' }, 'audio/wav'];
     await post(`/api/lessons/${lessonId}/takes`, { id, at, mime });
     await post(`/api/lessons/${lessonId}/takes/${id}/sound?mime=audio/wav`, sound, 'application/octet-stream');
-    const cues = Array.from({ length: 6 }, (_, cue) => ({ fromMs: cue * 3000, toMs: cue * 3000 + 2800, text: 'The long hand goes all the way round.' }));
+    const cues = Array.from({ length: 6 }, (_, cue) => ({
+      fromMs: cue * 3000,
+      toMs: cue * 3000 + 2800,
+      text: 'The long hand goes all the way round.',
+    }));
     const times = { durationMs: (SECONDS - 1) * 1000, speechDb: -20, speech: [{ fromMs: 0, toMs: 18_000 }], cues, cuesEdited: false };
     await post(`/api/lessons/${lessonId}/takes/${id}`, { id, at, mime, said: SAID, fingerprint, madeAtMs: Date.now(), ...times });
   }
@@ -74,7 +85,8 @@ async function makeFilm(page: Page, format: string): Promise<number> {
         const button = [...document.querySelectorAll('button')].find((one) => /^\s*Make/.test(one.textContent))!;
         new MutationObserver(() => {
           if (document.querySelector('[role=alert]')) reject(new Error(document.querySelector('[role=alert]')!.textContent));
-          if (document.body.textContent.includes('The video is made') && !document.querySelector('progress')) resolve(performance.now() - began);
+          if (document.body.textContent.includes('The video is made') && !document.querySelector('progress'))
+            resolve(performance.now() - began);
         }).observe(document.body, { childList: true, subtree: true });
         button.click();
       }),
@@ -138,7 +150,9 @@ await page.getByRole('radio', { name: /^MP4/ }).waitFor();
 const length = /(\d+):(\d\d) long/.exec(await page.getByRole('region', { name: 'The video' }).innerText())!;
 const lessonSec = Number(length[1]) * 60 + Number(length[2]);
 const tookMs = await makeFilm(page, 'MP4');
-console.log(`the demo's recorded lesson, ${length[1]}:${length[2]} as MP4: ${(tookMs / 1000).toFixed(0)} s, ${((lessonSec * 1000) / tookMs).toFixed(1)} × real time`);
+console.log(
+  `the demo's recorded lesson, ${length[1]}:${length[2]} as MP4: ${(tookMs / 1000).toFixed(0)} s, ${((lessonSec * 1000) / tookMs).toFixed(1)} × real time`,
+);
 
 if (process.env['BENCH_LONG']) {
   const long = await recorded(page, server.url, 'Twenty minutes', 60);

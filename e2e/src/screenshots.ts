@@ -34,7 +34,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   const [bashir, ceri, dov, elin, , gita] = others as [PupilPage, PupilPage, PupilPage, PupilPage, PupilPage, PupilPage];
   for (const name of ['Anouk', 'Bashir', 'Ceri', 'Dov']) await page.getByRole('button', { name: `Let ${name} in` }).click();
   await expect(page.getByText('4 of 26 are in')).toBeVisible();
-  await shot(page, 'console-lobby');
   await page.getByRole('button', { name: 'Let all 3 in' }).click();
   await expect(page.getByText('7 of 26 are in')).toBeVisible();
   await teacher.begin();
@@ -46,7 +45,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await teacher.goTo('Ask');
   await expect(anouk.stem).toHaveText('What time is it?');
   await anouk.page.getByRole('button', { name: '7', exact: true }).tap();
-  await shot(anouk.page, 'desk-read-phone');
   await anouk.read('7', '30');
   await anouk.expectKept();
   await bashir.read('8', '30');
@@ -182,4 +180,18 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await page.clock.runFor(13_000);
   await expect(page.getByText(/[1-9]\d* of 24 answered/)).toBeVisible();
   await shot(page, 'rehearse');
+});
+
+test('pictures of the recorder and of a video', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await new ScriptPage(page).open('Quarters at the tide gauge');
+  await page.getByRole('link', { name: 'Record' }).click();
+  await page.getByRole('button', { name: /^5\.1 Worked example/ }).click();
+  for (const _ of [1, 2, 3]) await page.keyboard.press('e');
+  await page.locator('summary', { hasText: 'from the script' }).click();
+  await shot(page, 'record');
+  await page.getByRole('link', { name: 'Make a video' }).click();
+  await expect(page.getByRole('radio', { name: /^MP4/ })).toBeVisible();
+  await shot(page, 'video');
 });

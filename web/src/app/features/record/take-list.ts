@@ -56,6 +56,9 @@ export interface TakeRow {
       border-radius: 8px;
       list-style: none;
     }
+    :host(.tall) ol {
+      max-height: 70vh;
+    }
     button {
       display: grid;
       grid-template-columns: 2.6rem minmax(0, 1fr) auto;

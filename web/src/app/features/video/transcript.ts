@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { filmOf, WORD_PACKS, webVtt } from '@zeitpunkt/core';
+import { filmOf, WORD_PACKS, webVtt, type Chapter, type Film } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
 import { clock } from '../../shared/clock';
 import { download, fileName } from '../../shared/download';
@@ -31,11 +31,9 @@ import { LessonStore } from '../script/lesson-store';
           <h2>
             <span class="time">{{ clock(part.fromMs) }}</span> {{ part.text }}
           </h2>
-          <p>
-            @for (line of part.lines; track $index) {
-              {{ line }}
-            }
-          </p>
+          @for (words of part.paragraphs; track $index) {
+            <p>{{ words }}</p>
+          }
         }
       </main>
     } @else {
@@ -49,12 +47,18 @@ import { LessonStore } from '../script/lesson-store';
       margin: 0 auto;
       padding: 1rem 1.5rem;
     }
+    .bar {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.5rem;
+      margin-bottom: 1rem;
+    }
     h2 {
       margin: 1.2rem 0 0.3rem;
       font-size: 1.15rem;
     }
     p {
-      margin: 0;
+      margin: 0 0 0.35rem;
       line-height: 1.5;
     }
     .time {
@@ -85,10 +89,7 @@ export class Transcript {
   protected readonly generated = computed(() => this.recording()?.takes.some(({ generated }) => generated) ?? false);
   protected readonly parts = computed(() => {
     const film = this.film();
-    return film?.chapters.map((chapter) => ({
-      ...chapter,
-      lines: film.cues.filter(({ fromMs }) => fromMs >= chapter.fromMs && fromMs < chapter.toMs).map(({ text }) => text),
-    }));
+    return film?.chapters.map((chapter) => ({ ...chapter, paragraphs: paragraphsIn(film, chapter) }));
   });
 
   constructor() {
@@ -104,7 +105,7 @@ export class Transcript {
 
   protected saveText(): void {
     const { title } = this.store.lesson()!;
-    const parts = (this.parts() ?? []).map(({ fromMs, text, lines }) => `${clock(fromMs)} ${text}\n${lines.join(' ')}`);
+    const parts = (this.parts() ?? []).map(({ fromMs, text, paragraphs }) => `${clock(fromMs)} ${text}\n${paragraphs.join('\n')}`);
     download(
       new Blob([`${title}\n\n${parts.join('\n\n')}\n`], { type: 'text/plain' }),
       fileName(`${title} transcript`, 'transcript', 'txt'),
@@ -125,4 +126,14 @@ export class Transcript {
       this.problem.set(sentenceOf(error));
     }
   }
+}
+
+/** What is said in a part of a film: a paragraph for each beat. */
+function paragraphsIn({ shots, cues }: Film, { fromMs, toMs }: Chapter): string[] {
+  const byBeat = new Map<number, string[]>();
+  for (const cue of cues.filter((one) => one.fromMs >= fromMs && one.fromMs < toMs)) {
+    const { beatIndex } = shots.findLast(({ startMs }) => startMs <= cue.fromMs)!.step;
+    byBeat.set(beatIndex, [...(byBeat.get(beatIndex) ?? []), cue.text]);
+  }
+  return [...byBeat.values()].map((texts) => texts.join(' '));
 }
