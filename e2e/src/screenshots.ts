@@ -188,7 +188,7 @@ test('pictures of the recorder and of a video', async ({ teacher }) => {
   await new ScriptPage(page).open('Quarters at the tide gauge');
   await page.getByRole('link', { name: 'Record' }).click();
   await page.getByRole('button', { name: /^5\.1 Worked example/ }).click();
-  for (const _ of [1, 2, 3]) await page.keyboard.press('e');
+  for (const key of ['e', 'e', 'e']) await page.keyboard.press(key);
   await page.locator('summary', { hasText: 'from the script' }).click();
   await shot(page, 'record');
   await page.getByRole('link', { name: 'Make a video' }).click();

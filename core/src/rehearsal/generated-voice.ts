@@ -2,6 +2,9 @@ import { phrasesOf } from '../voice/phrases.js';
 import type { Span } from '../voice/take.js';
 import { seededRng, type Rng } from './rng.js';
 
+// Taken out of loops over samples: there they are asked for a million times.
+const { floor, max, min, round } = Math;
+
 /** A sound with the rhythm of speech, and where its phrases lie. */
 export interface GeneratedVoice {
   /** One channel, −1 to 1. */
@@ -101,8 +104,8 @@ function hum(
   const step = (pitch * WAVE_SAMPLES) / rate;
   for (let index = 0; index < length && begin + index < samples.length; index++) {
     const part = index / length;
-    const envelope = Math.min(1, part * 6, (1 - part) * 5);
-    samples[begin + index]! += LOUDNESS * envelope * wave[Math.floor(index * step) % WAVE_SAMPLES]!;
+    const envelope = min(1, part * 6, (1 - part) * 5);
+    samples[begin + index]! += LOUDNESS * envelope * wave[floor(index * step) % WAVE_SAMPLES]!;
   }
 }
 
@@ -123,8 +126,12 @@ function waveOf(vowel: string, pitch: number, rate: number): Float32Array {
   return wave.map((value) => (2 * value) / whole);
 }
 
+/** So many samples of noise are drawn and used again and again: nobody hears a turn of a second. */
+const NOISE_SAMPLES = 8192;
+
 function addNoise(samples: Float32Array, loudness: number, rng: Rng): void {
-  for (let index = 0; index < samples.length; index++) samples[index]! += loudness * (2 * rng() - 1);
+  const noise = Float32Array.from({ length: NOISE_SAMPLES }, () => loudness * (2 * rng() - 1));
+  for (let index = 0; index < samples.length; index++) samples[index]! += noise[index % NOISE_SAMPLES]!;
 }
 
 /** Sound as a WAV file of 16 bits, one channel. Source: RIFF WAVE, format 1 (PCM). */
@@ -149,6 +156,8 @@ export function wavFile(samples: Float32Array, rate: number): Uint8Array<ArrayBu
   view.setUint16(34, 16, true);
   name(36, 'data');
   view.setUint32(40, samples.length * 2, true);
-  samples.forEach((value, index) => view.setInt16(44 + index * 2, Math.round(Math.max(-1, Math.min(1, value)) * 32_767), true));
+  for (let index = 0; index < samples.length; index++) {
+    view.setInt16(44 + index * 2, round(max(-1, min(1, samples[index]!)) * 32_767), true);
+  }
   return bytes;
 }

@@ -20,7 +20,16 @@ import { OwnSteps } from './own-steps';
           <button type="button" class="button outlined big" (click)="ways.goTo(own.at)">Once more</button>
         }
         @if (own.at < own.farthest) {
-          <button type="button" class="button filled big on" (click)="ways.goTo(own.at + 1)">Go on</button>
+          <button
+            type="button"
+            class="button big"
+            [class.filled]="!own.voice?.here"
+            [class.outlined]="own.voice?.here"
+            [class.on]="!own.voice?.here"
+            (click)="ways.goTo(own.at + 1)"
+          >
+            Go on
+          </button>
         } @else if (!own.done) {
           <span class="hint">Answer, and it goes on.</span>
         }

@@ -48,7 +48,7 @@ export interface TakeRow {
   `,
   styles: `
     ol {
-      max-height: 46vh;
+      max-height: 38vh;
       margin: 0;
       padding: 0;
       overflow: auto;
