@@ -33,6 +33,42 @@ const THREE_CLOCKS = {
   choices: [232.5, 202.5, 210].map((hourDeg) => ({ hourDeg, minuteDeg: 270, numerals: 'all' })),
 };
 
+/** The places of a recording, from its script on, each with how it is opened. */
+const RECORDING: readonly { readonly name: string; readonly open: (page: Page) => Promise<void> }[] = [
+  {
+    name: 'recorder',
+    async open(page) {
+      await page.getByRole('link', { name: 'Record' }).click();
+      await page.getByRole('button', { name: /^2 Set/ }).click();
+      await page.locator('summary', { hasText: 'from the script' }).click();
+      await expect(page.getByLabel('Caption 1', { exact: true })).toBeVisible();
+    },
+  },
+  {
+    name: 'give, with a voice',
+    async open(page) {
+      await page.getByRole('link', { name: 'Give at own pace' }).click();
+      await expect(page.getByText('36 of 36 steps are recorded as they are now')).toBeVisible();
+    },
+  },
+  {
+    name: 'transcript',
+    async open(page) {
+      await page.goBack();
+      await page.getByRole('link', { name: 'Transcript' }).click();
+      await expect(page.getByRole('heading', { name: /Beginning/ })).toBeVisible();
+    },
+  },
+  {
+    name: 'video',
+    async open(page) {
+      await page.goBack();
+      await page.getByRole('link', { name: 'Make a video' }).click();
+      await expect(page.getByRole('radio', { name: /^MP4/ })).toBeVisible();
+    },
+  },
+];
+
 test('every place of the teacher fits a width of 320 pixels', async ({ teacher, server }) => {
   const { page } = teacher;
   await page.setViewportSize({ width: 320, height: 640 });
@@ -63,6 +99,12 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await page.getByRole('button', { name: 'End the rehearsal' }).click();
   await expect(page.getByRole('heading', { name: 'What it took' })).toBeVisible();
   await expectToFit('what a rehearsal took');
+  await page.goto(server.url);
+  await script.open('Quarters at the tide gauge');
+  for (const place of RECORDING) {
+    await place.open(page);
+    await expectToFit(place.name);
+  }
   await page.goto(server.url);
   await page.getByRole('link', { name: /^Show card/ }).click();
   await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
@@ -167,6 +209,12 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expectAccessible(page, 'review, an answer');
     await page.goto(`${server.url}/ladder`);
     const script = new ScriptPage(page);
+    await script.open('Quarters at the tide gauge');
+    for (const place of RECORDING) {
+      await place.open(page);
+      await expectAccessible(page, place.name);
+    }
+    await page.goto(`${server.url}/ladder`);
     await script.open('Half past at the harbour');
     await script.about();
     await expectAccessible(page, 'lesson');

@@ -62,7 +62,11 @@ const SHORTEST_MS = 200;
     }
     .words {
       flex: 1;
+      width: 100%;
       min-width: 0;
+    }
+    ol {
+      grid-template-columns: minmax(0, 1fr);
     }
   `,
 })
