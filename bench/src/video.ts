@@ -63,7 +63,7 @@ async function recorded(page: Page, url: string, title: string, sweeps: number):
   for (const [index, fingerprint] of fingerprints.entries()) {
     const [id, at, mime] = [randomUUID(), { beatId: `b${index + 1}`, step: 'beat' }, 'audio/wav'];
     await post(`/api/lessons/${lessonId}/takes`, { id, at, mime });
-    await post(`/api/lessons/${lessonId}/takes/${id}/sound?mime=audio/wav`, sound, 'application/octet-stream');
+    await post(`/api/lessons/${lessonId}/takes/${id}/sound/0?mime=audio/wav&bytes=${sound.length}`, sound, 'application/octet-stream');
     const cues = Array.from({ length: 6 }, (_, cue) => ({
       fromMs: cue * 3000,
       toMs: cue * 3000 + 2800,

@@ -118,6 +118,19 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
     await expect(page.getByText('1 of 4 steps are recorded')).toBeVisible();
     await expect(page.getByText('1 changed since.')).toBeHidden();
   });
+
+  await test.step('the step is taken out of the script: its take is told, and deleted when that is wanted', async () => {
+    await page.getByRole('link', { name: 'Back to the script' }).click();
+    await page.getByRole('option', { name: /^1 Set/ }).click();
+    await page.getByRole('button', { name: 'Take out', exact: true }).click();
+    await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+    await page.getByRole('link', { name: 'Record' }).click();
+    await expect(page.getByText('1 take belongs to a step that the script does not have any more.')).toBeVisible();
+    await page.getByRole('button', { name: 'Delete it' }).click();
+    await page.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();
+    await expect(page.getByText(/1 take belongs to a step/)).toBeHidden();
+    expect(await takesOf(page)).toEqual([]);
+  });
 });
 
 test('a browser that cannot make videos says so and offers own pace', async ({ teacher }) => {

@@ -20,9 +20,10 @@ CREATE TABLE `take` (
 CREATE INDEX `take_lesson` ON `take` (`lesson_id`);--> statement-breakpoint
 CREATE TABLE `take_piece` (
 	`take_id` text NOT NULL,
+	`what` text NOT NULL,
 	`number` integer NOT NULL,
 	`bytes` blob NOT NULL,
-	PRIMARY KEY(`take_id`, `number`),
+	PRIMARY KEY(`take_id`, `what`, `number`),
 	FOREIGN KEY (`take_id`) REFERENCES `take`(`id`) ON UPDATE no action ON DELETE cascade
 ) STRICT;
 --> statement-breakpoint

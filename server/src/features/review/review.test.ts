@@ -220,3 +220,21 @@ test('lines of a lesson that is over are kept, and are new when answers come, go
   await ofClass(`pupils/${room.pupilId('Anouk')}/merge`, { into: room.pupilId('Bashir') });
   expect(await answers()).toMatchObject([{ pupilId: room.pupilId('Bashir') }]);
 });
+
+test('of two late answers one is let count and then the other: kept lines follow, though as many count as before', async () => {
+  const desks = { Anouk: await room.join('Anouk'), Bashir: await room.join('Bashir') };
+  await room.goTo('ask', 'q1');
+  await room.tell({ type: 'end' });
+  school.clockMs += 60_000;
+  const late = { Anouk: reading('7', '30', randomUUID()), Bashir: reading('8', '30', randomUUID()) };
+  for (const name of ['Anouk', 'Bashir'] as const) await respond(desks[name], { ...late[name], waitedMs: 61_000 });
+  const count = (name: keyof typeof late, counted: boolean) =>
+    teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${late[name].id}/count`, { counted });
+  const counting = async () =>
+    (await lines()).flatMap((line) => (line.line === 'session' ? line.answers.map(({ pupilId }) => pupilId) : []));
+  await count('Anouk', true);
+  expect(await counting()).toEqual([room.pupilId('Anouk')]);
+  await count('Anouk', false);
+  await count('Bashir', true);
+  expect(await counting()).toEqual([room.pupilId('Bashir')]);
+});

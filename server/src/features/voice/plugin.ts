@@ -32,6 +32,8 @@ const RETENTION_EVERY_MS = 6 * 3600_000;
 
 const Params = Type.Object({ id: Type.String() });
 const TakeParams = Type.Object({ id: Type.String(), takeId: Type.String() });
+/** What kind of file the whole sound is, and how long in bytes. */
+const SoundWhole = Type.Object({ mime: TakeSchema.properties.mime, bytes: Type.String({ pattern: '^[1-9][0-9]{0,8}$' }) });
 const PieceParams = Type.Object({ id: Type.String(), takeId: Type.String(), number: Type.String({ pattern: '^[0-9]{1,4}$' }) });
 
 /** The recording of a lesson: takes come piece by piece, are kept by their steps, heard at own pace, and deleted for good. */
@@ -54,7 +56,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
     const kept = queries.recordingOf(db, lessonId);
     const rows = queries.rowsOf(db, lessonId);
     const cutOff = rows.flatMap(({ id, beatId, step, state, mime }) => {
-      const pieces = state === 'coming' ? queries.piecesOf(db, id) : 0;
+      const pieces = state === 'coming' ? queries.piecesOf(db, id, 'take') : 0;
       return pieces > 0 ? [{ id, at: { beatId, step }, mime, pieces }] : [];
     });
     return {
@@ -105,7 +107,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
         queries.insertTake(db, lessonId, { id, at, mime });
       })();
     }
-    return { pieces: queries.piecesOf(db, id) };
+    return { pieces: queries.piecesOf(db, id, 'take') };
   });
 
   // A body of sound is read only for whoever is signed in.
@@ -116,10 +118,10 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
     { schema: { params: PieceParams, response: { 200: TakePieces } }, bodyLimit: PIECE_BYTES, onRequest },
     (request) => {
       const { id, state } = mustOwnTake(request, request.params);
-      const [number, pieces] = [Number(request.params.number), queries.piecesOf(db, id)];
+      const [number, pieces] = [Number(request.params.number), queries.piecesOf(db, id, 'take')];
       // Sent again, or the whole sound has come meanwhile: nothing to add. One that leaps is told where to go on.
       if (state === 'coming' && number === pieces && pieces < MOST_PIECES) {
-        queries.insertPiece(db, id, number, bytesOf(request));
+        queries.insertPiece(db, id, 'take', number, bytesOf(request));
         return { pieces: pieces + 1 };
       }
       return { pieces };
@@ -128,24 +130,34 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
 
   app.get('/api/lessons/:id/takes/:takeId/pieces', { schema: { params: TakeParams } }, (request, reply) => {
     const { id, mime } = mustOwnTake(request, request.params);
-    return reply.type(mime).header('cache-control', 'no-store').send(queries.cameOf(db, id));
+    return reply
+      .type(mime)
+      .header('cache-control', 'no-store')
+      .send(queries.cameOf(db, id, 'take'));
   });
 
+  // In pieces, too: a long take has to come through a slow line. The first one begins anew; the last one makes it whole.
   app.post(
-    '/api/lessons/:id/takes/:takeId/sound',
-    {
-      schema: { params: TakeParams, querystring: Type.Object({ mime: TakeSchema.properties.mime }), response: { 204: Type.Null() } },
-      bodyLimit: SOUND_BYTES,
-      onRequest,
-    },
-    (request, reply) => {
+    '/api/lessons/:id/takes/:takeId/sound/:number',
+    { schema: { params: PieceParams, querystring: SoundWhole, response: { 200: TakePieces } }, bodyLimit: PIECE_BYTES, onRequest },
+    (request) => {
       const { id } = mustOwnTake(request, request.params);
       const { mime } = request.query;
-      const sound = bytesOf(request);
-      if (!isSound(sound, mime)) throw new CoreError('TAKE_SOUND', `What was sent is no file of ${mime}.`);
-      store.sqlite.transaction(() => queries.setSound(db, id, sound, mime))();
-      void reply.code(204);
-      return null;
+      const [number, bytes] = [Number(request.params.number), Number(request.query.bytes)];
+      if (bytes > SOUND_BYTES) throw new CoreError('TAKE_SOUND', `The sound of a take may have ${SOUND_BYTES / 2 ** 20} MB at most.`);
+      const piece = bytesOf(request);
+      if (number === 0) queries.forgetSoundPieces(db, id);
+      const pieces = queries.piecesOf(db, id, 'sound');
+      if (number !== pieces) return { pieces };
+      queries.insertPiece(db, id, 'sound', number, piece);
+      const came = queries.cameOf(db, id, 'sound');
+      if (came.length < bytes) return { pieces: pieces + 1 };
+      if (came.length > bytes || !isSound(came, mime)) {
+        queries.forgetSoundPieces(db, id);
+        throw new CoreError('TAKE_SOUND', `What was sent is no whole file of ${mime}.`);
+      }
+      store.sqlite.transaction(() => queries.setSound(db, id, came, mime))();
+      return { pieces: pieces + 1 };
     },
   );
 

@@ -68,24 +68,29 @@ export function insertTake(db: Db, lessonId: string, { id, at, mime }: Pick<Take
   db.insert(take).values({ id, lessonId, beatId: at.beatId, step: at.step, state: 'coming', mime, document: null, sound: null }).run();
 }
 
-/** How many pieces of a take are there, from the first on. */
-export function piecesOf(db: Db, takeId: string): number {
-  return db.select({ pieces: count() }).from(takePiece).where(eq(takePiece.takeId, takeId)).get()!.pieces;
+/** What comes in pieces: a take as the microphone gave it, or its finished sound. */
+export type Coming = 'take' | 'sound';
+
+const ofTake = (takeId: string, what: Coming) => and(eq(takePiece.takeId, takeId), eq(takePiece.what, what));
+
+/** How many pieces are there, from the first on. */
+export function piecesOf(db: Db, takeId: string, what: Coming): number {
+  return db.select({ pieces: count() }).from(takePiece).where(ofTake(takeId, what)).get()!.pieces;
 }
 
-export function insertPiece(db: Db, takeId: string, number: number, bytes: Buffer): void {
-  db.insert(takePiece).values({ takeId, number, bytes }).onConflictDoNothing().run();
+export function insertPiece(db: Db, takeId: string, what: Coming, number: number, bytes: Buffer): void {
+  db.insert(takePiece).values({ takeId, what, number, bytes }).onConflictDoNothing().run();
 }
 
-/** What has come of a take, put together. */
-export function cameOf(db: Db, takeId: string): Buffer {
-  const rows = db
-    .select({ bytes: takePiece.bytes })
-    .from(takePiece)
-    .where(eq(takePiece.takeId, takeId))
-    .orderBy(asc(takePiece.number))
-    .all();
+/** What has come, put together. */
+export function cameOf(db: Db, takeId: string, what: Coming): Buffer {
+  const rows = db.select({ bytes: takePiece.bytes }).from(takePiece).where(ofTake(takeId, what)).orderBy(asc(takePiece.number)).all();
   return Buffer.concat(rows.map(({ bytes }) => bytes));
+}
+
+/** The finished sound is sent from its beginning, anew. */
+export function forgetSoundPieces(db: Db, takeId: string): void {
+  db.delete(takePiece).where(ofTake(takeId, 'sound')).run();
 }
 
 /** The whole sound of a take has come: its pieces are not needed any more. */

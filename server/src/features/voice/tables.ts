@@ -32,15 +32,16 @@ export const take = sqliteTable(
   (table) => [index('take_lesson').on(table.lessonId)],
 );
 
-/** A piece of a take that is coming, from 0 on, as the microphone gave it. */
+/** A piece of a take that is coming, from 0 on: as the microphone gave it, or of its finished sound. */
 export const takePiece = sqliteTable(
   'take_piece',
   {
     takeId: text('take_id')
       .notNull()
       .references(() => take.id, { onDelete: 'cascade' }),
+    what: text({ enum: ['take', 'sound'] }).notNull(),
     number: integer().notNull(),
     bytes: blob({ mode: 'buffer' }).notNull(),
   },
-  (table) => [primaryKey({ columns: [table.takeId, table.number] })],
+  (table) => [primaryKey({ columns: [table.takeId, table.what, table.number] })],
 );

@@ -27,8 +27,9 @@ const codeOf = (reply: { json: () => { code: string } }) => reply.json().code;
 const begin = (id: string, beatId: string) => teacher.send('POST', at('takes'), { id, at: { beatId, step: 'beat' }, mime: 'audio/wav' });
 const piece = (id: string, number: number, bytes = Buffer.from(`piece ${number} `)) =>
   teacher.send('POST', at(`takes/${id}/pieces/${number}`), bytes, OCTETS);
-const sendSound = (id: string, bytes = sound(0.5), mime = 'audio/wav') =>
-  teacher.send('POST', at(`takes/${id}/sound?mime=${encodeURIComponent(mime)}`), bytes, OCTETS);
+/** Sends a finished sound in one piece, or a piece of it. */
+const sendSound = (id: string, bytes = sound(0.5), mime = 'audio/wav', { number = 0, of = Math.max(1, bytes.length) } = {}) =>
+  teacher.send('POST', at(`takes/${id}/sound/${number}?mime=${encodeURIComponent(mime)}&bytes=${of}`), bytes, OCTETS);
 
 function takeOf(beatId: string, change: Partial<Take> = {}): Take {
   const { ref } = lesson.steps.find((step) => step.ref.beatId === beatId)!;
@@ -86,6 +87,31 @@ test('once its sound is there a take is the one of its step; the one before can 
   expect((await teacher.send('POST', at(`takes/${second.id}/before`))).json()).toMatchObject({ takes: [third] });
   // Sent again after its answer was lost: it stays what it is.
   expect((await teacher.send('POST', at(`takes/${second.id}`), second)).json()).toMatchObject({ takes: [third] });
+});
+
+test('a long sound comes in pieces, one after the other; begun anew, what was there is forgotten', async () => {
+  const take = takeOf('b1');
+  const whole = sound(0.5);
+  const part = (number: number, from: number, to: number) =>
+    sendSound(take.id, whole.subarray(from, to), 'audio/wav', { number, of: whole.length });
+  await begin(take.id, 'b1');
+  await piece(take.id, 0);
+  expect((await part(0, 0, 500)).json()).toEqual({ pieces: 1 });
+  expect((await part(0, 0, 700)).json()).toEqual({ pieces: 1 });
+  expect((await part(2, 700, 900)).json()).toEqual({ pieces: 1 });
+  await school.stop();
+  await school.start();
+  expect((await part(1, 700, 1200)).json()).toEqual({ pieces: 2 });
+  expect(codeOf(await teacher.send('POST', at(`takes/${take.id}`), take))).toBe('TAKE_UNKNOWN');
+  await part(2, 1200, whole.length);
+  expect((await teacher.send('GET', at(`takes/${take.id}/sound`))).rawPayload).toEqual(whole);
+  expect((await teacher.send('POST', at(`takes/${take.id}`), take)).json()).toMatchObject({ takes: [take] });
+  expect(school.store.sqlite.prepare('SELECT count(*) AS n FROM take_piece').get()).toEqual({ n: 0 });
+  const tooLong = await sendSound(randomUUID(), whole, 'audio/wav', { of: 41 * 2 ** 20 });
+  expect([tooLong.statusCode, (await sendSound(take.id, whole, 'audio/wav', { of: 41 * 2 ** 20 })).json().code]).toEqual([
+    404,
+    'TAKE_SOUND',
+  ]);
 });
 
 test('captions are changed in place; those that overlap or leave the take are refused with their place', async () => {
@@ -169,7 +195,7 @@ test('nobody else comes near a recording: not another teacher, not a stranger, n
     expect([url, (await other.send(method, url, body)).statusCode]).toEqual([url, 404]);
     expect([url, (await school.browser().send(method, url, body)).statusCode]).toEqual([url, 401]);
   }
-  const large = await school.browser().send('POST', at(`takes/${take.id}/sound?mime=audio/wav`), Buffer.alloc(1000), OCTETS);
+  const large = await school.browser().send('POST', at(`takes/${take.id}/sound/0?mime=audio/wav&bytes=1000`), Buffer.alloc(1000), OCTETS);
   expect(large.statusCode).toBe(401);
   expect(codeOf(await school.browser().send('GET', `/api/desk/own/takes/${take.id}`))).toBe('DESK_NOT_JOINED');
   expect((await recording()).takes).toHaveLength(1);

@@ -83,7 +83,7 @@ function takesAll(): Take[] {
     const name = /takes\/([0-9a-f-]{36})/.exec(path)?.[1];
     const route = `${init?.method ?? 'GET'} ${path}`;
     if (path.includes('/pieces/')) server.on(route, { pieces: Number(path.split('/').at(-1)) + 1 });
-    else if (path.includes('/sound')) server.on(route, undefined);
+    else if (path.includes('/sound/')) server.on(route, { pieces: 1 });
     else if (path.endsWith('/delete')) server.on(route, EMPTY);
     else if (name)
       server.on(route, (body: unknown) => {

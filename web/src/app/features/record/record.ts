@@ -19,6 +19,7 @@ import {
   paceOfTakes,
   planByTakes,
   prepareLesson,
+  sameStep,
   stageAt,
   voicedSteps,
   type Take,
@@ -265,7 +266,17 @@ export class Record {
     this.listening.set(null);
   }
 
+  /** Takes of steps that the script does not have any more: undoing the change brings them back, until they are deleted. */
+  protected readonly ofNoStep = computed(() => {
+    const prepared = this.prepared();
+    if (!prepared) return [];
+    return this.store.takes().filter(({ at }) => !prepared.steps.some(({ ref }) => sameStep(ref, at)));
+  });
   protected readonly generated = computed(() => this.store.takes().some(({ generated }) => generated));
+
+  protected async deleteOfNoStep(): Promise<void> {
+    for (const take of this.ofNoStep()) if (!(await this.store.deleteTake(take))) return;
+  }
 
   /** How long a recording can be kept, and what it is kept for now. */
   protected keepFor(now: number): readonly { readonly days: number; readonly text: string }[] {

@@ -28,6 +28,9 @@ export interface KeeperTells {
   readonly kept: (detail: RecordingDetail) => void;
 }
 
+/** A finished sound is sent in pieces of this size: a minute of speech. */
+const SOUND_PIECE_BYTES = 256 * 1024;
+
 /** Pause before what waits is sent again; it doubles while nothing arrives. */
 const RETRY_MS = 1500;
 const LONGEST_RETRY_MS = 24_000;
@@ -124,6 +127,7 @@ export class TakeKeeper {
         for (const held of [...this.held.values()]) await this.sendOne(held);
       } while (this.again);
       this.lineLost = false;
+      this.problem = null;
       this.pauseMs = RETRY_MS;
     } catch (error) {
       if (error instanceof ApiProblem && error.mayPass) {
@@ -145,7 +149,7 @@ export class TakeKeeper {
     const url = `/api/lessons/${this.lessonId}/takes`;
     held.sent ??= (await ask<TakePieces>('POST', url, { id, at, mime })).pieces;
     if (whole) {
-      await sendFile<undefined>(`${url}/${id}/sound?mime=${encodeURIComponent(mime)}`, new Blob([whole.sound]));
+      await this.sendSound(`${url}/${id}/sound`, mime, whole.sound);
       const detail = await ask<RecordingDetail>('POST', `${url}/${id}`, whole.take);
       this.held.delete(id);
       await this.onDevice(() => this.store.remove(id));
@@ -155,6 +159,16 @@ export class TakeKeeper {
     for (let sent = held.sent; sent < held.pieces.length && this.held.has(id) && !held.take.whole; held.sent = sent) {
       const reply: TakePieces = await sendFile(`${url}/${id}/pieces/${sent}`, new Blob([held.pieces[sent]!]));
       sent = reply.pieces;
+    }
+  }
+
+  /** Sends a finished sound piece by piece: a long one would not come through a slow line whole. */
+  private async sendSound(url: string, mime: string, sound: ArrayBuffer): Promise<void> {
+    const query = `?mime=${encodeURIComponent(mime)}&bytes=${sound.byteLength}`;
+    for (let sent = 0; sent * SOUND_PIECE_BYTES < sound.byteLength;) {
+      const piece = new Blob([sound.slice(sent * SOUND_PIECE_BYTES, (sent + 1) * SOUND_PIECE_BYTES)]);
+      const { pieces }: TakePieces = await sendFile(`${url}/${sent}${query}`, piece);
+      sent = pieces;
     }
   }
 
