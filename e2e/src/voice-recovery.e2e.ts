@@ -121,7 +121,7 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
 
   await test.step('the step is taken out of the script: its take is told, and deleted when that is wanted', async () => {
     await page.getByRole('link', { name: 'Back to the script' }).click();
-    await page.getByRole('option', { name: /^1 Set/ }).click();
+    await page.getByRole('option', { name: /1 Set/ }).first().click();
     await page.getByRole('button', { name: 'Take out', exact: true }).click();
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await page.getByRole('link', { name: 'Record' }).click();
