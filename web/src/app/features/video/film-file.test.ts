@@ -1,7 +1,13 @@
-import { WritableStream } from 'node:stream/web';
 import { chosenFile, ownFile } from './film-file';
 
-Object.assign(globalThis, { WritableStream });
+/** As much of a stream as a film needs: jsdom has none. */
+class Stream {
+  constructor(private readonly sink: { write(piece: unknown): unknown }) {}
+  getWriter() {
+    return { write: async (piece: unknown) => this.sink.write(piece) };
+  }
+}
+Object.assign(globalThis, { WritableStream: Stream });
 
 /** The browser's own folder, as a test sees it: what was written, and what was taken away. */
 function folderOf(access: Record<string, unknown>, names: readonly string[] = []) {
