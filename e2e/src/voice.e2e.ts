@@ -45,12 +45,11 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
 
   await test.step('what each beat took is its time in the script now', async () => {
     await page.getByRole('link', { name: 'Back to the script' }).click();
-    const { lesson } = await page.request
-      .get(`${new URL(page.url()).origin}/api/lessons/${lessonIdOf(page)}`)
-      .then((reply) => reply.json());
+    const url = `${new URL(page.url()).origin}/api/lessons/${lessonIdOf(page)}`;
+    const beats = async () => (await (await page.request.get(url)).json()).lesson.beats;
     const take = first.find(({ at }) => at.beatId === 'b1')!;
-    expect(lesson.beats[0].plannedSec).toBe(Math.round((take.durationMs + 350) / 1000));
-    expect(lesson.beats[3]).toMatchObject({ kind: 'think', seconds: 4 });
+    await expect.poll(async () => (await beats())[0].plannedSec).toBe(Math.round((take.durationMs + 350) / 1000));
+    expect((await beats())[3]).toMatchObject({ kind: 'think', seconds: 4 });
     await page.getByRole('link', { name: 'Record' }).click();
   });
 
@@ -105,7 +104,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     const length = () => page.getByRole('region', { name: 'The video' }).innerText();
     const counted = await length();
     await page.getByRole('radio', { name: 'a card asks to stop the video' }).check();
-    expect(await length()).not.toBe(counted);
+    await expect.poll(length).not.toBe(counted);
     await page.getByRole('radio', { name: /1920 × 1080/ }).check();
     await page.getByRole('radio', { name: 'as a file beside the video' }).check();
     // A window that asks where to save is not for tests: it gives a file of the page's own.
