@@ -30,6 +30,7 @@ export async function openFilm(page: Page, file: string, mime: string, asked: Fi
       video.muted = true;
       video.src = URL.createObjectURL(new Blob([bytes], { type: mime }));
       const heard = (name: string) => new Promise((resolve) => video.addEventListener(name, resolve, { once: true }));
+      document.body.append(video);
       await heard('loadeddata');
       const { videoWidth: width, videoHeight: height } = video;
       const canvas = new OffscreenCanvas(width, height);
@@ -40,8 +41,16 @@ export async function openFilm(page: Page, file: string, mime: string, asked: Fi
       const [red, green, blue] = pen.getImageData(0, 0, 1, 1).data as unknown as [number, number, number];
       const minuteDeg: (number | null)[] = [];
       for (const atMs of momentsMs) {
+        // The frame of this moment is on the screen: that a place was sought is told before.
+        const shown = new Promise<void>((resolve) => {
+          const look = (_now: number, { mediaTime }: { readonly mediaTime: number }) => {
+            if (Math.abs(mediaTime - atMs / 1000) < 0.1) resolve();
+            else video.requestVideoFrameCallback(look);
+          };
+          video.requestVideoFrameCallback(look);
+        });
         video.currentTime = atMs / 1000;
-        await heard('seeked');
+        await shown;
         pen.drawImage(video, 0, 0);
         const { data } = pen.getImageData(0, 0, width, height);
         const [cx, cy] = [width / 2, (height * stagePart) / 2];
@@ -59,6 +68,7 @@ export async function openFilm(page: Page, file: string, mime: string, asked: Fi
         }
         minuteDeg.push(best && best.r > reach * 0.5 ? best.deg : null);
       }
+      video.remove();
       const sound = await new OfflineAudioContext(1, 1, 16_000).decodeAudioData(bytes.buffer);
       const samples = sound.getChannelData(0);
       const db = stretchesMs.map(([from, to]) => {

@@ -37,7 +37,9 @@ import { LessonStore } from '../script/lesson-store';
         }
       </main>
     } @else {
-      <p class="problem" role="status">{{ problem() ?? store.problem() ?? 'Fetching the lesson …' }}</p>
+      <main>
+        <p class="problem" role="status">{{ problem() ?? store.problem() ?? 'Fetching the lesson …' }}</p>
+      </main>
     }
   `,
   styles: `
