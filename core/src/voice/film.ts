@@ -1,11 +1,10 @@
-import { motionMs } from '../lesson/player.js';
+import { motionMs, narrationAt } from '../lesson/player.js';
 import { prepareLesson, type PreparedLesson, type Step } from '../lesson/prepare.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { cuesOf } from './align.js';
 import { chaptersOf, type Chapter } from './chapters.js';
 import type { Cue, Take } from './take.js';
 import { takeFor } from './takes-of.js';
-import { narrationAt } from '../lesson/player.js';
 
 /** How a question is waited for in a film: with a countdown, or with a card that asks to stop the film. */
 export type ThinkAs = 'countdown' | 'card';

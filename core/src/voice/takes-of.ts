@@ -21,18 +21,16 @@ export function spokenSteps(prepared: PreparedLesson): Step[] {
 /** These steps, each with its take: the latest, where there are several. */
 export function voicedSteps(prepared: PreparedLesson, takes: readonly Take[]): VoicedStep[] {
   return spokenSteps(prepared).map((step) => {
-    const take = takes.findLast(({ at }) => sameStep(at, step.ref)) ?? null;
-    return {
-      step,
-      words: narrationAt(prepared, step.ref),
-      take,
-      stale: take !== null && take.fingerprint !== fingerprintOf(prepared, step.ref),
-    };
+    const take = latestAt(step, takes);
+    return { step, words: narrationAt(prepared, step.ref), take, stale: take !== null && !fits(prepared, take) };
   });
 }
 
 /** The take that is heard at a step: none where it does not fit the step any more. */
 export function takeFor(prepared: PreparedLesson, step: Step, takes: readonly Take[]): Take | null {
-  const take = takes.findLast(({ at }) => sameStep(at, step.ref));
-  return take && take.fingerprint === fingerprintOf(prepared, step.ref) ? take : null;
+  const take = latestAt(step, takes);
+  return take && fits(prepared, take) ? take : null;
 }
+
+const latestAt = ({ ref }: Step, takes: readonly Take[]) => takes.findLast(({ at }) => sameStep(at, ref)) ?? null;
+const fits = (prepared: PreparedLesson, { at, fingerprint }: Take) => fingerprint === fingerprintOf(prepared, at);

@@ -150,8 +150,8 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
       const pieces = queries.piecesOf(db, id, 'sound');
       if (number !== pieces) return { pieces };
       queries.insertPiece(db, id, 'sound', number, piece);
+      if (queries.bytesCome(db, id, 'sound') < bytes) return { pieces: pieces + 1 };
       const came = queries.cameOf(db, id, 'sound');
-      if (came.length < bytes) return { pieces: pieces + 1 };
       if (came.length > bytes || !isSound(came, mime)) {
         queries.forgetSoundPieces(db, id);
         throw new CoreError('TAKE_SOUND', `What was sent is no whole file of ${mime}.`);
@@ -171,7 +171,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
       if (made.id !== row.id || made.at.beatId !== row.beatId || made.at.step !== row.step) {
         throw new CoreError('TAKE_ID_TAKEN', 'This take was begun for another step.');
       }
-      if (!queries.soundOf(db, row.id)) throw new CoreError('TAKE_UNKNOWN', 'The sound of this take has not come whole.');
+      if (!queries.hasSound(db, row.id)) throw new CoreError('TAKE_UNKNOWN', 'The sound of this take has not come whole.');
       mustBeInOrder(made);
       if (row.state === 'coming') {
         store.sqlite.transaction(() => {

@@ -42,6 +42,16 @@ export function rowOf(db: Db, takeId: string): TakeRow | undefined {
   return db.select(WITHOUT_SOUND).from(take).where(eq(take.id, takeId)).get();
 }
 
+/** Whether the sound of a take has come whole. */
+export function hasSound(db: Db, takeId: string): boolean {
+  const row = db
+    .select({ has: sql<number>`${take.sound} IS NOT NULL` })
+    .from(take)
+    .where(eq(take.id, takeId))
+    .get();
+  return row?.has === 1;
+}
+
 /** The sound of a take; undefined until it has come whole. */
 export function soundOf(db: Db, takeId: string): { readonly sound: Buffer; readonly mime: string } | undefined {
   const row = db.select({ sound: take.sound, mime: take.mime }).from(take).where(eq(take.id, takeId)).get();
@@ -80,6 +90,12 @@ export function piecesOf(db: Db, takeId: string, what: Coming): number {
 
 export function insertPiece(db: Db, takeId: string, what: Coming, number: number, bytes: Buffer): void {
   db.insert(takePiece).values({ takeId, what, number, bytes }).onConflictDoNothing().run();
+}
+
+/** How many bytes have come. */
+export function bytesCome(db: Db, takeId: string, what: Coming): number {
+  const bytes = sql<number>`coalesce(sum(length(${takePiece.bytes})), 0)`;
+  return db.select({ bytes }).from(takePiece).where(ofTake(takeId, what)).get()!.bytes;
 }
 
 /** What has come, put together. */

@@ -174,8 +174,7 @@ export class TakeKeeper {
 
   private async onDevice<T>(work: () => Promise<T>): Promise<T | undefined> {
     try {
-      const done = await work();
-      return done;
+      return await work();
     } catch {
       this.deviceKeeps = false; // full, or a private window: said on the screen
       return undefined;

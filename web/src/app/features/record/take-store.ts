@@ -39,20 +39,16 @@ export class TakeStore {
     return takes.sort((a, b) => a.madeAtMs - b.madeAtMs);
   }
 
-  async take(id: string): Promise<KeptTake | undefined> {
-    return (await this.db()).get('takes', id);
-  }
-
-  /** The pieces of a take from a number on, in order. */
-  async pieces(takeId: string, from = 0): Promise<ArrayBuffer[]> {
-    const rows = await (await this.db()).getAll('pieces', piecesFrom(takeId, from));
+  /** The pieces of a take, in order. */
+  async pieces(takeId: string): Promise<ArrayBuffer[]> {
+    const rows = await (await this.db()).getAll('pieces', allPieces(takeId));
     return rows.map(({ bytes }) => bytes);
   }
 
   /** Everything of a take is gone from this device. */
   async remove(takeId: string): Promise<void> {
     const work = (await this.db()).transaction(['takes', 'pieces'], 'readwrite');
-    await Promise.all([work.objectStore('takes').delete(takeId), work.objectStore('pieces').delete(piecesFrom(takeId, 0)), work.done]);
+    await Promise.all([work.objectStore('takes').delete(takeId), work.objectStore('pieces').delete(allPieces(takeId)), work.done]);
   }
 
   private db(): Promise<IDBPDatabase<VoiceDb>> {
@@ -67,4 +63,4 @@ export class TakeStore {
   }
 }
 
-const piecesFrom = (takeId: string, from: number) => IDBKeyRange.bound([takeId, from], [takeId, Infinity]);
+const allPieces = (takeId: string) => IDBKeyRange.bound([takeId, 0], [takeId, Infinity]);

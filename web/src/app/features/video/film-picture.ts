@@ -1,6 +1,5 @@
 import { cueAt, linesOf, motionMs, shotAt, stageAt, stageScene, type Cue, type Film, type Shot } from '@zeitpunkt/core';
-import { drawOnCanvas } from '../../ui/canvas-outlet';
-import type { Inks } from '../../ui/canvas-outlet';
+import { drawOnCanvas, type Inks } from '../../ui/canvas-outlet';
 import { FILM_FONT } from './film-messages';
 
 /** Part of the picture's height that captions have under the stage. */
@@ -25,19 +24,18 @@ export class FilmPicture {
     this.pen = pen;
   }
 
-  /** Draws the picture at a moment. @returns whether anything has changed */
-  draw(atMs: number): boolean {
+  /** Draws the picture at a moment. */
+  draw(atMs: number): void {
     const { film, drawn } = this;
     const shot = shotAt(film, atMs);
     const elapsedMs = atMs - shot.startMs;
     const cue = this.burnsIn ? cueAt(film.cues, atMs) : null;
     const moves = elapsedMs < motionMs(film.prepared, shot.step.ref);
-    if (!moves && drawn?.shot === shot && drawn.cue === cue) return false;
+    if (!moves && drawn?.shot === shot && drawn.cue === cue) return;
     // The last moment of a motion is drawn as one that stands still.
     this.drawn = moves ? null : { shot, cue };
     this.drawStage(shot, elapsedMs);
     if (cue) this.drawCue(cue);
-    return true;
   }
 
   private drawStage({ step }: Shot, elapsedMs: number): void {

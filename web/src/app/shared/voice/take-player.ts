@@ -13,10 +13,6 @@ export class TakePlayer {
     return this.audio.currentTime * 1000;
   }
 
-  get isPlaying(): boolean {
-    return !this.audio.paused && !this.audio.ended;
-  }
-
   /** Plays a sound from its beginning. @throws DOMException where the browser does not let it, or cannot play it */
   async play(sound: Blob, rate = 1): Promise<void> {
     this.stop();
