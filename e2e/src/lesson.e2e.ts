@@ -56,17 +56,17 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   ]);
 
   // Broken on purpose: hardly time to think, and words that speak of another time than the hands show.
-  await beats.getByRole('option', { name: /6 Think/ }).click();
+  await script.choose(/6 Think/);
   await script.write('Seconds', '3');
   const atThink = page.getByRole('list', { name: 'Found at this beat' });
   await expect(atThink).toContainText('seconds');
-  await beats.getByRole('option', { name: /3 Set/ }).click();
+  await script.choose(/3 Set/);
   await script.write('Words to say', 'And now it is half past eight: the short hand has just left the 8.');
   const atSet = page.getByRole('list', { name: 'Found at this beat' });
   await expect(atSet).toContainText('The words say “half past eight”, and the dial shows quarter past eight.');
   await atSet.getByRole('button').first().click();
   await expect(atSet).toHaveCount(0);
-  await beats.getByRole('option', { name: /6 Think/ }).click();
+  await script.choose(/6 Think/);
   await atThink.getByRole('button').first().click();
   await expect(atThink).toHaveCount(0);
   // What is found about the lesson as a whole is mended, too, until nothing is left.

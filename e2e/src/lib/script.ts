@@ -22,6 +22,15 @@ export class ScriptPage {
     await this.field(name).blur();
   }
 
+  /** Chooses a beat by what its row says. What was changed just before may move the rows under the pointer: then it is pressed again. */
+  async choose(row: RegExp): Promise<void> {
+    const option = this.page.getByRole('listbox', { name: 'Beats' }).getByRole('option', { name: row }).first();
+    await expect(async () => {
+      await option.click();
+      await expect(option).toHaveAttribute('aria-selected', 'true', { timeout: 2000 });
+    }).toPass();
+  }
+
   /** A field of the script place; the lessons have some of the same names. */
   field(name: string): Locator {
     return this.page.getByLabel(name, { exact: true });
