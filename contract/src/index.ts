@@ -90,3 +90,4 @@ export {
   WordingAccept,
 } from './review.js';
 export { CuesChange, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from './voice.js';
+export { SheetAnswers, SheetAnswersOpen, SheetDetail, SheetKeep, SheetKept, SheetList, SheetOfSession } from './paper.js';

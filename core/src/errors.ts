@@ -24,6 +24,7 @@ export const ERROR_CODES = {
   RESULTS_UNREADABLE: 'A file of results, or an answer in it, does not follow its format.',
   RESULTS_ELSEWHERE: 'A file of results holds answers that belong to another class.',
   MARK_UNREADABLE: 'A stored mark does not follow its format.',
+  SHEET_UNREADABLE: 'A sheet does not follow its format, or is for somebody who is not in its class.',
   TAKE_UNREADABLE: 'A stored take of a recording does not follow its format.',
   TAKE_UNKNOWN: 'A recording has no such take, or its sound has not come whole.',
   TAKE_ID_TAKEN: 'A take id was used before, for another lesson or step.',

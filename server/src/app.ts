@@ -20,6 +20,7 @@ import {
   pupilsOf,
 } from './features/classes/queries.js';
 import { dialsPlugin } from './features/dials/plugin.js';
+import { paperPlugin } from './features/paper/plugin.js';
 import { plansPlugin } from './features/plans/plugin.js';
 import { planOf } from './features/plans/queries.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
@@ -195,6 +196,7 @@ async function registerOthers(
     },
   });
   await app.register(resultsPlugin, { store, requireTeacher: guard.require, nowMs, onChanged: classChanged });
+  await app.register(paperPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });
   await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });

@@ -94,6 +94,13 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   asked(item: Item, settings: LessonSettings): StageState;
   /** What the stage shows with the key and its reason. */
   answered(item: Item, settings: LessonSettings): StageState;
+  /** What changes where it is answered with a pencil; kinds that stay as they are leave it out. */
+  readonly onPaper?: {
+    /** The item as it is asked on paper. */
+    item?(item: Item): Item;
+    /** What is asked, where the stem speaks of a screen. */
+    stem?(item: Item, settings: LessonSettings): string;
+  };
   /** The item taking some further wordings of its time; only kinds that take words have it. */
   accepting?(item: Item, wordings: readonly string[]): Item;
   /** What was written that is taken for no time at all, line by line. */

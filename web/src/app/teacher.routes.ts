@@ -63,6 +63,18 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/script/print-script').then((file) => file.PrintScript),
       },
       {
+        path: 'lessons/:id/paper',
+        title: 'Paper',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/paper/paper-place').then((file) => file.PaperPlace),
+      },
+      {
+        path: 'paper',
+        title: 'Paper',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/paper/paper-place').then((file) => file.PaperPlace),
+      },
+      {
         path: 'classes/:id',
         title: 'Class',
         canActivate: [signedIn],

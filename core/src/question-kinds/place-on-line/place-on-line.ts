@@ -50,6 +50,7 @@ export const placeOnLine: QuestionKind<PlaceOnLineItem, PlaceOnLineResponse, Pla
   shape: 'line',
   timesOf: (item) => [atOf(item)],
   keyOf: (item) => give(item.timeSec),
+  onPaper: { stem: (item, settings) => TEXTS[tongueOf(settings)].onPaper[item.line] },
   viewOf: (item, settings) => ({
     kind: 'place-on-line',
     shape: 'line',

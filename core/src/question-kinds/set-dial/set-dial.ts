@@ -58,6 +58,8 @@ const responseOf = (pose: Pose): SetDialResponse => ({ kind: 'set-dial', ...pose
 export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = {
   name: 'Set a dial',
   thinkSec: 26,
+  // A pencil draws each hand by itself.
+  onPaper: { item: (item) => ({ ...item, hands: 'free' }), stem: (item, settings) => stemOf(item, settings, 'onPaper') },
   shape: 'pose',
   timesOf: (item) => [toSecondOfDay(item.timeSec)],
   keyOf: (item) => responseOf(gearedPose(toSecondOfDay(item.timeSec))),
@@ -143,10 +145,10 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
   ),
 };
 
-function stemOf(item: SetDialItem, settings: LessonSettings): string {
+function stemOf(item: SetDialItem, settings: LessonSettings, where: 'stem' | 'onPaper' = 'stem'): string {
   const at = toSecondOfDay(item.timeSec);
-  const { stem } = TEXTS[tongueOf(settings)];
-  return stem(item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack]));
+  const text = TEXTS[tongueOf(settings)][where];
+  return text(item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack]));
 }
 
 function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSettings): Judgement {

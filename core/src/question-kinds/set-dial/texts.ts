@@ -4,6 +4,7 @@ import type { Tongue } from '../../words/pack.js';
 export const TEXTS = {
   en: {
     stem: (time: string) => `Set the hands to ${time}.`,
+    onPaper: (time: string) => `Draw the hands at ${time}.`,
     right: (time: string) => `Yes, that is ${time}. Both hands are in place.`,
     minuteRight: (where: string) => `Your long hand is right. Look at the short hand again: it belongs ${where}.`,
     hourRight: 'Your short hand is right.',
@@ -11,6 +12,7 @@ export const TEXTS = {
   },
   de: {
     stem: (time: string) => `Stell die Zeiger auf ${time}.`,
+    onPaper: (time: string) => `Zeichne die Zeiger: ${time}.`,
     right: (time: string) => `Ja, das ist ${time} Uhr. Beide Zeiger stehen richtig.`,
     minuteRight: (where: string) => `Dein langer Zeiger stimmt. Schau noch einmal auf den kurzen: Sein Platz ist ${where}.`,
     hourRight: 'Dein kurzer Zeiger stimmt.',

@@ -4,12 +4,9 @@ import { eq } from 'drizzle-orm';
 import {
   CoreError,
   emptyLesson,
-  newRoom,
-  prepareLesson,
   sameJson,
   writeMark,
   writeResponse,
-  writeRoomState,
   type Item,
   type Lesson,
   type ResultRow,
@@ -18,8 +15,8 @@ import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { findPupil, insertPupils } from '../classes/queries.js';
 import { pupil } from '../classes/tables.js';
-import { insertLesson, insertVersion, lessonsOf, setArchived } from '../lessons/queries.js';
 import { liveQueries } from '../live/queries.js';
+import { insertTaught } from '../live/taught.js';
 import { reviewQueries } from '../review/queries.js';
 import { AT_ONCE, unreadable } from './columns.js';
 
@@ -135,30 +132,21 @@ function addSession(db: Db, teacherId: string, classId: string, rows: readonly R
     if (before && !sameJson(before, item)) throw unreadable(`Two questions of “${first.lesson}” carry the id “${item.id}”.`);
     items.set(item.id, item);
   }
-  const file = lessonOf(first, [...items.values()]);
-  const prepared = prepareLesson(file);
-  const place = (lessonsOf(db, teacherId).at(-1)?.place ?? -1) + 1;
-  const lessonId = insertLesson(db, { teacherId, file, place });
-  setArchived(db, lessonId, nowMs);
-  insertVersion(db, { lessonId, version: 1, file: JSON.stringify(file), createdAtMs: nowMs });
-  const room = newRoom(prepared);
-  const endedAtMs = Math.max(...rows.map(({ receivedAtMs }) => receivedAtMs));
-  const askings = asked.map(({ askingId: id, item }) => ({ id, item, phase: 'revealed' as const, closedAtMs: endedAtMs }));
-  const ended = { ...room, phase: 'ended' as const, endedBy: 'teacher' as const, run: { ...room.run, askings } };
-  liveQueries(db).insertSession({
-    id: first.sessionId,
-    teacherId,
-    classId,
-    lessonId,
-    lessonVersion: 1,
-    pace: first.pace,
-    roomKey: null,
-    title: first.lesson,
-    phase: 'ended',
-    room: writeRoomState(ended),
-    createdAtMs: first.taughtAtMs,
-    endedAtMs,
-  });
+  insertTaught(
+    db,
+    {
+      sessionId: first.sessionId,
+      teacherId,
+      classId,
+      file: lessonOf(first, [...items.values()]),
+      askings: asked.map(({ askingId: id, item }) => ({ id, item })),
+      pace: first.pace,
+      title: first.lesson,
+      openedAtMs: first.taughtAtMs,
+      endedAtMs: Math.max(...rows.map(({ receivedAtMs }) => receivedAtMs)),
+    },
+    nowMs,
+  );
 }
 
 function lessonOf({ lesson: title, rung, settings }: ResultRow, items: readonly Item[]): Lesson {

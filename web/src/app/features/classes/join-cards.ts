@@ -4,6 +4,8 @@ import { RouterLink } from '@angular/router';
 import type { CardsMade } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { DeskAddress } from '../../shared/desk-address';
+import { PaperMaker } from '../../shared/paper/paper-maker';
+import { PaperProgress } from '../../shared/paper/paper-progress';
 import { Confirm } from '../../ui/confirm';
 import { QrCode } from '../../ui/qr-code';
 import { ClassStore } from './class-store';
@@ -11,8 +13,8 @@ import { ClassStore } from './class-store';
 /** Join cards: made for chosen pupils, shown this once, and printed. A card says who comes, so it is as good as a key to one's desk. */
 @Component({
   selector: 'zp-join-cards',
-  imports: [Confirm, MatButton, QrCode, RouterLink],
-  providers: [ClassStore],
+  imports: [Confirm, MatButton, PaperProgress, QrCode, RouterLink],
+  providers: [ClassStore, PaperMaker],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './join-cards.html',
   styleUrl: './join-cards.scss',
@@ -20,6 +22,7 @@ import { ClassStore } from './class-store';
 export class JoinCards {
   readonly id = input.required<string>();
   protected readonly store = inject(ClassStore);
+  protected readonly maker = inject(PaperMaker);
   protected readonly address = inject(DeskAddress);
   protected readonly made = signal<CardsMade['cards']>([]);
   protected readonly chosen = signal<ReadonlySet<string>>(new Set());
@@ -66,6 +69,13 @@ export class JoinCards {
     } catch (error) {
       this.problem.set(sentenceOf(error));
     }
+  }
+
+  /** The cards as a file: like what is printed, it opens desks. */
+  protected save(): void {
+    const className = this.store.detail()!.name;
+    const cards = this.made().map(({ name, token }) => ({ name, link: this.linkOf(token) }));
+    void this.maker.save({ kind: 'join-links', className, cards }, `Join cards of ${className}`);
   }
 
   protected print(): void {

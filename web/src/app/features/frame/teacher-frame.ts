@@ -17,6 +17,7 @@ import { authActions, authFeature } from '../../state/auth';
         <nav aria-label="Places">
           <a routerLink="/ladder" routerLinkActive="here" ariaCurrentWhenActive="page">Ladder</a>
           <a routerLink="/dials" routerLinkActive="here" ariaCurrentWhenActive="page">Dials</a>
+          <a routerLink="/paper" routerLinkActive="here" ariaCurrentWhenActive="page">Paper</a>
         </nav>
       }
       @if (teacher(); as teacher) {

@@ -1,13 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { homePage } from '@zeitpunkt/core';
+import { homePage, tongueOf } from '@zeitpunkt/core';
+import { PaperMaker } from '../../shared/paper/paper-maker';
+import { PaperProgress } from '../../shared/paper/paper-progress';
 import { ClassReviewStore } from './class-review-store';
 import { HomeSheet } from './home-sheet';
 
 /** A page for each home: proposed from what is known, changed by the teacher, printed or copied into whatever goes out. */
 @Component({
   selector: 'zp-look-home',
-  imports: [HomeSheet, MatButton],
+  imports: [HomeSheet, MatButton, PaperProgress],
+  providers: [PaperMaker],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -15,7 +18,11 @@ import { HomeSheet } from './home-sheet';
         Read each page before it goes out, and change what you know better. Nothing here ranks or counts. Once changed, a page stays as you
         wrote it until you take the proposal again.
       </p>
-      <button mat-flat-button type="button" (click)="print()">Print all {{ pages().length }}</button>
+      <div class="acts">
+        <button mat-flat-button type="button" (click)="print()">Print all {{ pages().length }}</button>
+        <button mat-stroked-button type="button" [disabled]="maker.isOn() || !pages().length" (click)="save()">Save all as PDF</button>
+        <zp-paper-progress />
+      </div>
     </div>
     @for (one of pages(); track one.id) {
       <zp-home-sheet
@@ -41,8 +48,11 @@ import { HomeSheet } from './home-sheet';
     .head p {
       max-width: 44rem;
     }
-    .head button {
+    .acts {
+      display: flex;
       flex: none;
+      flex-wrap: wrap;
+      gap: 0.5rem;
     }
     @media (max-width: 600px) {
       .head {
@@ -58,6 +68,7 @@ import { HomeSheet } from './home-sheet';
 })
 export class LookHome {
   protected readonly store = inject(ClassReviewStore);
+  protected readonly maker = inject(PaperMaker);
   protected readonly language = computed(() => (this.store.insight()!.settings.pack.startsWith('de') ? 'de' : 'en'));
   protected readonly pages = computed(() => {
     const { picture, reached, settings } = this.store.insight()!;
@@ -69,6 +80,12 @@ export class LookHome {
 
   protected readonly keepFor = (pupilId: string) => (page: Parameters<typeof this.store.keepHomePage>[1]) =>
     this.store.keepHomePage(pupilId, page);
+
+  /** All pages in one file, as they stand here. */
+  protected save(): void {
+    const pages = this.pages().map(({ name, proposed, kept }) => ({ name, page: kept ?? proposed }));
+    void this.maker.save({ kind: 'home', pages, tongue: tongueOf(this.store.insight()!.settings) }, 'For home');
+  }
 
   protected print(): void {
     window.print();

@@ -1,7 +1,6 @@
 import {
   RUNGS,
-  rungIdOf,
-  kindOf,
+  rungOfLesson,
   makeItem,
   QUESTION_KIND_IDS,
   QUESTION_KINDS,
@@ -47,11 +46,6 @@ export const INSERTS: readonly { readonly value: string; readonly text: string }
   { value: 'daily-card', text: 'Daily card' },
   { value: 'show', text: 'Dial of your own' },
 ];
-
-/** The rung of a lesson: its own, or the one that its questions stand on. */
-export function rungOfLesson(lesson: Lesson): RungId {
-  return lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
-}
 
 /** What puts one of them in, about a time, before a beat or at the end. */
 export function insertOf(what: string, at: SecondOfDay | null, lesson: Lesson, beforeId: string | null): ScriptEdit {

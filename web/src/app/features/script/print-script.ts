@@ -1,12 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { criteriaOf, describeStage, MATERIALS, narrationAt, prepareLesson, RUNGS, stageAt, stageScene, tongueOf } from '@zeitpunkt/core';
+import { criteriaOf, describeStage, MATERIALS, narrationAt, prepareLesson, RUNGS, stageAt, stageScene, tongueOf, rungOfLesson } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 import { rowsOf } from './beat-rows';
 import { clock } from '../../shared/clock';
 import { LessonStore } from './lesson-store';
-import { rungOfLesson } from './new-beats';
 
 /** The script on paper: each beat with a small picture of the stage, what is said, how long it takes, and the notes. */
 @Component({

@@ -18,8 +18,7 @@ import {
   type Item,
   type ScriptEdit,
   type Step,
-  type TimingOffer,
-} from '@zeitpunkt/core';
+  type TimingOffer, rungOfLesson } from '@zeitpunkt/core';
 import type { Clip } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
@@ -36,7 +35,7 @@ import { BeatSettings } from './beat-settings';
 import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { QuestionComposer } from './composer/question-composer';
-import { insertOf, INSERTS, rungOfLesson } from './new-beats';
+import { insertOf, INSERTS } from './new-beats';
 import { SetDesigner } from './set/set-designer';
 import { OpenRoom } from './open-room';
 import { StagePlayer } from './stage-player';

@@ -34,14 +34,13 @@ import {
   type Response,
   type Rung,
   type ScriptEdit,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+  type SecondOfDay, rungOfLesson } from '@zeitpunkt/core';
 import { VERDICT_WORDS } from '../../../shared/verdict-words';
 import type { Turning } from '../../../ui/dial-gesture';
 import { TurningDial } from '../../../ui/turning-dial';
 import type { BeatField } from '../beat-field';
 import { ITEM_FIELDS } from '../item-fields';
-import { isAboutOneTime, rungOfLesson } from '../new-beats';
+import { isAboutOneTime } from '../new-beats';
 import { SettingFields } from '../setting-fields';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';

@@ -21,14 +21,12 @@ import {
   type Item,
   type Lesson,
   type MisconceptionId,
-  type Rung,
-} from '@zeitpunkt/core';
+  type Rung, rungOfLesson } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../../shared/api';
 import { clock } from '../../../shared/clock';
 import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
 import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
-import { rungOfLesson } from '../new-beats';
 import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
 import { setWords } from '../../../shared/diagnosis/set-words';
 

@@ -1,0 +1,66 @@
+import { and, asc, desc, eq } from 'drizzle-orm';
+import { CoreError } from '@zeitpunkt/core';
+import type { Db } from '../../db/connection.js';
+import { pupil, schoolClass } from '../classes/tables.js';
+import { sheet, sheetCopy, sheetSession } from './tables.js';
+
+export type SheetRow = typeof sheet.$inferSelect;
+export interface Copy {
+  readonly pupilId: string;
+  readonly version: number;
+}
+
+/** @throws CoreError NOT_FOUND where there is none or it is another teacher's */
+export function mustOwnSheet(db: Db, teacherId: string, id: string): SheetRow {
+  const row = sheetById(db, id);
+  if (row?.teacherId !== teacherId) throw new CoreError('NOT_FOUND', 'There is no such sheet.');
+  return row;
+}
+
+export const sheetById = (db: Db, id: string): SheetRow | undefined => db.select().from(sheet).where(eq(sheet.id, id)).get();
+
+/** Sheets of a lesson, the newest first. */
+export function sheetsOf(db: Db, lessonId: string): SheetRow[] {
+  return db.select().from(sheet).where(eq(sheet.lessonId, lessonId)).orderBy(desc(sheet.madeAtMs)).all();
+}
+
+export const isCodeTaken = (db: Db, teacherId: string, code: string): boolean =>
+  db
+    .select({ id: sheet.id })
+    .from(sheet)
+    .where(and(eq(sheet.teacherId, teacherId), eq(sheet.code, code)))
+    .get() !== undefined;
+
+/** Runs inside a transaction of whoever calls. */
+export function insertSheet(db: Db, row: SheetRow, copies: readonly Copy[]): void {
+  db.insert(sheet).values(row).run();
+  if (copies.length > 0) db.insert(sheetCopy).values(copies.map((copy) => ({ sheetId: row.id, ...copy }))).run();
+}
+
+export const deleteSheet = (db: Db, id: string): void => void db.delete(sheet).where(eq(sheet.id, id)).run();
+
+/** Who has which version, in the order of the class. */
+export function copiesOf(db: Db, sheetId: string) {
+  return db
+    .select({ pupilId: sheetCopy.pupilId, pupil: pupil.name, version: sheetCopy.version })
+    .from(sheetCopy)
+    .innerJoin(pupil, eq(pupil.id, sheetCopy.pupilId))
+    .where(eq(sheetCopy.sheetId, sheetId))
+    .orderBy(asc(pupil.place))
+    .all();
+}
+
+export function sessionsOf(db: Db, sheetId: string) {
+  return db
+    .select({ sessionId: sheetSession.sessionId, classId: sheetSession.classId, className: schoolClass.name })
+    .from(sheetSession)
+    .innerJoin(schoolClass, eq(schoolClass.id, sheetSession.classId))
+    .where(eq(sheetSession.sheetId, sheetId))
+    .orderBy(asc(schoolClass.name))
+    .all();
+}
+
+export const sheetOfSession = (db: Db, sessionId: string): SheetRow | undefined =>
+  db.select({ sheet }).from(sheetSession).innerJoin(sheet, eq(sheet.id, sheetSession.sheetId)).where(eq(sheetSession.sessionId, sessionId)).get()?.sheet;
+
+export const insertSheetSession = (db: Db, row: typeof sheetSession.$inferInsert): void => void db.insert(sheetSession).values(row).run();

@@ -1,0 +1,122 @@
+import { computed } from '@angular/core';
+import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
+import type { ClassDetail, ClassSummary, LessonDetail, LessonSummary, PlanDetail, SheetAnswers, SheetKept, SheetList } from '@zeitpunkt/contract';
+import { DEFAULT_SETTINGS, emptyLesson, rungOfLesson, sheetVersions, type ClassPlan, type Item, type Lesson, type RungId } from '@zeitpunkt/core';
+import { v4 as uuid } from 'uuid';
+import { ask, sentenceOf } from '../../shared/api';
+
+interface PaperState {
+  readonly lessons: readonly LessonSummary[];
+  readonly classes: readonly ClassSummary[];
+  readonly detail: LessonDetail | null;
+  readonly ofClass: ClassDetail | null;
+  readonly plan: ClassPlan | null;
+  readonly sheets: SheetList['sheets'];
+  /** How many versions a sheet has, and with which numbers they are drawn. */
+  readonly versionCount: number;
+  readonly seed: number;
+  readonly loaded: boolean;
+  readonly problem: string | null;
+}
+
+/** What is printed from: a lesson, a class and its plan, and the sheets that were printed before. */
+export const PaperStore = signalStore(
+  withState<PaperState>({
+    lessons: [],
+    classes: [],
+    detail: null,
+    ofClass: null,
+    plan: null,
+    sheets: [],
+    versionCount: 1,
+    seed: 1,
+    loaded: false,
+    problem: null,
+  }),
+  withComputed(({ detail, ofClass, versionCount, seed }) => ({
+    lesson: computed(() => detail()?.lesson ?? null),
+    settings: computed(() => detail()?.lesson.settings ?? DEFAULT_SETTINGS),
+    rung: computed((): RungId => {
+      const lesson = detail()?.lesson;
+      return lesson ? rungOfLesson(lesson) : 'whole-hours';
+    }),
+    /** Those in the class, in its order. */
+    pupils: computed(() => ofClass()?.pupils.filter(({ leftAtMs }) => leftAtMs === null) ?? []),
+    versions: computed(() => {
+      const lesson = detail()?.lesson;
+      return lesson ? sheetVersions(lesson.items, rungOfLesson(lesson), lesson.settings, versionCount(), seed()) : [];
+    }),
+  })),
+  withMethods((store) => {
+    const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => {
+      try {
+        const result = await work();
+        patchState(store, { problem: null });
+        return result;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      }
+    };
+    const loadSheets = async (lessonId: string) => patchState(store, await ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`));
+    return {
+      attempt,
+      async load(lessonId: string | null): Promise<void> {
+        await attempt(async () => {
+          const [lessons, classes, detail] = await Promise.all([
+            ask<LessonSummary[]>('GET', '/api/lessons'),
+            ask<ClassSummary[]>('GET', '/api/classes'),
+            lessonId ? ask<LessonDetail>('GET', `/api/lessons/${lessonId}`) : null,
+          ]);
+          patchState(store, { lessons, classes, detail, sheets: [] });
+          if (lessonId) await loadSheets(lessonId);
+          patchState(store, { loaded: true });
+        });
+      },
+      async chooseClass(classId: string | null): Promise<void> {
+        await attempt(async () => {
+          const [ofClass, plan] = classId
+            ? await Promise.all([ask<ClassDetail>('GET', `/api/classes/${classId}`), ask<PlanDetail>('GET', `/api/classes/${classId}/plan`)])
+            : [null, null];
+          patchState(store, { ofClass, plan: plan?.plan ?? null });
+        });
+      },
+      setVersions: (versionCount: number) => patchState(store, { versionCount }),
+      /** Other questions in all versions but the first. */
+      drawAnew: () => patchState(store, ({ seed }) => ({ seed: seed + 1 })),
+      /** Keeps the sheet as it is printed, so that its answers can be typed in. @param named whether pupils of the class are named on it */
+      keep: (named: boolean) =>
+        attempt(async () => {
+          const [detail, versions] = [store.detail()!, store.versions()];
+          const copies = named ? store.pupils().map(({ id }, place) => ({ pupilId: id, version: place % versions.length })) : [];
+          const kept = await ask<SheetKept>('POST', '/api/sheets', {
+            id: uuid(),
+            lessonId: detail.id,
+            file: sheetFile(detail.lesson, versions.flatMap(({ items }) => items), store.rung()),
+            versions: versions.length,
+            classId: named ? store.ofClass()!.id : null,
+            copies,
+          });
+          await loadSheets(detail.id);
+          return kept;
+        }),
+      removeSheet: (id: string) =>
+        attempt(async () => {
+          await ask('POST', `/api/sheets/${id}/delete`);
+          await loadSheets(store.detail()!.id);
+        }),
+      /** Where the answers of a class to a sheet are typed in. */
+      answersOf: (sheetId: string, classId: string) =>
+        attempt(async () => (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId),
+    };
+  }),
+);
+
+/** The questions of a sheet as a lesson file. */
+function sheetFile(lesson: Lesson, items: readonly Item[], rung: RungId): Lesson {
+  const beats = items.flatMap(({ id: itemId }, index) => [
+    { id: `b${2 * index + 1}`, kind: 'ask' as const, itemId, text: '' },
+    { id: `b${2 * index + 2}`, kind: 'answer' as const, itemId },
+  ]);
+  return { ...emptyLesson(rung, 5, lesson.settings), title: lesson.title, goal: lesson.goal, items, beats };
+}

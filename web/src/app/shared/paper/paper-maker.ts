@@ -1,0 +1,132 @@
+import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
+import type { PaperPage, PaperSize } from '@zeitpunkt/core';
+import { download, fileName } from '../download';
+import type { FromPaperWorker, PaperOrder } from './paper-messages';
+import { startPaper } from './start-paper';
+
+/** How papers are wanted; kept on the device, since a teacher's printer stays the same. */
+export interface PaperHabit {
+  readonly size: PaperSize;
+  readonly large: boolean;
+}
+
+const KEPT = 'zeitpunkt-paper';
+const USUAL: PaperHabit = { size: 'a4', large: false };
+
+/** Where the making of a file stands. */
+export type PaperMaking =
+  | { readonly at: 'not' }
+  | { readonly at: 'on'; readonly done: number; readonly of: number }
+  | { readonly at: 'made'; readonly pages: number; readonly bytes: number }
+  | { readonly at: 'failed'; readonly sentence: string };
+
+/** What a paper is made of, without the size of the page. */
+export type PaperWished = PaperOrder['wish'];
+
+/** Makes papers in a worker of its own: pages to look at, and files. Provided by each place that prints. */
+@Injectable()
+export class PaperMaker {
+  readonly habit = signal(readHabit());
+  readonly pages = signal<readonly PaperPage[]>([]);
+  readonly hasMore = signal(false);
+  /** Characters that the font does not have; they are left out. */
+  readonly missing = signal<readonly string[]>([]);
+  readonly making = signal<PaperMaking>({ at: 'not' });
+  readonly isOn = computed(() => this.making().at === 'on');
+  private worker: Worker | null = null;
+  /** What was asked last; answers to anything before it are not looked at. */
+  private number = 0;
+  private settle: ((file: Blob | null) => void) | null = null;
+
+  constructor() {
+    inject(DestroyRef).onDestroy(() => this.worker?.terminate());
+  }
+
+  setHabit(habit: PaperHabit): void {
+    this.habit.set(habit);
+    localStorage.setItem(KEPT, JSON.stringify(habit));
+  }
+
+  /** Shows the first pages of a paper. */
+  look(wish: PaperWished | null): void {
+    if (this.isOn()) return;
+    this.making.set({ at: 'not' });
+    if (!wish) {
+      this.number += 1;
+      return this.pages.set([]);
+    }
+    this.own().postMessage({ type: 'look', number: ++this.number, order: this.order(wish) });
+  }
+
+  /** Makes the file. @returns null when it was cancelled or failed, with the sentence in {@link making} */
+  make(wish: PaperWished, title: string): Promise<Blob | null> {
+    this.making.set({ at: 'on', done: 0, of: 1 });
+    return new Promise((settle) => {
+      this.settle = settle;
+      this.own().postMessage({ type: 'make', number: ++this.number, order: this.order(wish), title });
+    });
+  }
+
+  /** Makes the file and gives it out. @returns whether it was made */
+  async save(wish: PaperWished, title: string): Promise<boolean> {
+    const file = await this.make(wish, title);
+    if (file) download(file, fileName(title, 'paper', 'pdf'));
+    return file !== null;
+  }
+
+  /** Stops at once: a worker that is in the midst of a page hears nothing. */
+  cancel(): void {
+    this.worker?.terminate();
+    this.worker = null;
+    this.making.set({ at: 'not' });
+    this.done(null);
+  }
+
+  private order(wish: PaperWished): PaperOrder {
+    return { wish, look: this.habit() };
+  }
+
+  private own(): Worker {
+    if (!this.worker) {
+      this.worker = startPaper();
+      this.worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => this.hear(data));
+      this.worker.addEventListener('error', () =>
+        this.hear({ type: 'failed', number: this.number, sentence: 'Papers cannot be made just now: load this page again.' }),
+      );
+    }
+    return this.worker;
+  }
+
+  private hear(message: FromPaperWorker): void {
+    if (message.number !== this.number) return;
+    switch (message.type) {
+      case 'pages':
+        this.pages.set(message.pages);
+        this.hasMore.set(message.hasMore);
+        return this.missing.set(message.missing);
+      case 'progress':
+        return this.making.set({ at: 'on', done: message.done, of: message.of });
+      case 'made':
+        this.missing.set(message.missing);
+        this.making.set({ at: 'made', pages: message.pages, bytes: message.file.size });
+        return this.done(message.file);
+      case 'failed':
+        this.making.set({ at: 'failed', sentence: message.sentence });
+        return this.done(null);
+    }
+  }
+
+  private done(file: Blob | null): void {
+    this.settle?.(file);
+    this.settle = null;
+  }
+}
+
+function readHabit(): PaperHabit {
+  try {
+    const kept = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Partial<PaperHabit> | null;
+    return { size: kept?.size === 'letter' ? 'letter' : 'a4', large: kept?.large === true };
+  } catch {
+    return USUAL;
+  }
+}

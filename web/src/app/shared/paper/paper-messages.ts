@@ -1,0 +1,27 @@
+import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
+
+/** A join card before its code is drawn: that is done where the paper is made. */
+export type PaperOrder = {
+  readonly wish: PaperWish | JoinCardsWish;
+  readonly look: Omit<PaperLook, 'measure'>;
+};
+
+/** Join cards by their addresses. */
+export interface JoinCardsWish {
+  readonly kind: 'join-links';
+  readonly className: string;
+  readonly cards: readonly { readonly name: string; readonly link: string }[];
+}
+
+/** Page → the worker that makes papers. */
+export type ToPaperWorker =
+  /** The first pages, to look at. */
+  { readonly type: 'look'; readonly number: number; readonly order: PaperOrder } | { readonly type: 'make'; readonly number: number; readonly order: PaperOrder; readonly title: string };
+
+/** The worker → its page, each with the number of what was asked. */
+export type FromPaperWorker = { readonly number: number } & (
+  | { readonly type: 'pages'; readonly pages: readonly PaperPage[]; readonly hasMore: boolean; readonly missing: readonly string[] }
+  | { readonly type: 'progress'; readonly done: number; readonly of: number }
+  | { readonly type: 'made'; readonly file: Blob; readonly pages: number; readonly missing: readonly string[] }
+  | { readonly type: 'failed'; readonly sentence: string }
+);

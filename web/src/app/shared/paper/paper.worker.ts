@@ -1,0 +1,81 @@
+import { paperParts, type PaperLook, type PaperPage, type PaperWish } from '@zeitpunkt/core';
+import { create } from 'qrcode';
+import { FONT_PARTS } from './font-addresses';
+import { fontFor } from './paper-fonts';
+import type { PaperFont } from './paper-font';
+import type { FromPaperWorker, PaperOrder, ToPaperWorker } from './paper-messages';
+import { PdfOutlet } from './pdf-outlet';
+
+/** So many pages are shown before the file is made. */
+const MOST_LOOKED_AT = 12;
+/** Progress is told so often, in milliseconds. */
+const TELL_MS = 100;
+
+const tell = (message: FromPaperWorker) => postMessage(message);
+
+addEventListener('message', ({ data }: MessageEvent<ToPaperWorker>) => {
+  const work = data.type === 'look' ? look(data.number, data.order) : make(data.number, data.order, data.title);
+  work.catch((error: unknown) => {
+    console.error(error); // whoever looks into it finds the reason here
+    const sentence = error instanceof TypeError && /fetch/i.test(error.message) ? 'The letters for this page cannot be fetched just now.' : 'This paper could not be made: something went wrong on this page. Please load it again.';
+    tell({ number: data.number, type: 'failed', sentence });
+  });
+});
+
+async function look(number: number, order: PaperOrder): Promise<void> {
+  const { parts, font } = await begin(order);
+  const pages: PaperPage[] = [];
+  let at = 0;
+  while (at < parts.length && pages.length < MOST_LOOKED_AT) pages.push(...parts[at++]!());
+  const hasMore = at < parts.length || pages.length > MOST_LOOKED_AT;
+  for (const page of pages) note(page.nodes, font);
+  tell({ number, type: 'pages', pages: pages.slice(0, MOST_LOOKED_AT), hasMore, missing: [...font.missing] });
+}
+
+async function make(number: number, order: PaperOrder, title: string): Promise<void> {
+  const { parts, font, faces, language } = await begin(order);
+  const outlet = new PdfOutlet(faces, font, { title, language });
+  let toldAtMs = 0;
+  for (const [done, part] of parts.entries()) {
+    for (const page of part()) outlet.add(page);
+    if (performance.now() - toldAtMs < TELL_MS) continue;
+    toldAtMs = performance.now();
+    tell({ number, type: 'progress', done: done + 1, of: parts.length });
+  }
+  tell({ number, type: 'made', file: await outlet.end(), pages: outlet.pages, missing: [...font.missing] });
+}
+
+async function begin({ wish, look: wished }: PaperOrder) {
+  const { font, faces } = await fontFor(JSON.stringify(wish), FONT_PARTS, fetchFile);
+  const paper: PaperWish = wish.kind === 'join-links' ? withCodes(wish) : wish;
+  const look: PaperLook = { ...wished, measure: font.measure };
+  return { parts: paperParts(paper, look), font, faces, language: languageOf(paper) };
+}
+
+async function fetchFile(address: string): Promise<Uint8Array> {
+  const reply = await fetch(new URL(address, location.origin));
+  if (!reply.ok) throw new TypeError(`fetch of ${address}: ${reply.status}`);
+  return new Uint8Array(await reply.arrayBuffer());
+}
+
+function withCodes({ className, cards }: Extract<PaperOrder['wish'], { kind: 'join-links' }>): PaperWish {
+  return {
+    kind: 'join-cards',
+    className,
+    cards: cards.map((card) => {
+      const { size, data } = create(card.link, { errorCorrectionLevel: 'M' }).modules;
+      return { ...card, qr: { size, dark: [...data].map(Boolean) } };
+    }),
+  };
+}
+
+function languageOf(wish: PaperWish): string {
+  if ('tongue' in wish) return wish.tongue;
+  const settings = wish.kind === 'lesson' ? wish.lesson.settings : 'settings' in wish ? wish.settings : null;
+  return settings?.pack ?? 'en-GB';
+}
+
+/** Characters that no file has are found when they are looked up. */
+function note(nodes: PaperPage['nodes'], font: PaperFont): void {
+  for (const node of nodes) if (node.type === 'text') font.runs(node.text, node.bold ?? false);
+}
