@@ -17,6 +17,13 @@ function alikeOf(layers: DialLayers): DialLayers {
 }
 
 /** A dial in a square. Its hands are told apart by shape alone, since most paper is black and white. */
-export function dialOnPaper(pose: Pose, layers: DialLayers, x: number, y: number, side: number, marks: readonly DialMark[] = []): SceneNode {
+export function dialOnPaper(
+  pose: Pose,
+  layers: DialLayers,
+  x: number,
+  y: number,
+  side: number,
+  marks: readonly DialMark[] = [],
+): SceneNode {
   return dialGroup(dialOf(pose, alikeOf(layers), marks), x + side / 2, y + side / 2, side / 2 / reach(layers));
 }

@@ -7,7 +7,9 @@ export function displayShown({ hour, minute, separator, covered }: DisplayState,
   const y = top + blankHeight(size) / 2;
   const digits = (text: string | null, left: number, first: number) =>
     [...(text ?? '').padStart(2, ' ')].flatMap((digit, index) =>
-      covered.includes(first + index) ? [] : [word(digit, left + blankWidth(size) * (0.3 + 0.4 * index), y, { size: size * 1.5, bold: true, anchor: 'middle' })],
+      covered.includes(first + index)
+        ? []
+        : [word(digit, left + blankWidth(size) * (0.3 + 0.4 * index), y, { size: size * 1.5, bold: true, anchor: 'middle' })],
     );
   const nodes = [...timeBlank(x, top, size, separator), ...digits(hour, x, 0), ...digits(minute, x + blankWidth(size) + size, 2)];
   return { nodes, height: blankHeight(size) };

@@ -1,5 +1,6 @@
 import type { LessonSettings } from '../lesson/settings.js';
-import { MISCONCEPTIONS } from '../misconceptions/registry.js';
+import { RUNGS, type RungId } from '../ladder/registry.js';
+import { MISCONCEPTIONS, type MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
 import { paperAnswerOf } from './answers/registry.js';
@@ -10,45 +11,79 @@ import { plate } from './strokes.js';
 import { linesOf, lineHeight, paragraph, word, type Drawn } from './text.js';
 import type { SheetVersion } from './versions.js';
 
-/** A usual wrong answer and the ideas that lead to it. */
+/** Usual wrong answers that the same ideas lead to. */
 export interface UsualWrong {
-  readonly answer: string;
-  readonly ideas: readonly string[];
+  readonly answers: readonly string[];
+  readonly ideas: readonly MisconceptionId[];
 }
 
 /** More would be read by nobody who marks a pile of sheets. */
 const MOST_WRONG = 6;
+const MOST_ALIKE = 3;
 
-/** The wrong answers that named ideas predict, those that several ideas lead to first. */
-export function usualWrongAnswers(item: Item, settings: LessonSettings): UsualWrong[] {
+/** The wrong answers that named ideas predict: those of ideas that are usual on the rung first, then those of several ideas. */
+export function usualWrongAnswers(item: Item, rung: RungId, settings: LessonSettings): UsualWrong[] {
   const kind = kindOf(item);
-  const ideasBy = new Map<string, string[]>();
+  const ideasOf = new Map<string, MisconceptionId[]>();
   for (const [id, responses] of predictionsOf(item, settings)) {
     for (const answer of new Set(responses.map((response) => kind.responseText(item, response, settings)))) {
-      ideasBy.set(answer, [...(ideasBy.get(answer) ?? []), MISCONCEPTIONS[id].name]);
+      ideasOf.set(answer, [...(ideasOf.get(answer) ?? []), id]);
     }
   }
-  const all = [...ideasBy].map(([answer, ideas]) => ({ answer, ideas }));
-  return all.sort((one, other) => other.ideas.length - one.ideas.length).slice(0, MOST_WRONG);
+  const byIdeas = new Map<string, { answers: string[]; ideas: MisconceptionId[] }>();
+  for (const [answer, ideas] of ideasOf) {
+    const known = byIdeas.get(ideas.join());
+    if (known) known.answers.push(answer);
+    else byIdeas.set(ideas.join(), { answers: [answer], ideas });
+  }
+  const usual = RUNGS[rung].misconceptions;
+  const rank = ({ ideas }: UsualWrong) =>
+    Math.min(...ideas.map((id) => (usual.includes(id) ? usual.indexOf(id) : usual.length))) - ideas.length / 100;
+  return [...byIdeas.values()]
+    .map(({ answers, ideas }) => ({ answers: answers.slice(0, MOST_ALIKE), ideas }))
+    .sort((one, other) => rank(one) - rank(other))
+    .slice(0, MOST_WRONG);
+}
+
+/** What a key belongs to. */
+export interface KeyOf {
+  readonly title: string;
+  readonly code: string;
+  /** How many versions there are. */
+  readonly versions: number;
+  readonly rung: RungId;
+  readonly settings: LessonSettings;
 }
 
 const SIZE = 10;
 
 /** The key of a version, for the teacher: what is right, why, and which idea is behind each usual wrong answer. */
-export function keyPages({ letter, items }: SheetVersion, title: string, code: string, versions: number, settings: LessonSettings, look: PaperLook): PaperPage[] {
+export function keyPages({ letter, items }: SheetVersion, of: KeyOf, look: PaperLook): PaperPage[] {
+  const { title, code, versions } = of;
   const name = `Key: ${title}${versions > 1 ? `, ${letter}` : ''}`;
-  return flow(items.map((item, index) => keyBlock(item, index + 1, settings, look)), {
-    title: name,
-    columns: 1,
-    foot: [code, 'Ideas are hints of why, not a diagnosis: look for the same idea in several answers.'].filter(Boolean).join(' · '),
-    head: ({ x, y, width }, page) => {
-      const drawn = paragraph(page === 0 ? name : `${name} (continued)`, x, y, width, { size: page === 0 ? 18 : 12, bold: true }, look.measure);
-      return { nodes: drawn.nodes, height: drawn.height + 10 };
+  return flow(
+    items.map((item, index) => keyBlock(item, index + 1, of, look)),
+    {
+      title: name,
+      columns: 1,
+      foot: [code, 'Ideas are hints of why, not a diagnosis: look for the same idea in several answers.'].filter(Boolean).join(' · '),
+      head: ({ x, y, width }, page) => {
+        const drawn = paragraph(
+          page === 0 ? name : `${name} (continued)`,
+          x,
+          y,
+          width,
+          { size: page === 0 ? 18 : 12, bold: true },
+          look.measure,
+        );
+        return { nodes: drawn.nodes, height: drawn.height + 10 };
+      },
     },
-  }, look);
+    look,
+  );
 }
 
-function keyBlock(item: Item, number: number, settings: LessonSettings, look: PaperLook): Block {
+function keyBlock(item: Item, number: number, { rung, settings }: KeyOf, look: PaperLook): Block {
   const kind = kindOf(item);
   const view = kind.viewOf(item, settings);
   return {
@@ -68,15 +103,18 @@ function keyBlock(item: Item, number: number, settings: LessonSettings, look: Pa
       say([kind.onPaper?.stem?.(item, settings) ?? view.stem, ...view.picture.lines].join(' '), false, 'soft');
       const key = kind.keySentence(item, settings);
       say(key, true);
-      const reason = kind.reason(item, settings).filter((sentence) => sentence !== key).join(' ');
+      const reason = kind
+        .reason(item, settings)
+        .filter((sentence) => sentence !== key)
+        .join(' ');
       if (reason) say(reason);
-      for (const { answer, ideas } of usualWrongAnswers(item, settings)) {
-        const column = 130;
-        const lines = linesOf(ideas.join(' · '), room - column, { size: SIZE }, look.measure);
-        const answers = linesOf(answer, column - 8, { size: SIZE, bold: true }, look.measure);
-        answers.forEach((text, row) => nodes.push(word(text, left, y + lineHeight(SIZE) * (row + 0.5), { size: SIZE, bold: true })));
+      for (const { answers, ideas } of usualWrongAnswers(item, rung, settings)) {
+        const column = 150;
+        const lines = linesOf(ideas.map((id) => MISCONCEPTIONS[id].name).join(' · '), room - column, { size: SIZE }, look.measure);
+        const given = linesOf(answers.join(' · '), column - 8, { size: SIZE, bold: true }, look.measure);
+        given.forEach((text, row) => nodes.push(word(text, left, y + lineHeight(SIZE) * (row + 0.5), { size: SIZE, bold: true })));
         lines.forEach((text, row) => nodes.push(word(text, left + column, y + lineHeight(SIZE) * (row + 0.5), { size: SIZE })));
-        y += Math.max(lines.length, answers.length) * lineHeight(SIZE);
+        y += Math.max(lines.length, given.length) * lineHeight(SIZE);
       }
       if (picture) nodes.push(dialOnPaper(picture, picture.layers, x + width - side, top, side, picture.letters));
       return { nodes, height: Math.max(y - top, side) };
@@ -85,7 +123,10 @@ function keyBlock(item: Item, number: number, settings: LessonSettings, look: Pa
 }
 
 /** For the teacher, what of a set is different on paper: by sentence the numbers of the questions, from 1. */
-export function differencesOnPaper(items: readonly Item[], settings: LessonSettings): { readonly what: string; readonly questions: readonly number[] }[] {
+export function differencesOnPaper(
+  items: readonly Item[],
+  settings: LessonSettings,
+): { readonly what: string; readonly questions: readonly number[] }[] {
   const by = new Map<string, number[]>();
   items.forEach((item, index) => {
     const { differs } = paperAnswerOf(kindOf(item).viewOf(item, settings));

@@ -36,6 +36,8 @@ export type PaperWish =
       readonly versions: readonly SheetVersion[];
       readonly copies: readonly SheetCopy[];
       readonly withKey: boolean;
+      /** Which wrong ideas are usual. */
+      readonly rung: RungId;
       readonly settings: LessonSettings;
     }
   | { readonly kind: 'lesson'; readonly lesson: Lesson }
@@ -61,12 +63,14 @@ const one = (make: PaperPart): PaperPart[] => [make];
 export function paperParts(wish: PaperWish, look: PaperLook): PaperPart[] {
   switch (wish.kind) {
     case 'sheet': {
-      const { versions, copies, title, code, settings } = wish;
+      const { versions, copies, title, code, rung, settings } = wish;
       const sheets = copies.map(({ pupil, letter }) => () => {
         const version = versions.find((each) => each.letter === letter) ?? versions[0]!;
         return sheetPages(version, { title, code, pupil }, versions.length, settings, look);
       });
-      const keys = wish.withKey ? versions.map((version) => () => keyPages(version, title, code, versions.length, settings, look)) : [];
+      const keys = wish.withKey
+        ? versions.map((version) => () => keyPages(version, { title, code, versions: versions.length, rung, settings }, look))
+        : [];
       return [...sheets, ...keys];
     }
     case 'lesson':

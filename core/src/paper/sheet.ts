@@ -18,7 +18,13 @@ export interface SheetHead {
 }
 
 /** One version of a sheet for one pupil: its questions with room for the answers. */
-export function sheetPages({ letter, items }: SheetVersion, of: SheetHead, versions: number, settings: LessonSettings, look: PaperLook): PaperPage[] {
+export function sheetPages(
+  { letter, items }: SheetVersion,
+  of: SheetHead,
+  versions: number,
+  settings: LessonSettings,
+  look: PaperLook,
+): PaperPage[] {
   const mark = [of.code, versions > 1 ? letter : ''].filter(Boolean).join(' ');
   const blocks = items.map((item, index) => questionBlock(item, index + 1, settings, look));
   const wish: FlowWish = {
@@ -30,7 +36,14 @@ export function sheetPages({ letter, items }: SheetVersion, of: SheetHead, versi
   return flow(blocks, wish, look);
 }
 
-function headOf({ x, y, width }: Area, page: number, { title, pupil }: SheetHead, mark: string, settings: LessonSettings, look: PaperLook): Drawn {
+function headOf(
+  { x, y, width }: Area,
+  page: number,
+  { title, pupil }: SheetHead,
+  mark: string,
+  settings: LessonSettings,
+  look: PaperLook,
+): Drawn {
   const texts = paperTextsOf(tongueOf(settings));
   const size = look.large ? 16 : 12;
   const nameY = y + size;

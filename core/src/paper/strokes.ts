@@ -12,9 +12,24 @@ export function line(x1: number, y1: number, x2: number, y2: number, strokeWidth
 /** A line to write on. */
 export const ruled = (x: number, y: number, width: number): PathNode => line(x, y, x + width, y, 0.7, 'soft');
 
-export function box(x: number, y: number, width: number, height: number, strokeWidth = 1, fill: Ink = 'none', stroke: Ink = 'ink'): PathNode {
+export function box(
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  strokeWidth = 1,
+  fill: Ink = 'none',
+  stroke: Ink = 'ink',
+): PathNode {
   const [left, top, right, bottom] = [x, y, x + width, y + height].map(coordinate);
-  return { type: 'path', id: '', d: `M${left} ${top} L${right} ${top} L${right} ${bottom} L${left} ${bottom} Z`, fill, stroke, strokeWidth };
+  return {
+    type: 'path',
+    id: '',
+    d: `M${left} ${top} L${right} ${top} L${right} ${bottom} L${left} ${bottom} Z`,
+    fill,
+    stroke,
+    strokeWidth,
+  };
 }
 
 const DASH = 4;
@@ -23,7 +38,8 @@ const GAP = 3;
 /** A dashed line: here it is cut or folded. */
 export function dashed(x1: number, y1: number, x2: number, y2: number, stroke: Ink = 'soft'): PathNode {
   const length = Math.hypot(x2 - x1, y2 - y1);
-  const at = (distance: number) => `${coordinate(x1 + ((x2 - x1) * distance) / length)} ${coordinate(y1 + ((y2 - y1) * distance) / length)}`;
+  const at = (distance: number) =>
+    `${coordinate(x1 + ((x2 - x1) * distance) / length)} ${coordinate(y1 + ((y2 - y1) * distance) / length)}`;
   const dashes: string[] = [];
   for (let from = 0; from < length; from += DASH + GAP) dashes.push(`M${at(from)} L${at(Math.min(length, from + DASH))}`);
   return { type: 'path', id: '', d: dashes.join(' '), fill: 'none', stroke, strokeWidth: 0.8 };

@@ -32,7 +32,10 @@ export function linesOf(text: string, width: number, { size, bold = false }: Tex
   return text.split('\n').flatMap((part) => {
     const lines: string[] = [];
     let line = '';
-    for (const piece of part.split(/\s+/).filter(Boolean).flatMap((one) => cut(one, width, size, bold, measure))) {
+    for (const piece of part
+      .split(/\s+/)
+      .filter(Boolean)
+      .flatMap((one) => cut(one, width, size, bold, measure))) {
       const longer = line ? `${line} ${piece}` : piece;
       if (line && measure(longer, size, bold) > width) {
         lines.push(line);

@@ -3,7 +3,6 @@ import type { Tongue } from '../words/pack.js';
 /** What stands on sheets for pupils, in the language of the lesson. */
 export interface PaperTexts {
   readonly name: string;
-  readonly sheet: string;
   /** How each way of answering is done with a pencil. */
   readonly how: {
     readonly draw: string;
@@ -11,10 +10,9 @@ export interface PaperTexts {
     readonly several: string;
     readonly join: string;
     readonly order: string;
-    readonly arrow: string;
   };
   readonly cutDial: { readonly title: string; readonly steps: readonly string[]; readonly hour: string; readonly minute: string };
-  readonly zones: { readonly title: string; readonly say: string; readonly which: string; readonly between: (hour: number, next: number) => string };
+  readonly zones: { readonly title: string; readonly say: string; readonly which: string };
   readonly pencil: { readonly title: string; readonly say: string; readonly steps: readonly string[] };
   readonly strip: { readonly title: string; readonly say: string; readonly parts: readonly [string, string, string, string] };
   readonly day: { readonly title: string; readonly say: string; readonly glue: string };
@@ -24,14 +22,12 @@ export interface PaperTexts {
 
 const en: PaperTexts = {
   name: 'Name',
-  sheet: 'Sheet',
   how: {
     draw: 'Draw both hands: the short one first.',
     one: 'Tick one.',
     several: 'Tick all that are right.',
     join: 'Draw a line from each letter to its number.',
     order: 'Write the letters in order.',
-    arrow: 'Draw an arrow.',
   },
   cutDial: {
     title: 'A dial to cut out',
@@ -48,7 +44,6 @@ const en: PaperTexts = {
     title: 'Zones to colour',
     say: 'Each hour has a zone, from its number to the next one. Colour each zone in a colour of its own.',
     which: 'In which zone is the short hand? Write its hour.',
-    between: (hour, next) => `from ${hour} to ${next}`,
   },
   pencil: {
     title: 'Draw a dial with a pencil',
@@ -78,14 +73,12 @@ const en: PaperTexts = {
 
 const de: PaperTexts = {
   name: 'Name',
-  sheet: 'Blatt',
   how: {
     draw: 'Zeichne beide Zeiger: zuerst den kurzen.',
     one: 'Kreuze eins an.',
     several: 'Kreuze alle an, die stimmen.',
     join: 'Zieh von jedem Buchstaben eine Linie zu seiner Zahl.',
     order: 'Schreib die Buchstaben der Reihe nach auf.',
-    arrow: 'Zeichne einen Pfeil.',
   },
   cutDial: {
     title: 'Eine Uhr zum Ausschneiden',
@@ -102,7 +95,6 @@ const de: PaperTexts = {
     title: 'Felder zum Anmalen',
     say: 'Jede Stunde hat ein Feld, von ihrer Zahl bis zur nächsten. Mal jedes Feld in einer eigenen Farbe an.',
     which: 'In welchem Feld ist der kurze Zeiger? Schreib die Stunde auf.',
-    between: (hour, next) => `von ${hour} bis ${next}`,
   },
   pencil: {
     title: 'Eine Uhr mit dem Bleistift zeichnen',

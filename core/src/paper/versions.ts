@@ -65,7 +65,13 @@ export function sheetVersions(items: readonly Item[], rung: RungId, settings: Le
 
 /** Minutes of the same sort as those an item is about; null where it is about no time. */
 function minutesLike(item: Item): readonly number[] | null {
-  const sorts = [...new Set(kindOf(item).timesOf(item).map((at) => sortOf(minuteOfHour(at))))];
+  const sorts = [
+    ...new Set(
+      kindOf(item)
+        .timesOf(item)
+        .map((at) => sortOf(minuteOfHour(at))),
+    ),
+  ];
   if (sorts.length === 0) return null;
   return Array.from({ length: 60 }, (_, minute) => minute).filter((minute) => sorts.includes(sortOf(minute)));
 }
@@ -81,13 +87,19 @@ function sortOf(minute: number): string {
 function hardnessBetween(one: Item, other: Item, settings: LessonSettings): number {
   const [a, b] = [hardnessOf(one, settings), hardnessOf(other, settings)];
   return (
-    (a.form === b.form ? 0 : 20) + (a.sorts === b.sorts ? 0 : 10) + Math.abs(a.ideas - b.ideas) + 3 * Math.abs(a.size - b.size) + (a.acrossTwelve === b.acrossTwelve ? 0 : 2)
+    (a.form === b.form ? 0 : 20) +
+    (a.sorts === b.sorts ? 0 : 10) +
+    Math.abs(a.ideas - b.ideas) +
+    3 * Math.abs(a.size - b.size) +
+    (a.acrossTwelve === b.acrossTwelve ? 0 : 2)
   );
 }
 
 /** How it is asked, not what about: words, switches and how many lines. */
 function formOf({ id: _id, ...item }: Item): string {
-  return JSON.stringify(Object.entries(item).filter(([name, value]) => typeof value === 'string' || typeof value === 'boolean' || name === 'lines'));
+  return JSON.stringify(
+    Object.entries(item).filter(([name, value]) => typeof value === 'string' || typeof value === 'boolean' || name === 'lines'),
+  );
 }
 
 function hardnessOf(item: Item, settings: LessonSettings) {

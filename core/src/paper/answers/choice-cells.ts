@@ -8,10 +8,14 @@ import type { AnswerPlace } from './paper-answer.js';
 /** What stands before a choice: a box with its letter. Given the left edge and the middle of its first line. */
 export type DrawLabel = (place: number, x: number, y: number) => SceneNode[];
 
-const mostBeside = 4;
+const GAP = 12;
 
-/** Side of a dial that is one of several, in points. */
-const sideOf = ({ width, look }: AnswerPlace) => Math.min((width - 3 * 12) / (look.large ? 3 : mostBeside), look.large ? 150 : 104);
+/** How many of so many dials stand in a row, and how large each is, in points: all beside each other while they can be read. */
+function rowOf(dials: number, { width, look }: AnswerPlace): { readonly inRow: number; readonly side: number } {
+  const most = look.large ? 3 : 5;
+  const inRow = Math.max(1, Math.ceil(dials / Math.ceil(dials / most)));
+  return { inRow, side: Math.min((width - (inRow - 1) * GAP) / inRow, look.large ? 150 : 104) };
+}
 
 /** Choices in rows: dials with their labels under them, texts one under the other. */
 export function choiceCells(choices: readonly Choice[], layers: DialLayers, place: AnswerPlace, label: DrawLabel): Drawn {
@@ -19,8 +23,7 @@ export function choiceCells(choices: readonly Choice[], layers: DialLayers, plac
   const labelWidth = size * 3.4;
   let y = top;
   const nodes: SceneNode[] = [];
-  const side = sideOf(place);
-  const inRow = Math.max(1, Math.floor((width + 12) / (side + 12)));
+  const { inRow, side } = rowOf(choices.filter((choice) => !('text' in choice)).length, place);
   let inThisRow = 0;
   choices.forEach((choice, index) => {
     if ('text' in choice) {
@@ -34,7 +37,7 @@ export function choiceCells(choices: readonly Choice[], layers: DialLayers, plac
       inThisRow = 0;
       y += side + size * 2.6;
     }
-    const left = x + inThisRow * (side + 12);
+    const left = x + inThisRow * (side + GAP);
     nodes.push(dialOnPaper(choice, { ...layers, numerals: choice.numerals }, left, y, side));
     nodes.push(...label(index, left + side / 2 - labelWidth / 2, y + side + size * 1.1));
     inThisRow += 1;

@@ -1,5 +1,4 @@
 import { bandKindOf } from '../../scene/bands/registry.js';
-import { lineHeight, word } from '../text.js';
 import type { PaperAnswer } from './paper-answer.js';
 
 /** Bands are drawn for a stage of this width; on paper they are made smaller as a whole. */
@@ -10,14 +9,10 @@ const STAGE_HEIGHT = 210;
 export const lineOnPaper: PaperAnswer<'line'> = {
   isWide: () => true,
   differs: null,
-  draw({ line }, { x, top, width, size, texts }) {
+  draw({ line }, { x, top, width, size }) {
     const inset = size * 2;
     const scale = (width - 2 * inset) / STAGE_WIDTH;
     const nodes = bandKindOf(line).nodes(line, { x: 0, y: 0, width: STAGE_WIDTH, height: STAGE_HEIGHT }, 'band');
-    const how = word(texts.how.arrow, x, top + lineHeight(size) / 2, { size: size * 0.85, fill: 'soft' });
-    return {
-      nodes: [how, { type: 'group', id: '', x: x + inset, y: top + size * 0.6, scale, turnDeg: 0, nodes }],
-      height: STAGE_HEIGHT * scale + size * 0.6,
-    };
+    return { nodes: [{ type: 'group', id: '', x: x + inset, y: top, scale, turnDeg: 0, nodes }], height: STAGE_HEIGHT * scale };
   },
 };

@@ -15,7 +15,10 @@ export const pairsOnPaper: PaperAnswer<'pairs'> = {
     const half = width * 0.36;
     const isDial = (choice: Choice | undefined) => choice !== undefined && !('text' in choice);
     const rows = Math.max(cards.length, partners.length);
-    const rowHeight = (isDial(cards[0]) || isDial(partners[0]) ? side : lineHeight(size) * 1.4) + size * 0.6;
+    const room = half - size * 3;
+    const linesIn = (choice: Choice) => ('text' in choice ? linesOf(choice.text, room, { size }, look.measure).length : 1);
+    const most = Math.max(...[...cards, ...partners].map(linesIn));
+    const rowHeight = (isDial(cards[0]) || isDial(partners[0]) ? side : lineHeight(size) * (most + 0.4)) + size * 0.6;
     const first = top + lineHeight(size);
     const nodes: SceneNode[] = [word(texts.how.join, x, top + lineHeight(size) / 2, { size: size * 0.85, fill: 'soft' })];
     const dot = (cx: number, cy: number): SceneNode => ({ type: 'circle', id: '', cx, cy, r: 2.6, fill: 'ink' });
@@ -26,17 +29,17 @@ export const pairsOnPaper: PaperAnswer<'pairs'> = {
         nodes.push(...plate(dialLetter(row), x + size, y, size), dot(x + half, y));
         // A card that is nothing but its letter stands at the picture.
         const isLetter = 'text' in card && card.text === dialLetter(row);
-        if (!isLetter) nodes.push(...choiceAt(card, x + size * 2.4, y, half - size * 3));
+        if (!isLetter) nodes.push(...choiceAt(card, x + size * 2.4, y));
       }
       const partner = partners[row];
       if (partner) {
         const left = x + width - half;
-        nodes.push(dot(left, y), ...plate(String(row + 1), left + size * 1.6, y, size), ...choiceAt(partner, left + size * 3, y, half - size * 3));
+        nodes.push(dot(left, y), ...plate(String(row + 1), left + size * 1.6, y, size), ...choiceAt(partner, left + size * 3, y));
       }
     }
     return { nodes, height: lineHeight(size) + rows * rowHeight };
 
-    function choiceAt(choice: Choice, left: number, y: number, room: number): SceneNode[] {
+    function choiceAt(choice: Choice, left: number, y: number): SceneNode[] {
       if (!('text' in choice)) return [dialOnPaper(choice, { ...layers, numerals: choice.numerals }, left, y - side / 2, side)];
       const lines = linesOf(choice.text, room, { size }, look.measure);
       return lines.map((text, row) => word(text, left, y + lineHeight(size) * (row - (lines.length - 1) / 2), { size }));

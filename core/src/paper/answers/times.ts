@@ -7,15 +7,18 @@ import type { PaperAnswer } from './paper-answer.js';
 export const timesOnPaper: PaperAnswer<'times'> = {
   isWide: () => true,
   differs: null,
-  draw({ row, separator }, { x, top, width, size }) {
-    const cell = timeBlankWidth(size) + size * 1.2;
-    const inRow = Math.max(1, Math.floor(width / cell));
-    const height = blankHeight(size) + size * 0.6;
-    const nodes = row.flatMap((time, place): SceneNode[] => {
-      const [left, y] = [x + (place % inRow) * cell, top + Math.floor(place / inRow) * height];
-      if (time === null) return timeBlank(left, y, size, separator);
-      return [word(time, left + timeBlankWidth(size) / 2, y + blankHeight(size) / 2, { size: size * 1.3, bold: true, anchor: 'middle' })];
-    });
-    return { nodes, height: Math.ceil(row.length / inRow) * height };
+  draw({ row, separator }, { x, top, width, size, look }) {
+    const gap = size * 1.4;
+    const rowHeight = blankHeight(size) + size * 0.6;
+    const nodes: SceneNode[] = [];
+    let [left, y] = [x, top];
+    for (const time of row) {
+      const taken = time === null ? timeBlankWidth(size) : look.measure(time, size * 1.3, true);
+      if (left > x && left + taken > x + width) [left, y] = [x, y + rowHeight];
+      if (time === null) nodes.push(...timeBlank(left, y, size, separator));
+      else nodes.push(word(time, left, y + blankHeight(size) / 2, { size: size * 1.3, bold: true }));
+      left += taken + gap;
+    }
+    return { nodes, height: y + rowHeight - top };
   },
 };

@@ -20,7 +20,7 @@ export function chartPages(rung: RungId, settings: LessonSettings, look: PaperLo
   const columns = entries.length <= 2 ? 1 : entries.length <= 8 ? 2 : 3;
   const rows = Math.ceil(entries.length / columns);
   const top = area.y + head.height;
-  const cell = { width: area.width / columns, height: Math.min(230, (area.height - head.height - saidHeight - 12) / rows) };
+  const cell = { width: area.width / columns, height: Math.min(310, (area.height - head.height - saidHeight - 12) / rows) };
   entries.forEach(({ pose, display, words }, index) => {
     const x = area.x + (index % columns) * cell.width;
     const y = top + Math.floor(index / columns) * cell.height;
@@ -30,7 +30,7 @@ export function chartPages(rung: RungId, settings: LessonSettings, look: PaperLo
     nodes.push(word(display, middle, y + side + size * 0.9, { size: size * 1.3, bold: true, anchor: 'middle' }));
     nodes.push(...paragraph(words, x + 4, y + side + size * 1.6, cell.width - 8, { size, anchor: 'middle' }, look.measure).nodes);
   });
-  let y = area.y + area.height - saidHeight;
+  let y = top + rows * cell.height + 12;
   for (const text of lines) {
     const drawn = paragraph(text, area.x, y, area.width, { size }, look.measure);
     nodes.push(...drawn.nodes);

@@ -20,7 +20,15 @@ export function cutOutDialPages(tongue: Tongue, look: PaperLook): PaperPage[] {
   const scale = area.width / 2 / FLAP.to;
   const [cx, cy] = [area.x + area.width / 2, area.y + area.height / 2];
   const head = heading(title, '', look);
-  const flaps: SceneNode = { type: 'group', id: '', x: cx, y: cy, scale, turnDeg: 0, nodes: Array.from({ length: 12 }, (_, five) => flap(five)).flat() };
+  const flaps: SceneNode = {
+    type: 'group',
+    id: '',
+    x: cx,
+    y: cy,
+    scale,
+    turnDeg: 0,
+    nodes: Array.from({ length: 12 }, (_, five) => flap(five)).flat(),
+  };
   const dial = dialGroup(dialOf({ hourDeg: 0, minuteDeg: 0 }, EMPTY_LAYERS), cx, cy, scale);
   const hole: SceneNode = { type: 'circle', id: '', cx, cy, r: 3, fill: 'paper', stroke: 'ink', strokeWidth: 1 };
   return [pageOf(look, title, [...head.nodes, flaps, dial, hole]), handsPage()];
@@ -67,6 +75,16 @@ function flap(five: number): SceneNode[] {
   return [
     { type: 'path', id: `flap-${five}`, d: outline, fill: 'none', stroke: 'ink', strokeWidth: 0.7 },
     { type: 'path', id: `fold-${five}`, d: folds.join(' '), fill: 'none', stroke: 'soft', strokeWidth: 0.7 },
-    { type: 'text', id: `minutes-${five}`, x, y, text: String(five * 5).padStart(2, '0'), size: 12, bold: true, anchor: 'middle', fill: 'ink' },
+    {
+      type: 'text',
+      id: `minutes-${five}`,
+      x,
+      y,
+      text: String(five * 5).padStart(2, '0'),
+      size: 12,
+      bold: true,
+      anchor: 'middle',
+      fill: 'ink',
+    },
   ];
 }

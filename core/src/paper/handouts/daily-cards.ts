@@ -32,8 +32,23 @@ export function dailyCardsPages(pattern: CardPattern, from: number, count: numbe
       nodes.push(...cutBox(area.x, y, area.width, height), dashed(area.x + half, y, area.x + half, y + height));
       nodes.push(word(nameOf(from + first + row), area.x + 10, y + 14, { size: 10, fill: 'soft' }));
       nodes.push(dialOnPaper(gearedPose(at), PLAIN_LAYERS, area.x + (half - side) / 2, y + 8, side));
-      nodes.push(word(displayText(at, settings.separator), area.x + half * 1.5, y + height / 2 - size * 0.9, { size: size * 1.8, bold: true, anchor: 'middle' }));
-      nodes.push(...paragraph(bestWording(at, WORD_PACKS[settings.pack]), area.x + half + 10, y + height / 2 + size * 0.6, half - 20, { size, anchor: 'middle' }, look.measure).nodes);
+      nodes.push(
+        word(displayText(at, settings.separator), area.x + half * 1.5, y + height / 2 - size * 0.9, {
+          size: size * 1.8,
+          bold: true,
+          anchor: 'middle',
+        }),
+      );
+      nodes.push(
+        ...paragraph(
+          bestWording(at, WORD_PACKS[settings.pack]),
+          area.x + half + 10,
+          y + height / 2 + size * 0.6,
+          half - 20,
+          { size, anchor: 'middle' },
+          look.measure,
+        ).nodes,
+      );
     }
     pages.push(pageOf(look, `${title}, ${from + first}`, nodes));
   }

@@ -10,7 +10,10 @@ import { heading } from './heading.js';
 const STRIPS = 4;
 const HOURS = 24 / STRIPS;
 const TAB = 40;
-const NAMES: Readonly<Record<Tongue, readonly [midnight: string, noon: string]>> = { en: ['midnight', 'noon'], de: ['Mitternacht', 'Mittag'] };
+const NAMES: Readonly<Record<Tongue, readonly [midnight: string, noon: string]>> = {
+  en: ['midnight', 'noon'],
+  de: ['Mitternacht', 'Mittag'],
+};
 
 /**
  * The day in four strips that are glued together: every hour as the dial names it, with room above to draw, and the class's
@@ -27,17 +30,19 @@ export function dayLinePages(events: readonly DayEvent[], tongue: Tongue, look: 
   for (let strip = 0; strip < STRIPS; strip++) {
     const [x, y] = [area.x, area.y + head.height + strip * (height + 14)];
     const isLast = strip === STRIPS - 1;
-    const base = y + height - size * 3;
+    const base = y + height - size * 3.6;
     nodes.push(...cutBox(x, y, HOURS * hour + TAB, height), line(x, base, x + HOURS * hour + (isLast ? 0 : TAB), base, 2));
     for (let half = 0; half <= 2 * HOURS; half++) {
       const at = x + (half * hour) / 2;
-      if (half < 2 * HOURS || isLast) nodes.push(line(at, base - (half % 2 === 0 ? 9 : 5), at, base + (half % 2 === 0 ? 9 : 0), half % 2 === 0 ? 1.6 : 0.8));
+      if (half < 2 * HOURS || isLast)
+        nodes.push(line(at, base - (half % 2 === 0 ? 9 : 5), at, base + (half % 2 === 0 ? 9 : 0), half % 2 === 0 ? 1.6 : 0.8));
       if (half % 2 === 1 || (half === 2 * HOURS && !isLast)) continue;
       const of24 = strip * HOURS + half / 2;
       const anchor = half === 0 ? 'start' : 'middle';
       const named = of24 % 12 === 0 ? NAMES[tongue][of24 === 12 ? 1 : 0] : '';
       nodes.push(word(String(of24 % 12 || 12), at + (half === 0 ? 3 : 0), base + size * 1.5, { size: size * 1.2, bold: true, anchor }));
-      if (named) nodes.push(word(named, at + (half === 0 ? 3 : 0), base + size * 2.6, { size: size * 0.85, anchor: half === 0 ? 'start' : 'end' }));
+      if (named)
+        nodes.push(word(named, at + (half === 0 ? 3 : 0), base + size * 2.6, { size: size * 0.85, anchor: half === 0 ? 'start' : 'end' }));
     }
     const own = events.filter(({ atSec }) => Math.floor(atSec / 3600 / HOURS) === strip);
     own.forEach(({ atSec, text }, index) => {
@@ -46,7 +51,16 @@ export function dayLinePages(events: readonly DayEvent[], tongue: Tongue, look: 
       nodes.push(line(at, top + size * 1.2, at, base - 9, 0.8, 'soft'));
       nodes.push(...paragraph(text, at + 3, top, hour * 1.3, { size: size * 0.85 }, look.measure).nodes);
     });
-    if (!isLast) nodes.push({ type: 'group', id: '', x: x + HOURS * hour + TAB / 2, y: y + height / 2 - size, scale: 1, turnDeg: -90, nodes: [{ ...word(glue, 0, 0, { size: size * 0.9, fill: 'soft', anchor: 'middle' }), id: 'glue' }] });
+    if (!isLast)
+      nodes.push({
+        type: 'group',
+        id: '',
+        x: x + HOURS * hour + TAB / 2,
+        y: y + height / 2 - size,
+        scale: 1,
+        turnDeg: -90,
+        nodes: [{ ...word(glue, 0, 0, { size: size * 0.9, fill: 'soft', anchor: 'middle' }), id: 'glue' }],
+      });
   }
   return [pageOf(look, title, nodes)];
 }

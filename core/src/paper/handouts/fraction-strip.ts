@@ -24,7 +24,9 @@ export function fractionStripPages(tongue: Tongue, look: PaperLook): PaperPage[]
       nodes.push(...cutBox(x, y, width, height));
       const lines = linesOf(parts[row]!, width - 8, { size }, look.measure);
       lines.forEach((text, at) =>
-        nodes.push(word(text, x + width / 2, y + height / 2 + lineHeight(size) * (at - (lines.length - 1) / 2), { size, anchor: 'middle' })),
+        nodes.push(
+          word(text, x + width / 2, y + height / 2 + lineHeight(size) * (at - (lines.length - 1) / 2), { size, anchor: 'middle' }),
+        ),
       );
     }
   });

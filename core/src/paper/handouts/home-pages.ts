@@ -6,7 +6,11 @@ import { paperTextsOf } from '../texts.js';
 import { heading } from './heading.js';
 
 /** One page for each home, all in one file. */
-export function homePagesOnPaper(pages: readonly { readonly name: string; readonly page: HomePage }[], tongue: Tongue, look: PaperLook): PaperPage[] {
+export function homePagesOnPaper(
+  pages: readonly { readonly name: string; readonly page: HomePage }[],
+  tongue: Tongue,
+  look: PaperLook,
+): PaperPage[] {
   const texts = paperTextsOf(tongue).home;
   const { x, y, width } = areaOf(look);
   const [small, size] = look.large ? [16, 20] : [11, 14];

@@ -34,7 +34,13 @@ export function joinCardsPages(cards: readonly JoinCardOnPaper[], className: str
       const name = paragraph(card.name, left, y + 14, room, { size: look.large ? 22 : 16, bold: true }, look.measure);
       const of = paragraph(className, left, y + 14 + name.height, room, { size: 10, fill: 'soft' }, look.measure);
       const link = paragraph(card.link, left, y + 20 + name.height + of.height, room, { size: 8 }, look.measure);
-      return [...cutBox(x, y, width, height), qrNode(card.qr, x + 12, y + (height - side) / 2, side), ...name.nodes, ...of.nodes, ...link.nodes];
+      return [
+        ...cutBox(x, y, width, height),
+        qrNode(card.qr, x + 12, y + (height - side) / 2, side),
+        ...name.nodes,
+        ...of.nodes,
+        ...link.nodes,
+      ];
     });
     pages.push(pageOf(look, `${className}, ${first + 1}`, nodes));
   }
@@ -46,5 +52,13 @@ function qrNode({ size, dark }: QrMatrix, x: number, y: number, side: number): S
     const [column, row] = [at % size, Math.floor(at / size)];
     return isDark ? [`M${column} ${row} L${column + 1} ${row} L${column + 1} ${row + 1} L${column} ${row + 1} Z`] : [];
   });
-  return { type: 'group', id: '', x, y, scale: side / size, turnDeg: 0, nodes: [{ type: 'path', id: 'qr', d: squares.join(' '), fill: 'ink' }] };
+  return {
+    type: 'group',
+    id: '',
+    x,
+    y,
+    scale: side / size,
+    turnDeg: 0,
+    nodes: [{ type: 'path', id: 'qr', d: squares.join(' '), fill: 'ink' }],
+  };
 }

@@ -94,7 +94,10 @@ function rowsOf(prepared: PreparedLesson): Row[] {
     const item = beat.kind === 'answer' ? lesson.items.find(({ id }) => id === beat.itemId) : undefined;
     const said = item
       ? kindOf(item).keySentence(item, lesson.settings)
-      : own.map(({ ref }) => narrationAt(prepared, ref)).filter(Boolean).join(' ');
+      : own
+          .map(({ ref }) => narrationAt(prepared, ref))
+          .filter(Boolean)
+          .join(' ');
     const note = beat.note ? `(${beat.note}) ` : '';
     return { at: clockOf(own[0]?.startMs ?? 0), name: `${index + 1} ${nameInLesson(beat, lesson)}`, said: `${note}${said}` };
   });

@@ -45,7 +45,14 @@ function zoned(cx: number, cy: number, side: number, hourDeg: number | null): Sc
     const [from, to] = [pointAt(hour * 30, 0), pointAt(hour * 30, 60)];
     const [rim, edge] = [pointAt(hour * 30, 84), pointAt(hour * 30, FACE_RADIUS)];
     const at = ([x, y]: readonly [number, number]) => `${coordinate(x)} ${coordinate(y)}`;
-    return { type: 'path', id: `ray-${hour}`, d: `M${at(from)} L${at(to)} M${at(rim)} L${at(edge)}`, fill: 'none', stroke: 'soft', strokeWidth: 0.8 };
+    return {
+      type: 'path',
+      id: `ray-${hour}`,
+      d: `M${at(from)} L${at(to)} M${at(rim)} L${at(edge)}`,
+      fill: 'none',
+      stroke: 'soft',
+      strokeWidth: 0.8,
+    };
   });
   const [face, ...others] = dial.nodes;
   return [{ ...dial, nodes: [face!, ...rays, ...others] }];

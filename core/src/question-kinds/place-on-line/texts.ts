@@ -13,7 +13,10 @@ export const TEXTS = {
   },
   de: {
     stem: { hour: 'Setz die Marke dorthin, wo diese Zeit in der Stunde ist.', day: 'Setz die Marke dorthin, wo diese Zeit am Tag ist.' },
-    onPaper: { hour: 'Zeichne einen Pfeil dorthin, wo diese Zeit in der Stunde ist.', day: 'Zeichne einen Pfeil dorthin, wo diese Zeit am Tag ist.' },
+    onPaper: {
+      hour: 'Zeichne einen Pfeil dorthin, wo diese Zeit in der Stunde ist.',
+      day: 'Zeichne einen Pfeil dorthin, wo diese Zeit am Tag ist.',
+    },
     at: (time: string) => `Hier ist ${time}.`,
     lookAt: {
       hour: 'Am linken Ende fängt die Stunde an. Wie viele Minuten sind es von dort?',

@@ -52,11 +52,21 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
     // Sent again after its answer was lost: it is there already.
     if (known && known.teacherId === teacher.id && sameJson(fileOf(known), file)) return { id, code: known.code };
     if (known) throw new CoreError('SHEET_UNREADABLE', 'Another sheet carries this id.');
-    const inClass = classId === null ? new Set<string>() : new Set(pupilsOf(db, mustOwnClass(db, teacher.id, classId).id).map((one) => one.id));
+    const inClass =
+      classId === null ? new Set<string>() : new Set(pupilsOf(db, mustOwnClass(db, teacher.id, classId).id).map((one) => one.id));
     if (copies.some(({ pupilId, version }) => !inClass.has(pupilId) || version >= versions)) {
       throw new CoreError('SHEET_UNREADABLE', 'This sheet is for a pupil who is not in the class, or for a version that it does not have.');
     }
-    const row = { id, teacherId: teacher.id, lessonId, classId, code: freeCode(teacher.id), file: writeLesson(file), versions, madeAtMs: nowMs() };
+    const row = {
+      id,
+      teacherId: teacher.id,
+      lessonId,
+      classId,
+      code: freeCode(teacher.id),
+      file: writeLesson(file),
+      versions,
+      madeAtMs: nowMs(),
+    };
     store.sqlite.transaction(() => insertSheet(db, row, copies)).immediate();
     return { id, code: row.code };
   });
@@ -107,7 +117,8 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
 
   app.get('/api/sessions/:id/sheet', { schema: { params: Params, response: { 200: SheetOfSession } } }, (request) => {
     const teacher = requireTeacher(request);
-    if (liveQueries(db).session(request.params.id)?.session.teacherId !== teacher.id) throw new CoreError('NOT_FOUND', 'There is no such lesson.');
+    if (liveQueries(db).session(request.params.id)?.session.teacherId !== teacher.id)
+      throw new CoreError('NOT_FOUND', 'There is no such lesson.');
     const row = sheetOfSession(db, request.params.id);
     if (!row) return { sheet: null };
     const copies = copiesOf(db, row.id).map(({ pupilId, version }) => ({ pupilId, version }));

@@ -34,7 +34,10 @@ export const isCodeTaken = (db: Db, teacherId: string, code: string): boolean =>
 /** Runs inside a transaction of whoever calls. */
 export function insertSheet(db: Db, row: SheetRow, copies: readonly Copy[]): void {
   db.insert(sheet).values(row).run();
-  if (copies.length > 0) db.insert(sheetCopy).values(copies.map((copy) => ({ sheetId: row.id, ...copy }))).run();
+  if (copies.length > 0)
+    db.insert(sheetCopy)
+      .values(copies.map((copy) => ({ sheetId: row.id, ...copy })))
+      .run();
 }
 
 export const deleteSheet = (db: Db, id: string): void => void db.delete(sheet).where(eq(sheet.id, id)).run();
@@ -61,6 +64,11 @@ export function sessionsOf(db: Db, sheetId: string) {
 }
 
 export const sheetOfSession = (db: Db, sessionId: string): SheetRow | undefined =>
-  db.select({ sheet }).from(sheetSession).innerJoin(sheet, eq(sheet.id, sheetSession.sheetId)).where(eq(sheetSession.sessionId, sessionId)).get()?.sheet;
+  db
+    .select({ sheet })
+    .from(sheetSession)
+    .innerJoin(sheet, eq(sheet.id, sheetSession.sheetId))
+    .where(eq(sheetSession.sessionId, sessionId))
+    .get()?.sheet;
 
 export const insertSheetSession = (db: Db, row: typeof sheetSession.$inferInsert): void => void db.insert(sheetSession).values(row).run();

@@ -1,16 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
-import {
-  CoreError,
-  emptyLesson,
-  sameJson,
-  writeMark,
-  writeResponse,
-  type Item,
-  type Lesson,
-  type ResultRow,
-} from '@zeitpunkt/core';
+import { CoreError, emptyLesson, sameJson, writeMark, writeResponse, type Item, type Lesson, type ResultRow } from '@zeitpunkt/core';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { findPupil, insertPupils } from '../classes/queries.js';

@@ -13,7 +13,10 @@ const typed = { ...responseOf('Bashir', 'q1', ['coming-hour']), source: 'paper' 
 const detail = (...responses: SessionDetail['live']['responses']) => withRun({ askings: [askingOf('q1', 'revealed')] }, { responses });
 
 async function open() {
-  const server = new FakeServer({ 'GET /api/sessions/session': detail(responseOf('Anouk', 'q1'), typed) });
+  const server = new FakeServer({
+    'GET /api/sessions/session': detail(responseOf('Anouk', 'q1'), typed),
+    'GET /api/sessions/session/sheet': { sheet: null },
+  });
   const screen = await render(EnterAnswers, { id: 'session' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
   const turn = async () => {
     for (let times = 0; times < 3; times++) {

@@ -1,7 +1,17 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
-import { isNotSure, kindOf, LatestAttempts, textOfResponse, timesAsked, TYPED_EXAMPLES, typedResponse, type Asking } from '@zeitpunkt/core';
+import type { MarkedResponse, Pupil, SessionDetail, SheetOfSession } from '@zeitpunkt/contract';
+import {
+  dialLetter,
+  isNotSure,
+  kindOf,
+  LatestAttempts,
+  textOfResponse,
+  timesAsked,
+  TYPED_EXAMPLES,
+  typedResponse,
+  type Asking,
+} from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { counts } from '../../shared/late';
@@ -31,7 +41,15 @@ export class EnterAnswers {
   protected readonly problem = signal<string | null>(null);
   protected readonly word = signal<string | null>(null);
 
-  protected readonly questions = computed(() => {
+  /** The sheet that was printed, where there is one: its versions ask other questions in the same places. */
+  private readonly sheet = signal<SheetOfSession['sheet']>(null);
+  /** Versions that were typed in for pupils. */
+  private readonly versionTyped = signal<ReadonlyMap<string, number>>(new Map());
+  /** How many versions there are to choose from; 1 where all were asked the same. */
+  protected readonly versionCount = computed(() => this.sheet()?.versions.length ?? 1);
+  protected readonly lastLetter = computed(() => dialLetter(this.versionCount() - 1));
+
+  private readonly asked = computed(() => {
     const detail = this.detail();
     const { askings } = detail?.live.room.run ?? { askings: [] };
     return askings.map((asking, index) => {
@@ -39,26 +57,72 @@ export class EnterAnswers {
       return {
         asking,
         number: index + 1,
+        kindName: kind.name,
         stem: kind.viewOf(asking.item, detail!.lesson.settings).stem,
         again: timesAsked(askings, asking) > 1,
         example: TYPED_EXAMPLES[kind.shape],
       };
     });
   });
+  /** The questions of each version. */
+  private readonly byVersion = computed(() => {
+    const [sheet, asked] = [this.sheet(), this.asked()];
+    if (!sheet) return [asked];
+    const byId = new Map(asked.map((question) => [question.asking.id, question]));
+    return sheet.versions.map((ids) =>
+      ids.flatMap((id, index) => {
+        const question = byId.get(id);
+        return question ? [{ ...question, number: index + 1 }] : [];
+      }),
+    );
+  });
+  /** Those of the first version head the columns. */
+  protected readonly questions = computed(() => this.byVersion()[0]!);
   protected readonly rows = computed(() => {
     const detail = this.detail();
     if (!detail) return [];
     const latest = new LatestAttempts<MarkedResponse>(detail.live.responses.filter(counts));
-    return detail.pupils.map((pupil) => ({
-      pupil,
-      cells: this.questions().map((question) => ({ question, given: latest.of(pupil.id, question.asking.id) ?? null })),
-    }));
+    return detail.pupils.map((pupil) => {
+      const version = this.versionOf(pupil.id, latest);
+      const cells = this.byVersion()[version]!.map((question) => ({ question, given: latest.of(pupil.id, question.asking.id) ?? null }));
+      return { pupil, letter: dialLetter(version), cells };
+    });
   });
 
   constructor() {
     effect(() => {
       const id = this.id();
-      untracked(() => void this.attempt(async () => this.detail.set(await ask<SessionDetail>('GET', `/api/sessions/${id}`))));
+      untracked(() => void this.load(id));
+    });
+  }
+
+  /** The version that a pupil had: as typed, as the answers so far tell, or as the sheets were given out. */
+  private versionOf(pupilId: string, latest: LatestAttempts<MarkedResponse>): number {
+    const typed = this.versionTyped().get(pupilId);
+    if (typed !== undefined) return typed;
+    const answered = this.byVersion().findIndex((questions) => questions.some(({ asking }) => latest.of(pupilId, asking.id)));
+    return answered >= 0 ? answered : (this.sheet()?.copies.find((copy) => copy.pupilId === pupilId)?.version ?? 0);
+  }
+
+  /** A letter for the version that a pupil had. */
+  protected chooseVersion(pupil: Pupil, field: HTMLInputElement, before: string): void {
+    const version = field.value.trim().toUpperCase().charCodeAt(0) - 'A'.charCodeAt(0);
+    if (!(version >= 0 && version < this.versionCount())) {
+      field.value = before;
+      return this.problem.set(`The versions of this sheet are A to ${this.lastLetter()}.`);
+    }
+    this.problem.set(null);
+    this.versionTyped.update((typed) => new Map([...typed, [pupil.id, version]]));
+  }
+
+  private async load(id: string): Promise<void> {
+    await this.attempt(async () => {
+      const [detail, { sheet }] = await Promise.all([
+        ask<SessionDetail>('GET', `/api/sessions/${id}`),
+        ask<SheetOfSession>('GET', `/api/sessions/${id}/sheet`),
+      ]);
+      this.sheet.set(sheet);
+      this.detail.set(detail);
     });
   }
 

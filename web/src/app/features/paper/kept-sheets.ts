@@ -44,7 +44,13 @@ type Sheet = SheetList['sheets'][number];
           </li>
         }
       </ul>
-      <zp-confirm #confirm [heading]="'Delete sheet ' + (going()?.code ?? '') + '?'" yes="Delete the sheet" no="Keep it" (confirmed)="remove()">
+      <zp-confirm
+        #confirm
+        [heading]="'Delete sheet ' + (going()?.code ?? '') + '?'"
+        yes="Delete the sheet"
+        no="Keep it"
+        (confirmed)="remove()"
+      >
         <p>Answers on it can no longer be typed in. Those that were typed in stay in their review.</p>
       </zp-confirm>
     </section>
@@ -108,7 +114,10 @@ export class KeptSheets {
       detail.copies.length > 0
         ? detail.copies.map(({ pupil, version }) => ({ pupil, letter: dialLetter(version) }))
         : versions.map(({ letter }) => ({ pupil: null, letter }));
-    await this.maker.save({ kind: 'sheet', title, code, versions, copies, withKey: true, settings }, `${title} ${code}`);
+    await this.maker.save(
+      { kind: 'sheet', title, code, versions, copies, withKey: true, rung: this.store.rung(), settings },
+      `${title} ${code}`,
+    );
   }
 
   protected askRemove(sheet: Sheet): void {

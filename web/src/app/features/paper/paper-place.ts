@@ -49,18 +49,16 @@ export class PaperPlace {
     if (!this.isNamed()) return versions.map(({ letter }) => ({ pupil: null, letter }));
     return this.store.pupils().map(({ name }, place) => ({ pupil: name, letter: versions[place % versions.length]!.letter }));
   });
-  protected readonly matter = computed(
-    (): PaperMatter => ({
-      lesson: this.store.lesson(),
-      settings: this.store.settings(),
-      rung: this.store.rung(),
-      plan: this.store.plan(),
-      versions: this.store.versions(),
-      copies: this.copies(),
-      withKey: this.withKey(),
-      cards: this.cards(),
-    }),
-  );
+  protected readonly matter = computed((): PaperMatter => ({
+    lesson: this.store.lesson(),
+    settings: this.store.settings(),
+    rung: this.store.rung(),
+    plan: this.store.plan(),
+    versions: this.store.versions(),
+    copies: this.copies(),
+    withKey: this.withKey(),
+    cards: this.cards(),
+  }));
   protected readonly needs = computed(() => (this.store.loaded() ? this.paper().needs(this.matter()) : null));
   protected readonly wish = computed(() => (this.store.loaded() && !this.needs() ? this.paper().wish(this.matter()) : null));
   protected readonly differs = computed(() => {

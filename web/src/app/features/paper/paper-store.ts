@@ -1,7 +1,25 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { ClassDetail, ClassSummary, LessonDetail, LessonSummary, PlanDetail, SheetAnswers, SheetKept, SheetList } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, emptyLesson, rungOfLesson, sheetVersions, type ClassPlan, type Item, type Lesson, type RungId } from '@zeitpunkt/core';
+import type {
+  ClassDetail,
+  ClassSummary,
+  LessonDetail,
+  LessonSummary,
+  PlanDetail,
+  SheetAnswers,
+  SheetKept,
+  SheetList,
+} from '@zeitpunkt/contract';
+import {
+  DEFAULT_SETTINGS,
+  emptyLesson,
+  rungOfLesson,
+  sheetVersions,
+  type ClassPlan,
+  type Item,
+  type Lesson,
+  type RungId,
+} from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 
@@ -76,7 +94,10 @@ export const PaperStore = signalStore(
       async chooseClass(classId: string | null): Promise<void> {
         await attempt(async () => {
           const [ofClass, plan] = classId
-            ? await Promise.all([ask<ClassDetail>('GET', `/api/classes/${classId}`), ask<PlanDetail>('GET', `/api/classes/${classId}/plan`)])
+            ? await Promise.all([
+                ask<ClassDetail>('GET', `/api/classes/${classId}`),
+                ask<PlanDetail>('GET', `/api/classes/${classId}/plan`),
+              ])
             : [null, null];
           patchState(store, { ofClass, plan: plan?.plan ?? null });
         });
@@ -92,7 +113,11 @@ export const PaperStore = signalStore(
           const kept = await ask<SheetKept>('POST', '/api/sheets', {
             id: uuid(),
             lessonId: detail.id,
-            file: sheetFile(detail.lesson, versions.flatMap(({ items }) => items), store.rung()),
+            file: sheetFile(
+              detail.lesson,
+              versions.flatMap(({ items }) => items),
+              store.rung(),
+            ),
             versions: versions.length,
             classId: named ? store.ofClass()!.id : null,
             copies,

@@ -1,4 +1,13 @@
-import { tongueOf, type CardPattern, type ClassPlan, type Lesson, type LessonSettings, type RungId, type SheetCopy, type SheetVersion } from '@zeitpunkt/core';
+import {
+  tongueOf,
+  type CardPattern,
+  type ClassPlan,
+  type Lesson,
+  type LessonSettings,
+  type RungId,
+  type SheetCopy,
+  type SheetVersion,
+} from '@zeitpunkt/core';
 import type { PaperWished } from '../../shared/paper/paper-maker';
 
 /** Everything there is to print from, as far as it is there. */
@@ -35,7 +44,9 @@ export const PAPERS: readonly Paper[] = [
     name: 'Sheet of questions',
     what: 'The questions of the lesson with room for the answers, in versions of the same difficulty, and the key.',
     needs: (matter) => ofLesson(matter) ?? (matter.lesson!.items.length > 0 ? null : 'This lesson asks nothing yet.'),
-    wish: ({ lesson, versions, copies, withKey, settings }) => ({ kind: 'sheet', title: lesson!.title, code: '', versions, copies, withKey, settings }),
+    wish: ({ lesson, rung, versions, copies, withKey, settings }) => {
+      return { kind: 'sheet', title: lesson!.title, code: '', versions, copies, withKey, rung, settings };
+    },
   },
   {
     id: 'lesson',
@@ -90,7 +101,8 @@ export const PAPERS: readonly Paper[] = [
     id: 'daily-cards',
     name: 'Daily cards',
     what: 'The next cards of the class: a dial each, its time folded behind.',
-    needs: ({ plan }) => (plan === null ? 'Choose a class.' : plan.cards ? null : 'This class has no daily cards. Begin them on the ladder.'),
+    needs: ({ plan }) =>
+      plan === null ? 'Choose a class.' : plan.cards ? null : 'This class has no daily cards. Begin them on the ladder.',
     wish: (matter) => ({
       kind: 'daily-cards',
       pattern: patternOf(matter)!,

@@ -1,7 +1,18 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { criteriaOf, describeStage, MATERIALS, narrationAt, prepareLesson, RUNGS, stageAt, stageScene, tongueOf, rungOfLesson } from '@zeitpunkt/core';
+import {
+  criteriaOf,
+  describeStage,
+  MATERIALS,
+  narrationAt,
+  prepareLesson,
+  RUNGS,
+  stageAt,
+  stageScene,
+  tongueOf,
+  rungOfLesson,
+} from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 import { rowsOf } from './beat-rows';
 import { clock } from '../../shared/clock';

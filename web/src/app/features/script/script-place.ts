@@ -18,7 +18,9 @@ import {
   type Item,
   type ScriptEdit,
   type Step,
-  type TimingOffer, rungOfLesson } from '@zeitpunkt/core';
+  type TimingOffer,
+  rungOfLesson,
+} from '@zeitpunkt/core';
 import type { Clip } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';

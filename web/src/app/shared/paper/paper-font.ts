@@ -52,7 +52,10 @@ export class PaperFont {
 
   /** Characters of a text that no file has. */
   lacking(text: string): string[] {
-    return [...new Set(text)].filter((sign) => !INVISIBLE.test(sign) && !/\s/.test(sign) && !this.faces.some(({ font }) => font.hasGlyphForCodePoint(sign.codePointAt(0)!)));
+    return [...new Set(text)].filter(
+      (sign) =>
+        !INVISIBLE.test(sign) && !/\s/.test(sign) && !this.faces.some(({ font }) => font.hasGlyphForCodePoint(sign.codePointAt(0)!)),
+    );
   }
 
   private glyph(sign: string, bold: boolean) {

@@ -16,7 +16,8 @@ export interface JoinCardsWish {
 /** Page → the worker that makes papers. */
 export type ToPaperWorker =
   /** The first pages, to look at. */
-  { readonly type: 'look'; readonly number: number; readonly order: PaperOrder } | { readonly type: 'make'; readonly number: number; readonly order: PaperOrder; readonly title: string };
+  | { readonly type: 'look'; readonly number: number; readonly order: PaperOrder }
+  | { readonly type: 'make'; readonly number: number; readonly order: PaperOrder; readonly title: string };
 
 /** The worker → its page, each with the number of what was asked. */
 export type FromPaperWorker = { readonly number: number } & (

@@ -17,7 +17,10 @@ addEventListener('message', ({ data }: MessageEvent<ToPaperWorker>) => {
   const work = data.type === 'look' ? look(data.number, data.order) : make(data.number, data.order, data.title);
   work.catch((error: unknown) => {
     console.error(error); // whoever looks into it finds the reason here
-    const sentence = error instanceof TypeError && /fetch/i.test(error.message) ? 'The letters for this page cannot be fetched just now.' : 'This paper could not be made: something went wrong on this page. Please load it again.';
+    const sentence =
+      error instanceof TypeError && /fetch/i.test(error.message)
+        ? 'The letters for this page cannot be fetched just now.'
+        : 'This paper could not be made: something went wrong on this page. Please load it again.';
     tell({ number: data.number, type: 'failed', sentence });
   });
 });

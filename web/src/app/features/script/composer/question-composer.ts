@@ -34,7 +34,9 @@ import {
   type Response,
   type Rung,
   type ScriptEdit,
-  type SecondOfDay, rungOfLesson } from '@zeitpunkt/core';
+  type SecondOfDay,
+  rungOfLesson,
+} from '@zeitpunkt/core';
 import { VERDICT_WORDS } from '../../../shared/verdict-words';
 import type { Turning } from '../../../ui/dial-gesture';
 import { TurningDial } from '../../../ui/turning-dial';

@@ -21,7 +21,9 @@ import {
   type Item,
   type Lesson,
   type MisconceptionId,
-  type Rung, rungOfLesson } from '@zeitpunkt/core';
+  type Rung,
+  rungOfLesson,
+} from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../../shared/api';
 import { clock } from '../../../shared/clock';
 import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
