@@ -89,6 +89,8 @@ export const DataRecord = Type.Array(
       'retention',
       'results-exported',
       'results-taken',
+      'class-exported',
+      'class-taken',
     ]),
     /** How many pupils, cards or lessons it was about. */
     count: Type.Integer({ minimum: 0 }),

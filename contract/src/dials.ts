@@ -30,6 +30,10 @@ export const SavedDial = Exact({
 export type SavedDial = Data<typeof SavedDial>;
 export const SavedDialList = Type.Array(SavedDial);
 
+/** What a dial file holds. */
+export const DialRead = Exact({ name: DialName, build: DialBuildSchema });
+export type DialRead = Data<typeof DialRead>;
+
 export const DialSaved = Exact({ version: Type.Integer({ minimum: 1 }) });
 export type DialSaved = Data<typeof DialSaved>;
 

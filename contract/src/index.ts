@@ -53,8 +53,8 @@ export {
   SessionStart,
   SessionSummary,
 } from './teacher.js';
-export { BeatKeep, BeatKept, DialOrder, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
-export { ClassPlanSchema, PlanDetail, PlanSaved } from './plan.js';
+export { BeatKeep, BeatKept, DialOrder, DialRead, DialSave, DialSaved, NoteKeep, SavedDial, SavedDialList, ShownStage } from './dials.js';
+export { ClassPlanSchema, DaysFound, PlanDetail, PlanSaved } from './plan.js';
 export {
   BesideJoin,
   CardJoin,
@@ -91,3 +91,5 @@ export {
 } from './review.js';
 export { CuesChange, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from './voice.js';
 export { SheetAnswers, SheetAnswersOpen, SheetDetail, SheetKeep, SheetKept, SheetList, SheetOfSession } from './paper.js';
+export { QuestionsFound } from './questions.js';
+export { ArchiveFound, ClassFileSchema } from './archive.js';

@@ -1,6 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import {
+  readClassFile,
   readDialBuild,
   readLesson,
   readMark,
@@ -18,6 +19,7 @@ import {
 } from '@zeitpunkt/core';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';
+import { ClassFileSchema } from './archive.js';
 import { Waiting } from './desk.js';
 import { DialBuildSchema, LessonSchema } from './lesson-file.js';
 import { ClassPlanSchema } from './plan.js';
@@ -49,6 +51,7 @@ const READERS: Record<StoredFormatId, (text: string) => unknown> = {
   waiting: (text) => readWaiting(text, checkOf(Waiting)),
   result: (text) => readResult(text, '', checkOf(ResultRowSchema)),
   take: (text) => readTake(text, '', checkOf(TakeSchema)),
+  'class-file': (text) => readClassFile(text, checkOf(ClassFileSchema)),
   stage: (text) => readStage(text, checkOf(StageStateSchema)),
 };
 

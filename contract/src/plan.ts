@@ -36,3 +36,10 @@ export type PlanSaved = Data<typeof PlanSaved>;
 
 /** What is taught before and after a lesson. */
 export const BetweenSchema = Exact({ before: Nullable(RungIdSchema), after: Nullable(RungIdSchema) });
+
+/** Whole days that a calendar file names, within the time that is planned; nothing is changed by looking. */
+export const DaysFound = Exact({
+  days: Type.Array(Exact({ date: IsoDateSchema, name: Type.String() })),
+  left: Type.Array(Exact({ name: Type.String(), why: Type.String() })),
+});
+export type DaysFound = Data<typeof DaysFound>;

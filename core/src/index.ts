@@ -64,7 +64,7 @@ export { beatTimes, type BeatTime } from './run/beat-times.js';
 export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
-export type { CircleNode, GroupNode, Ink, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
+export type { CircleNode, GroupNode, Ink, Inks, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
 export { dialOf, EMPTY_LAYERS, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialMark, type DialState } from './scene/dial-state.js';
 export { CLEAR_STAGE, dialsInOrder, displayOf, keepOnStage, type DisplayState, type StageState } from './scene/stage-state.js';
 export { withMarks } from './scene/with-marks.js';
@@ -185,6 +185,7 @@ export { sameJson } from './same-json.js';
 export type { Check } from './formats/format.js';
 export { STORED_FORMATS, type StoredFormatId } from './formats/registry.js';
 export {
+  readClassFile,
   readDialBuild,
   readLesson,
   readPlan,
@@ -196,6 +197,7 @@ export {
   readStage,
   readTake,
   readWaiting,
+  writeClassFile,
   writeDialBuild,
   writeLesson,
   writePlan,
@@ -270,3 +272,11 @@ export { paperParts, type PaperPart, type PaperWish, type SheetCopy } from './pa
 export { MOST_VERSIONS, sheetVersions, type SheetVersion } from './paper/versions.js';
 export { differencesOnPaper, usualWrongAnswers, type UsualWrong } from './paper/key.js';
 export type { QrMatrix } from './paper/handouts/join-cards.js';
+export { PRINT_INKS } from './scene/print-inks.js';
+export { svgFile } from './scene/svg-file.js';
+export { DIGIT_MIDDLE, geometryOf, SVG_TAGS } from './scene/svg-geometry.js';
+export { qtiPackage, type QtiPackage } from './qti/out/package-out.js';
+export { readPackage, type DocumentOf, type PackageRead } from './qti/in/package-in.js';
+export { MANIFEST as QTI_MANIFEST } from './qti/standard.js';
+export type { XmlElement, XmlNode } from './qti/xml.js';
+export type { ClassFile } from './formats/class-file/class-file.js';

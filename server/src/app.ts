@@ -19,6 +19,7 @@ import {
   pupilOfCard,
   pupilsOf,
 } from './features/classes/queries.js';
+import { archivePlugin } from './features/archive/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { paperPlugin } from './features/paper/plugin.js';
 import { plansPlugin } from './features/plans/plugin.js';
@@ -36,6 +37,7 @@ import { sockets } from './features/live/sockets.js';
 import { teacherRoutes } from './features/live/teacher-routes.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { ownPacePlugin } from './features/own-pace/plugin.js';
+import { questionsPlugin } from './features/questions/plugin.js';
 import { resultsPlugin } from './features/results/plugin.js';
 import { InsightLines } from './features/review/insight-lines.js';
 import { reviewPlugin } from './features/review/plugin.js';
@@ -158,7 +160,7 @@ async function registerOthers(
       own.classDeleted(classId);
     },
   });
-  await app.register(plansPlugin, { store, requireTeacher: guard.require });
+  await app.register(plansPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(lessonsPlugin, {
     store,
     requireTeacher: guard.require,
@@ -196,6 +198,8 @@ async function registerOthers(
     },
   });
   await app.register(resultsPlugin, { store, requireTeacher: guard.require, nowMs, onChanged: classChanged });
+  await app.register(archivePlugin, { store, requireTeacher: guard.require, nowMs });
+  await app.register(questionsPlugin, { store, requireTeacher: guard.require });
   await app.register(paperPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });

@@ -1,3 +1,4 @@
+import { classFileFormat } from './class-file/class-file.js';
 import { dialBuildFormat } from './dial-build/dial-build.js';
 import { lessonFormat } from './lesson/lesson.js';
 import { markFormat } from './mark/mark.js';
@@ -23,6 +24,7 @@ export const STORED_FORMATS = {
   run: runFormat,
   result: resultFormat,
   take: takeFormat,
+  'class-file': classFileFormat,
 } as const;
 
 export type StoredFormatId = keyof typeof STORED_FORMATS;

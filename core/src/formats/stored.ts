@@ -8,6 +8,7 @@ import type { Response } from '../question-kinds/registry.js';
 import type { Run } from '../run/run.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { Take } from '../voice/take.js';
+import { classFileFormat, type ClassFile } from './class-file/class-file.js';
 import { dialBuildFormat } from './dial-build/dial-build.js';
 import { readThrough, stamped } from './door.js';
 import type { Check } from './format.js';
@@ -88,3 +89,9 @@ export function readWaiting<T>(kept: unknown, check: Check): T {
 }
 /** The same as an object: a browser's database keeps objects. */
 export const writeWaiting = (waiting: object): object => stamped(waitingFormat, waiting);
+
+/** A class in its archive. */
+export function readClassFile(text: unknown, check: Check): ClassFile {
+  return readThrough(classFileFormat, text, check, 'in this archive', undefined);
+}
+export const writeClassFile = (file: ClassFile): string => JSON.stringify(stamped(classFileFormat, file));

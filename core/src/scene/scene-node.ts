@@ -12,6 +12,9 @@ export interface Scene {
 /** A colour by its part, not its value: the outlet's theme (light, dark, print) decides the value. */
 export type Ink = 'ink' | 'soft' | 'faint' | 'face' | 'paper' | 'hour' | 'minute' | 'red' | 'blue' | 'accent' | 'zone' | 'none';
 
+/** A colour value for every ink, as CSS writes it. */
+export type Inks = Readonly<Record<Exclude<Ink, 'none'>, string>>;
+
 interface Painted {
   readonly fill: Ink;
   readonly stroke?: Ink;

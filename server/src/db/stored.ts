@@ -1,5 +1,6 @@
 import {
   checkPlan,
+  readClassFile,
   readDialBuild,
   readLesson,
   readMark,
@@ -10,6 +11,7 @@ import {
   readRun,
   readTake,
   prepareLesson,
+  type ClassFile,
   type ClassPlan,
   type DialBuild,
   type Lesson,
@@ -21,6 +23,7 @@ import {
   type Take,
 } from '@zeitpunkt/core';
 import {
+  ClassFileSchema,
   ClassPlanSchema,
   DialBuildSchema,
   LessonSchema,
@@ -56,6 +59,8 @@ export const stored = {
     checkPlan(plan);
     return plan;
   },
+  /** A class in its archive. @throws CoreError CLASS_UNREADABLE with the path, FORMAT_NEWER */
+  classFile: (data: unknown): ClassFile => readClassFile(data, checkOf(ClassFileSchema)),
   /** A take. @throws CoreError TAKE_UNREADABLE with the path, FORMAT_NEWER */
   take: (text: unknown, step: string): Take => readTake(text, step, checkOf(TakeSchema)),
   mark: (text: string, pupil: string): Mark => readMark(text, pupil, checkOf(MarkSchema)),

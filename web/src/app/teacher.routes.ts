@@ -75,6 +75,12 @@ export const teacherRoutes: Routes = [
         loadComponent: () => import('./features/paper/paper-place').then((file) => file.PaperPlace),
       },
       {
+        path: 'classes/from-file',
+        title: 'Class from a file',
+        canActivate: [signedIn],
+        loadComponent: () => import('./features/classes/class-from-file').then((file) => file.ClassFromFile),
+      },
+      {
         path: 'classes/:id',
         title: 'Class',
         canActivate: [signedIn],

@@ -1,5 +1,5 @@
 import { CoreError, writeDialBuild } from '@zeitpunkt/core';
-import { DialOrder, DialSave, DialSaved, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
+import { DialOrder, DialRead, DialSave, DialSaved, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
@@ -15,6 +15,8 @@ export interface DialsOptions {
 
 const Params = Type.Object({ id: Type.String() });
 const Nothing = { 204: Type.Null() };
+/** What a dial file says that it is. */
+const DIAL_FILE = 'zeitpunkt-dial';
 /** A deleted dial can be brought back this long. */
 const KEEP_DELETED_MS = 24 * 3600 * 1000;
 
@@ -51,6 +53,12 @@ export const dialsPlugin: Feature<DialsOptions> = async (app, { store, requireTe
     return { version: version + 1 };
   });
 
+  /** A dial file: through the door of saved dials, whatever version it was written by. */
+  app.post('/api/dials/read', { schema: { body: Type.Object({ file: Type.Unknown() }), response: { 200: DialRead } } }, (request) => {
+    requireTeacher(request);
+    return readDialFile(request.body.file);
+  });
+
   app.post('/api/dials/order', { schema: { body: DialOrder, response: Nothing } }, (request, reply) => {
     const teacher = requireTeacher(request);
     store.sqlite.transaction(() => {
@@ -80,4 +88,13 @@ function readBuild(name: string, text: string): Pick<SavedDial, 'build' | 'probl
     if (!(error instanceof CoreError)) throw error;
     return { build: null, problem: error.message };
   }
+}
+
+/** @throws CoreError DIAL_UNREADABLE with the path, FORMAT_NEWER */
+function readDialFile(file: unknown): DialRead {
+  const { format, name, dial } = (typeof file === 'object' && file !== null ? file : {}) as Record<string, unknown>;
+  if (format !== DIAL_FILE || typeof name !== 'string' || name.trim() === '' || typeof dial !== 'object' || dial === null) {
+    throw new CoreError('DIAL_UNREADABLE', `This is no dial file: it needs "format": "${DIAL_FILE}", a name and a dial.`);
+  }
+  return { name: name.trim().slice(0, 80), build: stored.dialBuild(JSON.stringify(dial), name.slice(0, 80)) };
 }

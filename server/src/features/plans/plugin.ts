@@ -1,22 +1,30 @@
-import { CoreError, sameJson } from '@zeitpunkt/core';
-import { PlanDetail, PlanSaved } from '@zeitpunkt/contract';
+import { CoreError, dayOf, daysOn, sameJson } from '@zeitpunkt/core';
+import { DaysFound, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { mustOwnClass } from '../classes/queries.js';
+import { textOf } from '../../files/text-of.js';
+import { ownLesson } from '../lessons/queries.js';
+import { calendarOf, readCalendar } from './calendar.js';
 import { planOf, savePlan } from './queries.js';
 
 export interface PlansOptions {
   readonly store: Store;
   readonly requireTeacher: RequireTeacher;
+  readonly nowMs: () => number;
 }
 
 const Params = Type.Object({ id: Type.String() });
+const CALENDAR_BYTES = 4 * 2 ** 20;
+/** Days off are read from a while ago to the end of the next school year. */
+const DAYS_BACK = 60;
+const DAYS_ON = 500;
 
 /** What is planned for each class: lessons to come, days off, daily cards. */
-export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTeacher }) => {
+export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTeacher, nowMs }) => {
   const { db } = store;
   const mustOwn = (teacherId: string, classId: string) => mustOwnClass(db, teacherId, classId);
 
@@ -36,5 +44,22 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTe
     }
     savePlan(db, owned.id, revision + 1, plan);
     return { revision: revision + 1 };
+  });
+
+  app.get('/api/classes/:id/lessons.ics', { schema: { params: Params } }, (request, reply) => {
+    const teacher = requireTeacher(request);
+    const owned = mustOwn(teacher.id, request.params.id);
+    const lessonOf = (id: string) => {
+      const row = ownLesson(db, teacher.id, id);
+      return row ? stored.lesson(row.draft, row.title) : null;
+    };
+    return reply.type('text/calendar; charset=utf-8').send(calendarOf(planOf(db, owned).plan, owned.name, lessonOf, nowMs()));
+  });
+
+  app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
+  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES }, (request) => {
+    requireTeacher(request);
+    const today = dayOf(nowMs());
+    return readCalendar(textOf(request.body as Buffer, 'This calendar'), daysOn(today, -DAYS_BACK), daysOn(today, DAYS_ON));
   });
 };

@@ -1,8 +1,5 @@
-import type { Ink, Scene, SceneNode } from '@zeitpunkt/core';
-import { DIGIT_MIDDLE } from './svg-geometry';
-
-/** A colour value for every ink. */
-export type Inks = Readonly<Record<Exclude<Ink, 'none'>, string>>;
+import type { Ink, Inks, Scene, SceneNode } from '@zeitpunkt/core';
+import { DIGIT_MIDDLE } from '@zeitpunkt/core/scene/svg-geometry';
 
 /** Everything that drawing needs of a canvas; a worker's canvas has it too. */
 export type CanvasPen = CanvasState &

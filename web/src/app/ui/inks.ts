@@ -1,4 +1,4 @@
-import type { Inks } from './canvas-outlet';
+import type { Inks } from '@zeitpunkt/core';
 
 const NAMES = ['ink', 'soft', 'faint', 'face', 'paper', 'hour', 'minute', 'red', 'blue', 'accent', 'zone'] as const;
 

@@ -1,6 +1,15 @@
-import { dialOf, dialScene, gearedPose, secondOfDay, stageOfBuild, stageScene, NEW_BUILD, TEACHING_LAYERS } from '@zeitpunkt/core';
-import type { Inks } from './canvas-outlet';
-import { svgFile } from './svg-file';
+import {
+  dialOf,
+  dialScene,
+  gearedPose,
+  secondOfDay,
+  stageOfBuild,
+  stageScene,
+  NEW_BUILD,
+  TEACHING_LAYERS,
+  svgFile,
+  type Inks,
+} from '@zeitpunkt/core';
 
 const inks = new Proxy({}, { get: (_, name) => `#${String(name)}` }) as Inks;
 

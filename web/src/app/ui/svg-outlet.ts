@@ -1,5 +1,5 @@
 import type { Scene, SceneNode } from '@zeitpunkt/core';
-import { geometryOf, SVG_TAGS } from './svg-geometry';
+import { geometryOf, SVG_TAGS } from '@zeitpunkt/core/scene/svg-geometry';
 
 const SVG = 'http://www.w3.org/2000/svg';
 

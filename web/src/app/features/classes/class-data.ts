@@ -23,6 +23,8 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
   'cards-revoked': (count) => `${count} join ${count === 1 ? 'card was' : 'cards were'} taken back`,
   'results-exported': (count) => `The results of ${count} ${count === 1 ? 'lesson' : 'lessons'} went out as a file`,
   'results-taken': (count) => `${count} ${count === 1 ? 'answer was' : 'answers were'} taken in from a file`,
+  'class-exported': () => 'Everything of the class went out as one file',
+  'class-taken': (count) => `The class came in from a file, with ${count} pupils`,
   retention: (count) => `${count} ${count === 1 ? 'lesson was' : 'lessons were'} deleted with their answers, as they were old enough`,
 };
 
@@ -63,6 +65,14 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
         </ul>
       </details>
     }
+    <p>
+      <a mat-stroked-button [href]="'/api/classes/' + store.detail()!.id + '/everything.zip'" download
+        >Everything of this class as one file</a
+      >
+    </p>
+    <p class="facts">
+      Pupils, answers, remarks, the plan and its lessons, to be kept or taken in on another server. Names are in it: mind who gets it.
+    </p>
     <button mat-stroked-button type="button" (click)="confirmClass.open()">Delete this class</button>
     <zp-confirm #confirmClass heading="Delete the whole class?" yes="Delete the class" no="Keep it" (confirmed)="store.removeClass()">
       <p>All its pupils, lessons taught and answers are gone then. Your lessons and dials stay. This cannot be undone.</p>

@@ -1,6 +1,6 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import type { BeatKept, DialSave, DialSaved, LessonSummary, SavedDial } from '@zeitpunkt/contract';
+import type { BeatKept, DialRead, DialSave, DialSaved, LessonSummary, SavedDial } from '@zeitpunkt/contract';
 import { NEW_BUILD, stageOfBuild, type DialBuild } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
@@ -17,6 +17,9 @@ interface DialsState {
   /** What was just done, with the dial that can be brought back. */
   readonly word: { readonly text: string; readonly deleted: SavedDial | null } | null;
 }
+
+/** In bytes; a dial full of ink is smaller. */
+const LARGEST_FILE = 1_000_000;
 
 const send = async (dial: DialSave): Promise<number> => (await ask<DialSaved>('POST', '/api/dials', dial)).version;
 
@@ -106,6 +109,19 @@ export const DialsStore = signalStore(
       },
       async duplicate(): Promise<void> {
         if (await mayLeave()) await add(freeName(store.current()?.name ?? 'Dial', store.dials()), store.build());
+      },
+      /** A dial file becomes a dial of its own. */
+      async openFile(file: File): Promise<void> {
+        if (file.size > LARGEST_FILE) return patchState(store, { problem: `“${file.name}” is larger than any dial file.` });
+        if (!(await mayLeave())) return;
+        const read = await file
+          .text()
+          .then(JSON.parse)
+          .catch(() => null); // the server says what a dial file is
+        await tryTo(async () => {
+          const { name, build } = await ask<DialRead>('POST', '/api/dials/read', { file: read });
+          await add(freeName(name, store.dials()), build);
+        });
       },
       /** The dial was changed or deleted elsewhere: what was built here is kept beside it, as a dial of its own. */
       async keepBoth(): Promise<void> {

@@ -1,8 +1,13 @@
-import { stageScene, type StageState } from '@zeitpunkt/core';
+import { stageScene, svgFile, writeDialBuild, type DialBuild, type StageState } from '@zeitpunkt/core';
 import { download, fileName } from '../../shared/download';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { inksOf } from '../../ui/inks';
-import { svgFile } from '../../ui/svg-file';
+
+/** Gives the build of a dial out as a dial file. */
+export function exportFile(name: string, build: DialBuild): void {
+  const file = { format: 'zeitpunkt-dial', name, dial: JSON.parse(writeDialBuild(build)) as object };
+  download(new Blob([`${JSON.stringify(file, null, 2)}\n`], { type: 'application/json' }), fileName(name, 'dial', 'dial.json'));
+}
 
 /** Gives the stage out as an SVG file. */
 export function exportSvg(stage: StageState, name: string, transparent: boolean): void {

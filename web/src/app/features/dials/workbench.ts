@@ -55,7 +55,7 @@ import { PointingStage } from '../../ui/pointing-stage';
 import { beginTyping, useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import type { StagePlay } from '../../ui/stage-view';
 import { DialsStore } from './dials-store';
-import { exportPng, exportSvg } from './export-dial';
+import { exportFile, exportPng, exportSvg } from './export-dial';
 import { OPTIONS, SNAP_MS } from './options';
 import { minuteSeen, readingOf } from './reading-of';
 import { StageAnimation } from './stage-animation';
@@ -207,6 +207,17 @@ export class Workbench {
     } catch (error) {
       this.store.tell((error as Error).message);
     }
+  }
+
+  /** The dial as it was built, to be built on elsewhere. */
+  protected exportFile(): void {
+    exportFile(this.store.current()?.name ?? 'Dial', this.store.build());
+  }
+
+  protected async openFile(field: HTMLInputElement): Promise<void> {
+    const file = field.files?.[0];
+    field.value = '';
+    if (file) await this.store.openFile(file);
   }
 
   protected keepIn(lessonId: string, text: string): void {

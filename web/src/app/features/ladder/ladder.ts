@@ -5,6 +5,7 @@ import { Router, RouterLink } from '@angular/router';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
 import { plannedLessons, suggestNext, type GivenLesson, type RungId, dayWords, dayOf } from '@zeitpunkt/core';
 import { download, fileName } from '../../shared/download';
+import { LazyPart } from '../../ui/lazy-part';
 import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { CalendarStrip, type OnTheStrip } from './calendar-strip';
@@ -27,6 +28,7 @@ import { SeriesForm } from './series-form';
     DatePipe,
     DayPanel,
     DraftForm,
+    LazyPart,
     MatButton,
     OwnDay,
     RouterLink,
@@ -132,6 +134,10 @@ export class Ladder {
     const date = this.plannedOn().get(lesson.id);
     return date === undefined ? null : `planned for ${dayWords(date)}`;
   }
+
+  /** Fetched when it is first opened. */
+  protected readonly filesOpen = signal(false);
+  protected readonly planFiles = () => import('./plan-files').then((file) => file.PlanFiles);
 
   protected edit(change: PlanEdit): void {
     this.plans.change(change);

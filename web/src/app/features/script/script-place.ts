@@ -38,6 +38,7 @@ import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
 import { QuestionComposer } from './composer/question-composer';
 import { insertOf, INSERTS } from './new-beats';
+import { QuestionPackage } from './package/question-package';
 import { SetDesigner } from './set/set-designer';
 import { OpenRoom } from './open-room';
 import { StagePlayer } from './stage-player';
@@ -58,6 +59,7 @@ const OFFERS_AFTER_MS = 250;
     OpenRoom,
     QuestionComposer,
     RouterLink,
+    QuestionPackage,
     SavingWord,
     SetDesigner,
     StagePlayer,
@@ -84,6 +86,8 @@ export class ScriptPlace {
   protected readonly composing = signal<string | null>(null);
   protected readonly composed = computed(() => this.store.lesson()?.items.find(({ id }) => id === this.composing()) ?? null);
   protected readonly designing = signal(false);
+  protected readonly packaging = signal(false);
+  private readonly package = viewChild(QuestionPackage);
   private readonly composer = viewChild(QuestionComposer);
   private readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
@@ -156,6 +160,11 @@ export class ScriptPlace {
     this.store.endTyping();
     this.composing.set(itemId);
     setTimeout(() => this.composer()?.open());
+  }
+
+  protected openPackage(): void {
+    this.packaging.set(true);
+    setTimeout(() => this.package()?.open());
   }
 
   /** Questions of a designed set after the beat at hand, each with its time to think and its answer. */

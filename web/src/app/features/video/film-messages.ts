@@ -1,5 +1,4 @@
-import type { Lesson, Take, ThinkAs } from '@zeitpunkt/core';
-import type { Inks } from '../../ui/canvas-outlet';
+import type { Inks, Lesson, Take, ThinkAs } from '@zeitpunkt/core';
 
 /** A file of the page's own font, so that a worker can draw with it. */
 export interface FontFile {

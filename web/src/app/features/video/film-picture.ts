@@ -1,5 +1,5 @@
-import { cueAt, linesOf, motionMs, shotAt, stageAt, stageScene, type Cue, type Film, type Shot } from '@zeitpunkt/core';
-import { drawOnCanvas, type Inks } from '../../ui/canvas-outlet';
+import { cueAt, linesOf, motionMs, shotAt, stageAt, stageScene, type Cue, type Film, type Inks, type Shot } from '@zeitpunkt/core';
+import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { FILM_FONT } from './film-messages';
 
 /** Part of the picture's height that captions have under the stage. */

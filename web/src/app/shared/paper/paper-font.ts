@@ -15,7 +15,7 @@ export interface Run {
 }
 
 /** Code points that stand in no line of their own and are left out without a word. */
-const INVISIBLE = /[\u200B-\u200F\u2060\uFE0E\uFE0F]/;
+const INVISIBLE = /\u200B|\u200C|\u200D|\u200E|\u200F|\u2060|\uFE0E|\uFE0F/;
 
 /**
  * The font that papers are set in, of several files: measures texts, and says which file has which of their characters.

@@ -1,10 +1,10 @@
 import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
 
 /** A join card before its code is drawn: that is done where the paper is made. */
-export type PaperOrder = {
+export interface PaperOrder {
   readonly wish: PaperWish | JoinCardsWish;
   readonly look: Omit<PaperLook, 'measure'>;
-};
+}
 
 /** Join cards by their addresses. */
 export interface JoinCardsWish {

@@ -1,26 +1,6 @@
-import type { Ink, PaperPage, SceneNode, TextNode } from '@zeitpunkt/core';
+import { DIGIT_MIDDLE, PRINT_INKS, type Inks, type PaperPage, type SceneNode, type TextNode } from '@zeitpunkt/core';
 import PDFDocument from 'pdfkit';
 import type { PaperFace, PaperFont } from './paper-font';
-
-/** Half the height of the digits in parts of the font size, as every outlet has it. */
-const DIGIT_MIDDLE = 0.36;
-
-type Colours = Readonly<Record<Exclude<Ink, 'none'>, string>>;
-
-/** As it comes out of most printers; parts are told apart by shape, not by tone. */
-export const BLACK_AND_WHITE: Colours = {
-  ink: '#000000',
-  soft: '#333333',
-  faint: '#999999',
-  face: '#ffffff',
-  paper: '#ffffff',
-  hour: '#000000',
-  minute: '#000000',
-  red: '#000000',
-  blue: '#000000',
-  accent: '#000000',
-  zone: '#dddddd',
-};
 
 /** A document that pages are put into as they are made. */
 export class PdfOutlet {
@@ -37,7 +17,7 @@ export class PdfOutlet {
     faces: readonly PaperFace[],
     private readonly font: PaperFont,
     { title, language }: { readonly title: string; readonly language: string },
-    private readonly colours: Colours = BLACK_AND_WHITE,
+    private readonly colours: Inks = PRINT_INKS,
   ) {
     this.doc = new PDFDocument({
       autoFirstPage: false,

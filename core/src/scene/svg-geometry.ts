@@ -1,4 +1,4 @@
-import type { GroupNode, SceneNode } from '@zeitpunkt/core';
+import type { GroupNode, SceneNode } from './scene-node.js';
 
 /** The SVG element of each kind of node. */
 export const SVG_TAGS = { group: 'g', circle: 'circle', path: 'path', text: 'text' } as const;

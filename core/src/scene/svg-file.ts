@@ -1,6 +1,5 @@
-import type { Ink, Scene, SceneNode } from '@zeitpunkt/core';
-import type { Inks } from './canvas-outlet';
-import { geometryOf, SVG_TAGS } from './svg-geometry';
+import type { Ink, Inks, Scene, SceneNode } from './scene-node.js';
+import { geometryOf, SVG_TAGS } from './svg-geometry.js';
 
 /** A scene as the text of an SVG file: colours as values, readable by any program. */
 export function svgFile(scene: Scene, inks: Inks, title: string, background: Ink | null): string {

@@ -1,0 +1,16 @@
+import type { Inks } from './scene-node.js';
+
+/** Black on white, as it comes out of most printers: parts are told apart by shape, not by tone. */
+export const PRINT_INKS: Inks = {
+  ink: '#000000',
+  soft: '#333333',
+  faint: '#999999',
+  face: '#ffffff',
+  paper: '#ffffff',
+  hour: '#000000',
+  minute: '#000000',
+  red: '#000000',
+  blue: '#000000',
+  accent: '#000000',
+  zone: '#dddddd',
+};

@@ -1,0 +1,50 @@
+import { writeClassFile, writeLesson, writePlan, writeResult } from '@zeitpunkt/core';
+import { asc, eq } from 'drizzle-orm';
+import type { Db } from '../../db/connection.js';
+import { stored } from '../../db/stored.js';
+import type { ZipEntry } from '../../files/write-zip.js';
+import { pupil } from '../classes/tables.js';
+import { ownLesson } from '../lessons/queries.js';
+import { liveQueries } from '../live/queries.js';
+import { planOf } from '../plans/queries.js';
+import { resultRows } from '../results/rows.js';
+import { reviewQueries } from '../review/queries.js';
+
+/** Where everything stands in the archive of a class. */
+export const PATHS = {
+  class: 'class.json',
+  plan: 'plan.json',
+  results: 'results.jsonl',
+  lesson: (id: string) => `lessons/${id}.lesson.json`,
+} as const;
+
+interface OwnClass {
+  readonly id: string;
+  readonly name: string;
+  readonly keepDays: number | null;
+}
+
+/** Everything of a class as the files of its archive. */
+export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays }: OwnClass): AsyncGenerator<ZipEntry> {
+  const pupils = db
+    .select({ id: pupil.id, name: pupil.name, reference: pupil.reference, leftAtMs: pupil.leftAtMs })
+    .from(pupil)
+    .where(eq(pupil.classId, id))
+    .orderBy(asc(pupil.place))
+    .all();
+  const doorAdmits = liveQueries(db).doorAdmitsOf(id) ?? 'one-by-one';
+  yield { path: PATHS.class, pieces: [writeClassFile({ name, keepDays, doorAdmits, pupils, notes: reviewQueries(db).notes(id) })] };
+  const { plan } = planOf(db, { id, name });
+  yield { path: PATHS.plan, pieces: [writePlan(plan)] };
+  for (const lessonId of plan.series?.lessonIds ?? []) {
+    const row = ownLesson(db, teacherId, lessonId);
+    if (row) yield { path: PATHS.lesson(lessonId), pieces: [writeLesson(stored.lesson(row.draft, row.title))] };
+  }
+  yield { path: PATHS.results, pieces: lines(db, id) };
+}
+
+async function* lines(db: Db, classId: string): AsyncGenerator<string> {
+  for await (const rows of resultRows(db, classId, null)) {
+    if (rows.length > 0) yield rows.map((row) => `${JSON.stringify(writeResult(row))}\n`).join('');
+  }
+}

@@ -1,0 +1,87 @@
+import { CoreError } from '@zeitpunkt/core';
+import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
+import { setImmediate } from 'node:timers/promises';
+
+/** What of an archive is read at most. */
+export interface ZipLimits {
+  readonly files: number;
+  /** Of one file and of all together, unpacked. */
+  readonly fileBytes: number;
+  readonly totalBytes: number;
+}
+
+const SLICE = 64 * 1024;
+const LONGEST_PATH = 255;
+const STORED = 0;
+const DEFLATED = 8;
+
+/**
+ * The files of a ZIP archive by their paths. It is unpacked piece by piece and given up as soon as it is too much, whatever it
+ * says of its own size; nothing is ever written to a path that stands in it.
+ * @throws CoreError FILE_UNREADABLE with what is wrong and where
+ */
+export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<ReadonlyMap<string, Uint8Array>> {
+  if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw unreadable('This is no ZIP archive.');
+  const files = new Map<string, Uint8Array[]>();
+  let total = 0;
+  let open = 0;
+  const unzip = new Unzip((file) => begin(file));
+  unzip.register(UnzipInflate);
+
+  function begin(file: UnzipFile): void {
+    const { name } = file;
+    if (name.endsWith('/')) return;
+    mustBePlain(name);
+    if (files.has(name)) throw unreadable(`The archive holds “${name}” twice.`);
+    if (files.size === limits.files) throw unreadable(`The archive holds more than ${limits.files} files.`);
+    if (file.compression !== STORED && file.compression !== DEFLATED)
+      throw unreadable(`“${name}” is packed or locked in a way that is not read.`);
+    const pieces: Uint8Array[] = [];
+    let size = 0;
+    files.set(name, pieces);
+    open += 1;
+    file.ondata = (error, piece, isLast) => {
+      if (error) throw unreadable(`“${name}” in the archive is damaged.`);
+      size += piece.length;
+      total += piece.length;
+      if (size > limits.fileBytes) throw unreadable(`“${name}” is larger than ${megabytes(limits.fileBytes)} when it is unpacked.`);
+      if (total > limits.totalBytes) throw unreadable(`The archive is larger than ${megabytes(limits.totalBytes)} when it is unpacked.`);
+      pieces.push(piece);
+      if (isLast) open -= 1;
+    };
+    file.start();
+  }
+
+  for (let from = 0; from < bytes.length; from += SLICE) {
+    try {
+      unzip.push(bytes.subarray(from, from + SLICE), from + SLICE >= bytes.length);
+    } catch (error) {
+      if (error instanceof CoreError) throw error;
+      throw unreadable('The archive is damaged.');
+    }
+    await setImmediate(); // rooms go on while a large archive is read
+  }
+  if (open > 0) throw unreadable('The archive ends in the midst of a file.');
+  return new Map([...files].map(([name, pieces]) => [name, joined(pieces)]));
+}
+
+/** A path within the archive and nowhere else. */
+function mustBePlain(name: string): void {
+  const parts = name.split('/');
+  const isPlain =
+    name.length <= LONGEST_PATH && !/[\\\0]|^[a-z]:/i.test(name) && parts.every((part) => part !== '' && part !== '.' && part !== '..');
+  if (!isPlain) throw unreadable(`The archive holds a path that leads out of it: “${name.slice(0, 80)}”.`);
+}
+
+function joined(pieces: readonly Uint8Array[]): Uint8Array {
+  const all = new Uint8Array(pieces.reduce((sum, { length }) => sum + length, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    all.set(piece, at);
+    at += piece.length;
+  }
+  return all;
+}
+
+const megabytes = (bytes: number) => `${Math.round(bytes / 2 ** 20)} MB`;
+const unreadable = (sentence: string) => new CoreError('FILE_UNREADABLE', sentence);
