@@ -19,6 +19,7 @@ export default {
   moduleNameMapper: {
     './chart-library$': '<rootDir>/src/app/testing/chart-library.ts',
     './start-insight$': '<rootDir>/src/app/testing/class-lines.ts',
+    './start-paper$': '<rootDir>/src/app/testing/paper-workers.ts',
     ...ours,
   },
 };

@@ -28,7 +28,7 @@ test('there is a list for each thing that can be added, with as many files as it
   const counts = [...sections].map(([title, text]) => [title, pathsIn(text).length]);
   expect(Object.fromEntries(counts)).toEqual({
     'A question kind': 14,
-    'A way of answering': 6,
+    'A way of answering': 9,
     'A misconception': 5,
     'A kind of beat': 9,
     'A rung': 4,

@@ -17,7 +17,7 @@ export interface SheetVersion {
   readonly items: readonly Item[];
 }
 
-const DRAWS = 120;
+const DRAWS = 48;
 
 /** A question as it is asked on paper. */
 export const onPaper = (item: Item): Item => kindOf(item).onPaper?.item?.(item) ?? item;
@@ -51,11 +51,16 @@ export function sheetVersions(items: readonly Item[], rung: RungId, settings: Le
   function anotherAsHard(like: Item, id: string, on: RungId, school: LessonSettings, from: number, taken: ReadonlySet<string>): Item {
     const rng = seededRng(from);
     const minutes = minutesLike(like);
+    const wanted = hardnessOf(like, school);
+    const ideas = predictionsOf(like, school).size;
     const rungs = [...(minutes ? [{ ...RUNGS[on], minutes }] : []), RUNGS[on]];
     let best: { readonly item: Item; readonly far: number } | null = null;
     for (let draw = 0; draw < DRAWS; draw++) {
       const item = onPaper(QUESTION_KINDS[like.kind].make(id, rng, rungs[draw < DRAWS / 2 ? 0 : rungs.length - 1]!, school) as Item);
-      const far = hardnessBetween(item, like, school) + (taken.has(textOf(item)) ? 100 : 0);
+      // What ideas make of a question takes longest to find out: only where the rest is as good.
+      const plain = differenceBetween(hardnessOf(item, school), wanted);
+      if (best && plain >= best.far) continue;
+      const far = plain + (taken.has(textOf(item)) ? 100 : 0) + Math.abs(predictionsOf(item, school).size - ideas);
       if (!best || far < best.far) best = { item, far };
       if (best.far === 0) break;
     }
@@ -83,13 +88,11 @@ function sortOf(minute: number): string {
   return `${minute % 5 === 0 ? 'fives' : 'ones'} ${minute < 30 ? 'past' : 'to'}${minute < 10 ? ' one digit' : ''}`;
 }
 
-/** How much harder or easier one question is than another: 0 for the same sort of times, ideas at work and size. */
-function hardnessBetween(one: Item, other: Item, settings: LessonSettings): number {
-  const [a, b] = [hardnessOf(one, settings), hardnessOf(other, settings)];
+/** How far one question is from being as hard as another, ideas aside: 0 for the same form, sort of times and size. */
+function differenceBetween(a: Hardness, b: Hardness): number {
   return (
     (a.form === b.form ? 0 : 20) +
     (a.sorts === b.sorts ? 0 : 10) +
-    Math.abs(a.ideas - b.ideas) +
     3 * Math.abs(a.size - b.size) +
     (a.acrossTwelve === b.acrossTwelve ? 0 : 2)
   );
@@ -102,13 +105,14 @@ function formOf({ id: _id, ...item }: Item): string {
   );
 }
 
+type Hardness = ReturnType<typeof hardnessOf>;
+
 function hardnessOf(item: Item, settings: LessonSettings) {
   const times = kindOf(item).timesOf(item);
   const view = kindOf(item).viewOf(item, settings);
   return {
     form: formOf(item),
     sorts: times.map((at) => sortOf(minuteOfHour(at))).join(),
-    ideas: predictionsOf(item, settings).size,
     acrossTwelve: times.some((at) => at % SECONDS_PER_HALF_DAY < 3600),
     size: paperAnswerOf(view).isWide(view) && 'choices' in view ? view.choices.length : 0,
   };

@@ -25,6 +25,9 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
   const files = new Map<string, Uint8Array[]>();
   let total = 0;
   let open = 0;
+  /** What went wrong first: the unpacker says of whatever is thrown that the file is damaged. */
+  let wrong: CoreError | null = null;
+  const giveUp = (sentence: string) => (wrong ??= unreadable(sentence));
   const unzip = new Unzip((file) => begin(file));
   unzip.register(UnzipInflate);
 
@@ -41,11 +44,11 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
     files.set(name, pieces);
     open += 1;
     file.ondata = (error, piece, isLast) => {
-      if (error) throw unreadable(`“${name}” in the archive is damaged.`);
+      if (error) throw giveUp(`“${name}” in the archive is damaged.`);
       size += piece.length;
       total += piece.length;
-      if (size > limits.fileBytes) throw unreadable(`“${name}” is larger than ${megabytes(limits.fileBytes)} when it is unpacked.`);
-      if (total > limits.totalBytes) throw unreadable(`The archive is larger than ${megabytes(limits.totalBytes)} when it is unpacked.`);
+      if (size > limits.fileBytes) throw giveUp(`“${name}” is larger than ${megabytes(limits.fileBytes)} when it is unpacked.`);
+      if (total > limits.totalBytes) throw giveUp(`The archive is larger than ${megabytes(limits.totalBytes)} when it is unpacked.`);
       pieces.push(piece);
       if (isLast) open -= 1;
     };
@@ -56,8 +59,7 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
     try {
       unzip.push(bytes.subarray(from, from + SLICE), from + SLICE >= bytes.length);
     } catch (error) {
-      if (error instanceof CoreError) throw error;
-      throw unreadable('The archive is damaged.');
+      throw wrong ?? (error instanceof CoreError ? error : unreadable('The archive is damaged.'));
     }
     await setImmediate(); // rooms go on while a large archive is read
   }

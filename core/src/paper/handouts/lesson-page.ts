@@ -18,7 +18,7 @@ interface Row {
   readonly said: string;
 }
 
-/** Ways to get everything on one page, the most readable first. */
+/** Ways to get everything on one page, the most readable first; without lines of their own words stand behind the name. */
 const WAYS = [
   { size: 9.5, lines: 3, columns: 1 },
   { size: 9, lines: 2, columns: 1 },
@@ -26,6 +26,7 @@ const WAYS = [
   { size: 8, lines: 2, columns: 2 },
   { size: 7.5, lines: 1, columns: 2 },
   { size: 6.5, lines: 1, columns: 2 },
+  { size: 6.5, lines: 0, columns: 2 },
 ] as const;
 const GUTTER = 16;
 
@@ -62,7 +63,9 @@ export function lessonPage(prepared: PreparedLesson, look: PaperLook): PaperPage
     for (const [index, { at, name, said }] of all.entries()) {
       const room = width - clockWidth;
       const titled = linesOf(name, room, { size, bold: true }, look.measure).slice(0, 1);
-      const told = said ? cutTo(linesOf(said, room, { size }, look.measure), most) : [];
+      const behind = look.measure(titled[0] ?? '', size, true) + size * 0.6;
+      const told = said && most > 0 ? cutTo(linesOf(said, room, { size }, look.measure), most) : [];
+      const beside = said && most === 0 && behind < room * 0.8 ? cutTo(linesOf(said, room - behind, { size }, look.measure), 1) : [];
       const needs = (titled.length + told.length) * step + 2;
       if (y + needs > height) {
         column += 1;
@@ -78,6 +81,7 @@ export function lessonPage(prepared: PreparedLesson, look: PaperLook): PaperPage
       [...titled, ...told].forEach((text, row) =>
         drawn.push(word(text, x + clockWidth, top + y + step * (row + 0.5), { size, bold: row === 0 })),
       );
+      for (const text of beside) drawn.push(word(text, x + clockWidth + behind, top + y + step / 2, { size }));
       y += needs;
     }
     return { fits: true, nodes: drawn };

@@ -1,4 +1,4 @@
-import { CoreError, daysOn, plannedLessons, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { CoreError, daysOn, isIsoDate, plannedLessons, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
 import ICAL from 'ical.js';
 
 /** What is known of a planned lesson beside its day. */
@@ -80,6 +80,7 @@ export function readCalendar(text: string, from: IsoDate, to: IsoDate): Calendar
       const next = times.next();
       const first = next?.toString().slice(0, 10);
       if (!first || first > to) return;
+      if (!isIsoDate(first)) continue;
       for (let day = 0; day < spanDays; day++) {
         const date = daysOn(first, day);
         if (date > to) break;

@@ -4,7 +4,7 @@ import { fireEvent } from '@testing-library/dom';
 import type { ResponseEntered, SessionDetail } from '@zeitpunkt/contract';
 import { authFeature } from '../../state/auth';
 import { FakeServer } from '../../testing/fake-server';
-import { render } from '../../testing/render';
+import { render, until } from '../../testing/render';
 import { askingOf, responseOf, withRun } from '../../testing/session';
 import { EnterAnswers } from './enter-answers';
 
@@ -69,4 +69,34 @@ test('an empty field takes back what the teacher typed, and never what a pupil g
   expect([field('Anouk').value, server.sent(back)]).toEqual(['7:30', []]);
   await type('Bashir', '');
   expect([field('Bashir').value, server.sent(back).length]).toEqual(['', 1]);
+});
+
+test('of a sheet in versions each pupil has the one that was dealt, answered or typed, and answers go to its questions', async () => {
+  const server = new FakeServer({
+    'GET /api/sessions/session': withRun(
+      { askings: [askingOf('q1', 'revealed'), { ...askingOf('q1', 'revealed'), id: 'q1-b' }] },
+      { responses: [{ ...responseOf('Ceri', 'q1'), askingId: 'q1-b', source: 'paper' }] },
+    ),
+    'GET /api/sessions/session/sheet': {
+      sheet: { code: 'K7Q2', versions: [['q1'], ['q1-b']], copies: [{ pupilId: 'pupil-Bashir', version: 1 }] },
+    },
+  });
+  const screen = await render(EnterAnswers, { id: 'session' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => screen.find.queryByText('Anouk') !== null);
+  await screen.settled();
+  const version = (name: string) => screen.find.getByRole<HTMLInputElement>('textbox', { name: `${name}, version of the sheet` });
+  const change = async (field: HTMLInputElement, text: string) => {
+    field.value = text;
+    fireEvent.change(field);
+    await screen.settled();
+  };
+  expect(['Anouk', 'Bashir', 'Ceri'].map((name) => version(name).value)).toEqual(['A', 'B', 'B']);
+  await change(version('Anouk'), 'x');
+  expect(screen.find.getByRole('alert').textContent).toContain('A to B');
+  expect(version('Anouk').value).toBe('A');
+  await change(version('Anouk'), 'b');
+  server.on(ENTERED, detail(typed));
+  await change(screen.find.getByRole<HTMLInputElement>('textbox', { name: 'Anouk, question 1' }), '745');
+  await until(() => server.sent(ENTERED).length === 1);
+  expect(server.sent(ENTERED)[0]).toMatchObject({ pupilId: 'pupil-Anouk', askingId: 'q1-b' });
 });

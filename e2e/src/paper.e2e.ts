@@ -1,0 +1,173 @@
+import AxeBuilder from '@axe-core/playwright';
+import type { Download, Page } from '@playwright/test';
+import { expect, test } from './lib/classroom.js';
+import { readPdf } from './lib/pdf.js';
+import { ScriptPage } from './lib/script.js';
+
+async function saved(page: Page, press: () => Promise<void>): Promise<{ readonly name: string; readonly path: string }> {
+  const [download] = await Promise.all([page.waitForEvent('download'), press()]);
+  return { name: download.suggestedFilename(), path: await (download as Download).path() };
+}
+
+async function openPaper(page: Page, title: string): Promise<void> {
+  await new ScriptPage(page).open(title);
+  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Page 1/ })).toBeVisible();
+}
+
+test('a class without a second device: sheets with names in two versions, typed in, marked and reviewed as all others', async ({
+  teacher,
+}) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await openPaper(page, 'Quarters at the tide gauge');
+  const save = page.getByRole('button', { name: 'Save as PDF' });
+
+  await test.step('the file has a sheet for each pupil, and the key of both versions at its end', async () => {
+    await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
+    await page.getByRole('radio', { name: /a copy for each/ }).check();
+    await expect(page.getByRole('img', { name: /^Page 1: .*, A, Anouk/ })).toBeVisible();
+    const { name, path } = await saved(page, () => save.click());
+    const [, code] = /^Quarters-at-the-tide-gauge-([A-Z2-9]{4})\.pdf$/.exec(name)!;
+    const { title, pages, embedded } = await readPdf(path);
+    expect(title).toContain('Quarters at the tide gauge');
+    const sheetOf = (pupil: string) =>
+      pages
+        .filter(({ text }) => text.includes(`Name: ${pupil}`))
+        .map(({ text }) => text)
+        .join(' ');
+    expect(sheetOf('Anouk')).toContain(`${code} A`);
+    expect(sheetOf('Bashir')).toContain(`${code} B`);
+    expect(sheetOf('Zeb')).toContain('What time is it?');
+    expect(sheetOf('Anouk')).toContain('Draw the hands at quarter to five.');
+    expect(sheetOf('Bashir')).not.toContain('quarter to five');
+    expect(sheetOf('Anouk')).not.toContain('It is 2:45.');
+    const key = pages.filter(({ text }) => text.includes('Key: ')).map(({ text }) => text);
+    expect(key.join(' ')).toMatch(/It is 2:45\..*3:45.*Nearest hour/);
+    expect(key.length).toBeGreaterThanOrEqual(2);
+    // Vector throughout, in letters that are in the file, on A4.
+    expect(pages.every(({ pictures }) => pictures === 0)).toBe(true);
+    expect(embedded.filter((font) => font.includes('Andika')).length).toBeGreaterThanOrEqual(2);
+    expect(pages.every(({ width, height }) => Math.round(width) === 595 && Math.round(height) === 842)).toBe(true);
+  });
+
+  await test.step('the answers are typed in by keyboard alone, each pupil by the version they had', async () => {
+    await page.getByRole('button', { name: /^Type in answers of Terns/ }).click();
+    const field = (pupil: string, question: number) => page.getByRole('textbox', { name: `${pupil}, question ${question}`, exact: true });
+    await expect(page.getByRole('textbox', { name: 'Anouk, version of the sheet' })).toHaveValue('A');
+    await expect(page.getByRole('textbox', { name: 'Bashir, version of the sheet' })).toHaveValue('B');
+    await field('Anouk', 1).focus();
+    await page.keyboard.type('3:45');
+    await page.keyboard.press('Tab');
+    await expect(page.getByText('Kept for Anouk.')).toBeVisible();
+    // The second of the pupils had her neighbour's sheet.
+    await page.getByRole('textbox', { name: 'Bashir, version of the sheet' }).focus();
+    await page.keyboard.press('Control+A');
+    await page.keyboard.type('a');
+    await page.keyboard.press('Tab');
+    await page.keyboard.type('2:45');
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Kept for Bashir.')).toBeVisible();
+    // Drawn hands that do not agree, as no geared dial could have them.
+    await field('Anouk', 3).fill('5/9');
+    await field('Anouk', 3).blur();
+    await expect(field('Anouk', 3)).not.toHaveAttribute('aria-invalid');
+    await page.reload();
+    await expect(page.getByRole('textbox', { name: 'Bashir, version of the sheet' })).toHaveValue('A');
+    expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+    await page.getByRole('link', { name: 'To the review' }).click();
+    await expect(page.getByRole('row', { name: /Anouk/ })).toContainText('3:45');
+    await expect(page.getByRole('row', { name: /Bashir/ })).toContainText('2:45');
+  });
+
+  await test.step('the sheet can be printed again as it was, and deleted', async () => {
+    await page.goto('/ladder');
+    await openPaper(page, 'Quarters at the tide gauge');
+    await expect(page.getByText('· answers of Terns')).toBeVisible();
+    const { path } = await saved(page, () => page.getByRole('button', { name: /^Print again/ }).click());
+    expect((await readPdf(path)).pages.some(({ text }) => text.includes('Name: Zeb'))).toBe(true);
+    await page.getByRole('button', { name: /^Delete sheet/ }).click();
+    await page.getByRole('button', { name: 'Delete the sheet' }).click();
+    await expect(page.getByText('Printed before')).toBeHidden();
+  });
+});
+
+test('every other paper is seen before it is saved; a long one can be cancelled; large print and Letter are kept for the next time', async ({
+  teacher,
+}) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await openPaper(page, 'Quarters at the tide gauge');
+  const save = page.getByRole('button', { name: 'Save as PDF' });
+  const expected = {
+    'Lesson on one page': /19 Say/,
+    'Reference chart': /quarter past seven/,
+    'Dial to cut out': /05.*minute hand/s,
+    'Zones to colour': /Write its hour/,
+    'Dial with a pencil': /Put a dot in the middle/,
+    'Hour as a strip': /half an hour/,
+    'Day line': /midnight.*choir by video/s,
+    'Daily cards': /Card 10/,
+  };
+  for (const [name, text] of Object.entries(expected)) {
+    await page.getByRole('radio', { name: new RegExp(`^${name}`) }).check();
+    await expect(page.getByText(/^Saved:/)).toBeHidden();
+    const { path } = await saved(page, () => save.click());
+    const read = (await readPdf(path)).pages.map((one) => one.text).join(' ');
+    expect([name, read]).toEqual([name, expect.stringMatching(text)]);
+    await expect(page.getByText(/^Saved: \d+ pages?/)).toBeVisible();
+  }
+  expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
+
+  await page.getByRole('radio', { name: 'Letter' }).check();
+  await page.getByRole('checkbox', { name: 'large print' }).check();
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'Letter' })).toBeChecked();
+  await expect(page.getByRole('checkbox', { name: 'large print' })).toBeChecked();
+  await expect(page.getByRole('img', { name: /^Page 1/ })).toBeVisible();
+
+  // The letters do not come: the work stands still until it is cancelled, and goes on when it is asked for again.
+  let release = () => {};
+  const waiting = new Promise<void>((resolve) => (release = resolve));
+  await page.route('**/*.woff', async (route) => {
+    await waiting;
+    await route.continue();
+  });
+  await page.reload();
+  await page.getByRole('radio', { name: /^Dial to cut out/ }).check();
+  await save.click();
+  await expect(page.getByRole('progressbar', { name: 'Making the file' })).toBeVisible();
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('progressbar', { name: 'Making the file' })).toBeHidden();
+  release();
+  const { path } = await saved(page, () => save.click());
+  expect((await readPdf(path)).pages[0]).toMatchObject({ width: 612, height: 792 });
+});
+
+test('join cards and pages for home are one file each, with names in every script that there are letters for', async ({ teacher }) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await page.getByRole('link', { name: 'Class list' }).click();
+  const name = page.getByRole('textbox', { name: 'Name of Anouk' });
+  await name.fill('Łucja Ωx');
+  await name.blur();
+  await page.getByRole('link', { name: 'Join cards' }).click();
+  await page.getByRole('button', { name: /^Make \d+ cards/ }).click();
+  const again = page.getByRole('button', { name: 'Make new ones' });
+  await expect(again.or(page.getByRole('button', { name: 'Save as PDF' }))).toBeVisible();
+  if (await again.isVisible()) await again.click();
+  const cards = await saved(page, () => page.getByRole('button', { name: 'Save as PDF' }).click());
+  const { pages } = await readPdf(cards.path);
+  expect(pages).toHaveLength(3);
+  expect(pages[0]!.text).toMatch(/Łucja.*#card=/s);
+  // A letter that no file of the font has is said, not lost in silence.
+  await expect(page.getByText(/No letter shapes for Ω/)).toBeVisible();
+
+  await page.goto('/ladder');
+  await page.getByRole('link', { name: 'Class review' }).click();
+  await page.getByRole('link', { name: 'For home' }).click();
+  const home = await saved(page, () => page.getByRole('button', { name: 'Save all as PDF' }).click());
+  const all = (await readPdf(home.path)).pages;
+  expect(all.length).toBeGreaterThan(20);
+  expect(all.some(({ text }) => text.includes('Reading the clock: Bashir'))).toBe(true);
+});
