@@ -21,6 +21,7 @@ const all = [
   'insight',
   'captions',
   'video',
+  'paper',
 ];
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];

@@ -84,6 +84,16 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
   await expectToFit('class');
   await page.goto(`${server.url}/ladder`);
+  await page.getByText('Calendar files').click();
+  await expect(page.getByRole('link', { name: 'Planned lessons (iCalendar)' })).toBeVisible();
+  await expectToFit('calendar files');
+  await page.getByRole('link', { name: 'Class from a file' }).click();
+  await expect(page.getByLabel('Choose the file')).toBeVisible();
+  await expectToFit('class from a file');
+  await page.getByRole('link', { name: 'Paper', exact: true }).click();
+  await expect(page.getByRole('img', { name: /^Page 1/ })).toBeVisible();
+  await expectToFit('paper');
+  await page.goto(`${server.url}/ladder`);
   await page.getByRole('link', { name: /^Look on/ }).click();
   await expect(page.getByText(/are done/)).toBeVisible();
   await expectToFit('own pace');

@@ -6,7 +6,7 @@ import { ScriptPage } from './lib/script.js';
 
 const fileOf = async (download: { path(): Promise<string> }) => readFile(await download.path());
 
-test('a class goes out as one file, is deleted, and comes in again with all of its answers', async ({ teacher }) => {
+test('a class goes out as one file, is deleted, and comes in again with all of its answers', async ({ teacher, server }) => {
   await teacher.signIn();
   const { page } = teacher;
   await page.getByRole('link', { name: 'Class list' }).click();
@@ -18,7 +18,7 @@ test('a class goes out as one file, is deleted, and comes in again with all of i
   expect(Object.keys(unzipSync(archive))).toEqual(expect.arrayContaining(['class.json', 'plan.json', 'results.jsonl']));
 
   const takeIn = async () => {
-    await page.goto('/ladder');
+    await page.goto(`${server.url}/ladder`);
     await page.getByRole('link', { name: 'Class from a file' }).click();
     await page.getByLabel('Choose the file').setInputFiles({ name: 'terns.zip', mimeType: 'application/zip', buffer: archive });
   };
@@ -28,7 +28,7 @@ test('a class goes out as one file, is deleted, and comes in again with all of i
   await expect(page.getByRole('alert')).toHaveText('This is no ZIP archive. Nothing was taken in.');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 
-  await page.goto('/ladder');
+  await page.goto(`${server.url}/ladder`);
   await page.getByRole('link', { name: 'Class list' }).click();
   await page.getByRole('button', { name: 'Delete this class' }).click();
   await page.getByRole('button', { name: 'Delete the class', exact: true }).click();
@@ -37,7 +37,7 @@ test('a class goes out as one file, is deleted, and comes in again with all of i
   await expect(page.getByText(/^Terns: 26 pupils/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the class in' }).click();
   await expect(page.getByRole('textbox', { name: 'Name of Zeb' })).toBeVisible();
-  await page.goto('/ladder');
+  await page.goto(`${server.url}/ladder`);
   await page.getByRole('link', { name: 'Class review' }).click();
   await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
 });
@@ -95,7 +95,7 @@ test('planned lessons go out as a calendar, days off come in from one, and a dia
   await page.getByRole('button', { name: 'Undo in the plan' }).click();
 
   await page.getByRole('link', { name: 'Dials' }).click();
-  const [dial] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Dial file' }).click()]);
+  const [dial] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Dial file', exact: true }).click()]);
   const bytes = await fileOf(dial);
   const { name } = JSON.parse(bytes.toString()) as { name: string };
   const open = page.getByLabel('Open a dial file');

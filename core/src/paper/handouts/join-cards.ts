@@ -33,7 +33,7 @@ export function joinCardsPages(cards: readonly JoinCardOnPaper[], className: str
       const room = width - side - 34;
       const name = paragraph(card.name, left, y + 14, room, { size: look.large ? 22 : 16, bold: true }, look.measure);
       const of = paragraph(className, left, y + 14 + name.height, room, { size: 10, fill: 'soft' }, look.measure);
-      const link = paragraph(card.link, left, y + 20 + name.height + of.height, room, { size: 8 }, look.measure);
+      const link = paragraph(card.link.replace('#', '\n#'), left, y + 20 + name.height + of.height, room, { size: 8 }, look.measure);
       return [
         ...cutBox(x, y, width, height),
         qrNode(card.qr, x + 12, y + (height - side) / 2, side),

@@ -94,8 +94,7 @@ const MOST_BYTES = 20 * 2 ** 20;
     @use '../large-dialog' as *;
     @include large-dialog(46rem);
 
-    ul {
-      max-height: 14rem;
+    dialog {
       overflow: auto;
     }
     .file {
