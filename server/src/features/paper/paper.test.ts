@@ -19,7 +19,7 @@ beforeEach(async () => {
 afterEach(() => school.remove());
 
 /** A sheet of the lesson's questions in two versions, dealt to the class in turn. */
-function wish(change: object = {}): object & { readonly id: string } {
+function wish(change: object = {}) {
   const { items, settings, title } = lesson.lesson as Lesson;
   const all = sheetVersions(items, 'half-past', settings, 2, 1).flatMap((version) => version.items);
   const beats = all.flatMap(({ id: itemId }, index) => [
