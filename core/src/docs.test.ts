@@ -35,6 +35,7 @@ test('there is a list for each thing that can be added, with as many files as it
     'A checker rule': 3,
     'A dial layer': 6,
     'A word pack': 6,
+    'A paper': 5,
     'A place': 5,
     'Something stored': 6,
   });

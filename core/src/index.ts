@@ -272,7 +272,7 @@ export { paperParts, type PaperPart, type PaperWish, type SheetCopy } from './pa
 export { MOST_VERSIONS, sheetVersions, type SheetVersion } from './paper/versions.js';
 export { differencesOnPaper, usualWrongAnswers, type UsualWrong } from './paper/key.js';
 export type { QrMatrix } from './paper/handouts/join-cards.js';
-export { PRINT_INKS } from './scene/print-inks.js';
+export { COLOUR_PRINT_INKS, PRINT_INKS } from './scene/print-inks.js';
 export { svgFile } from './scene/svg-file.js';
 export { DIGIT_MIDDLE, geometryOf, SVG_TAGS } from './scene/svg-geometry.js';
 export { qtiPackage, type QtiPackage } from './qti/out/package-out.js';

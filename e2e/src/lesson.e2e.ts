@@ -108,11 +108,12 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   expect(answered.length).toBeGreaterThan(3);
   await rehearsal.getByRole('button', { name: 'End the rehearsal' }).click();
   const took = rehearsal.getByRole('row');
-  await expect(took.nth(1)).toContainText('0:30');
+  // The clock of the page goes on beside what is added to it.
+  await expect(took.nth(1)).toContainText(/0:3\d/);
   await rehearsal.getByRole('button', { name: 'Take these times over' }).click();
   await expect(rehearsal.getByText('These times are the plan now.')).toBeVisible();
   await page.reload();
-  await expect(beats.getByRole('option').first()).toContainText('0:30');
+  await expect(beats.getByRole('option').first()).toContainText(/0:3\d/);
   await rehearsal.getByRole('button', { name: 'Take it back' }).click();
   await expect(rehearsal.getByText('The plan is as it was.')).toBeVisible();
   await rehearsal.close();

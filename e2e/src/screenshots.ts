@@ -168,9 +168,11 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await shot(page, 'composer');
   await page.getByRole('button', { name: 'Done' }).click();
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await page.getByRole('link', { name: /^Show card/ }).click();
-  for (const press of ['Show it', 'Next card', 'Show it']) await page.getByRole('button', { name: press }).click();
-  await shot(page, 'daily-card');
+  await script.open('Quarters at the tide gauge');
+  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
+  await expect(page.getByRole('img', { name: /^Page 3: .*, B/ })).toBeVisible();
+  await shot(page, 'paper');
   await page.clock.install();
   await page.getByRole('link', { name: 'Ladder', exact: true }).click();
   await script.open('Quarters at the tide gauge');

@@ -69,7 +69,7 @@ test.each(LOOKS)(
   'a sheet of every kind of question and its key lie within their pages, each question once: $size, large $large',
   (look) => {
     for (const settings of SCHOOLS) {
-      for (const seed of [1, 2, 3]) {
+      for (const seed of [1, 2]) {
         const versions = sheetVersions(oneOfEach(seed, settings), 'quarter-to', settings, 1, seed);
         const wish = { kind: 'sheet', title: 'Everything at the harbour', code: 'K7Q2', versions, copies: [{ pupil: null, letter: 'A' }], withKey: false, rung: 'quarter-to', settings } as const; // prettier-ignore
         const pages = pagesOf(wish, look);

@@ -14,3 +14,14 @@ export const PRINT_INKS: Inks = {
   accent: '#000000',
   zone: '#dddddd',
 };
+
+/** For printers with colours: hands and marks in those of the light theme, on white. */
+export const COLOUR_PRINT_INKS: Inks = {
+  ...PRINT_INKS,
+  hour: '#7b2455',
+  minute: '#0a5558',
+  red: '#9b1c1c',
+  blue: '#1a4480',
+  accent: '#b36b00',
+  zone: '#efd9a4',
+};

@@ -1,9 +1,8 @@
 import type { RungId } from '../../ladder/registry.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { referenceChart } from '../../lesson/reference-chart.js';
-import { PLAIN_LAYERS } from '../../scene/dial-state.js';
 import type { SceneNode } from '../../scene/scene-node.js';
-import { dialOnPaper } from '../dial-on-paper.js';
+import { dialOnPaper, SHOWN_LAYERS } from '../dial-on-paper.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { paragraph, word } from '../text.js';
 import { heading } from './heading.js';
@@ -26,7 +25,7 @@ export function chartPages(rung: RungId, settings: LessonSettings, look: PaperLo
     const y = top + Math.floor(index / columns) * cell.height;
     const side = Math.min(cell.height - size * 3.6, cell.width - 24);
     const middle = x + cell.width / 2;
-    nodes.push(dialOnPaper(pose, { ...PLAIN_LAYERS, minuteRing: 'full' }, middle - side / 2, y, side));
+    nodes.push(dialOnPaper(pose, { ...SHOWN_LAYERS, minuteRing: 'full' }, middle - side / 2, y, side));
     nodes.push(word(display, middle, y + side + size * 0.9, { size: size * 1.3, bold: true, anchor: 'middle' }));
     nodes.push(...paragraph(words, x + 4, y + side + size * 1.6, cell.width - 8, { size, anchor: 'middle' }, look.measure).nodes);
   });

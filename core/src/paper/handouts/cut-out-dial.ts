@@ -1,9 +1,10 @@
-import { EMPTY_LAYERS, dialOf, PLAIN_LAYERS } from '../../scene/dial-state.js';
+import { EMPTY_LAYERS, dialOf } from '../../scene/dial-state.js';
 import { dialGroup } from '../../scene/dial-scene.js';
 import { dialHands, HAND_REACH } from '../../scene/dial-hands.js';
 import { FACE_RADIUS } from '../../scene/dial-face.js';
 import { arcPath, coordinate, pointAt, type SceneNode } from '../../scene/scene-node.js';
 import type { Tongue } from '../../words/pack.js';
+import { SHOWN_LAYERS } from '../dial-on-paper.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { cutBox } from '../strokes.js';
 import { paragraph, word } from '../text.js';
@@ -51,7 +52,7 @@ export function cutOutDialPages(tongue: Tongue, look: PaperLook): PaperPage[] {
 
   /** A hand on a strip that small scissors can follow. */
   function handToCut(which: 'hour' | 'minute', x: number, y: number, name: string): SceneNode[] {
-    const layers = { ...PLAIN_LAYERS, hourHand: which === 'hour', minuteHand: which === 'minute' };
+    const layers = { ...SHOWN_LAYERS, hourHand: which === 'hour', minuteHand: which === 'minute' };
     const [half, up, down] = [(which === 'hour' ? 10 : 8) * scale, HAND_REACH[which] * scale + 6, 22 * scale];
     return [
       ...cutBox(x - half, y - up, 2 * half, up + down),

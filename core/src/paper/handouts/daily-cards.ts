@@ -2,12 +2,11 @@ import { gearedPose } from '../../dial/pose.js';
 import { cardTime, type CardPattern } from '../../lesson/card-pattern.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
-import { PLAIN_LAYERS } from '../../scene/dial-state.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import { displayText } from '../../time/display.js';
 import { bestWording } from '../../words/say.js';
 import { WORD_PACKS } from '../../words/registry.js';
-import { dialOnPaper } from '../dial-on-paper.js';
+import { dialOnPaper, SHOWN_LAYERS } from '../dial-on-paper.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { cutBox, dashed } from '../strokes.js';
 import { paragraph, word } from '../text.js';
@@ -31,7 +30,7 @@ export function dailyCardsPages(pattern: CardPattern, from: number, count: numbe
       const side = height - 16;
       nodes.push(...cutBox(area.x, y, area.width, height), dashed(area.x + half, y, area.x + half, y + height));
       nodes.push(word(nameOf(from + first + row), area.x + 10, y + 14, { size: 10, fill: 'soft' }));
-      nodes.push(dialOnPaper(gearedPose(at), PLAIN_LAYERS, area.x + (half - side) / 2, y + 8, side));
+      nodes.push(dialOnPaper(gearedPose(at), SHOWN_LAYERS, area.x + (half - side) / 2, y + 8, side));
       nodes.push(
         word(displayText(at, settings.separator), area.x + half * 1.5, y + height / 2 - size * 0.9, {
           size: size * 1.8,

@@ -1,7 +1,7 @@
 import type { SceneNode } from '../../scene/scene-node.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { cutBox } from '../strokes.js';
-import { paragraph } from '../text.js';
+import { linesOf, paragraph } from '../text.js';
 
 /** A picture of squares that a camera reads. */
 export interface QrMatrix {
@@ -31,7 +31,10 @@ export function joinCardsPages(cards: readonly JoinCardOnPaper[], className: str
       const side = Math.min(height - 24, width * 0.46);
       const left = x + 12 + side + 12;
       const room = width - side - 34;
-      const name = paragraph(card.name, left, y + 14, room, { size: look.large ? 22 : 16, bold: true }, look.measure);
+      const large = look.large ? 22 : 16;
+      // A long name is written smaller, so that the address stays on the card.
+      const isLong = linesOf(card.name, room, { size: large, bold: true }, look.measure).length > 2;
+      const name = paragraph(card.name, left, y + 14, room, { size: isLong ? large * 0.65 : large, bold: true }, look.measure);
       const of = paragraph(className, left, y + 14 + name.height, room, { size: 10, fill: 'soft' }, look.measure);
       const link = paragraph(card.link.replace('#', '\n#'), left, y + 20 + name.height + of.height, room, { size: 8 }, look.measure);
       return [

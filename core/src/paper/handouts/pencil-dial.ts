@@ -1,9 +1,9 @@
 import { gearedPose } from '../../dial/pose.js';
-import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
+import type { DialLayers } from '../../scene/dial-state.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import { secondOfDay } from '../../time/second-of-day.js';
 import type { Tongue } from '../../words/pack.js';
-import { dialOnPaper } from '../dial-on-paper.js';
+import { dialOnPaper, SHOWN_LAYERS } from '../dial-on-paper.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { plate } from '../strokes.js';
 import { paragraph } from '../text.js';
@@ -37,7 +37,7 @@ export function pencilDialPages(tongue: Tongue, look: PaperLook): PaperPage[] {
     const { dot, ...shown } = DRAWN[index]!;
     const side = Math.min(cell.width, cell.height - told.height - size * 1.8);
     const [left, top] = [x + (cell.width - side) / 2, y + told.height + size * 0.5];
-    nodes.push(dialOnPaper(gearedPose(secondOfDay(7, 30)), { ...PLAIN_LAYERS, ticks: false, ...shown }, left, top, side));
+    nodes.push(dialOnPaper(gearedPose(secondOfDay(7, 30)), { ...SHOWN_LAYERS, ticks: false, ...shown }, left, top, side));
     if (dot) nodes.push({ type: 'circle', id: '', cx: left + side / 2, cy: top + side / 2, r: 2.6, fill: 'ink' });
   });
   return [pageOf(look, title, nodes)];

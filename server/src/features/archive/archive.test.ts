@@ -6,8 +6,19 @@ import { NEW_PLAN } from '@zeitpunkt/core';
 import { anotherTeacher, reading, respond, School, schoolWithRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
-beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));
-afterEach(() => school.remove());
+/** Another server, with a teacher who takes the class in. */
+let other: School;
+let there: Browser;
+beforeAll(async () => {
+  [school, teacher, room] = await schoolWithRoom();
+  await livedIn();
+  other = await new School().start();
+  there = await other.teacher();
+});
+afterAll(async () => {
+  await school.remove();
+  await other.remove();
+});
 
 type Files = Record<string, Uint8Array>;
 const classUrl = () => `/api/classes/${room.detail.classId}`;
@@ -36,46 +47,6 @@ async function livedIn(): Promise<void> {
   await teacher.send('POST', `${classUrl()}/plan`, { revision: 0, plan: { ...NEW_PLAN, daysOff: ['2026-12-10'], series } });
 }
 
-test('a class goes out whole and comes in on another server: pupils, answers, marks, remarks, plan and lessons', async () => {
-  await livedIn();
-  const archive = zipSync(await out());
-  const other = await new School().start();
-  try {
-    const there = await other.teacher();
-    const before = rowsIn(other);
-    const look = (await into('look', archive, there)).json<ArchiveFound>();
-    expect(look).toMatchObject({ name: 'Terns', pupils: 2, sessions: 1, answers: 2, classId: null });
-    expect(look.lessons.length).toBeGreaterThan(0);
-    expect(rowsIn(other)).toEqual(before);
-    const { classId } = (await into('take', archive, there)).json<ArchiveFound>();
-    const get = async (who: Browser, id: string, path: string) => (await who.send('GET', `/api/classes/${id}${path}`)).json();
-    const named = (of: { pupils: { name: string; reference: string | null; leftAtMs: number | null }[] }) =>
-      of.pupils.map(({ name, reference, leftAtMs }) => ({ name, reference, leftAtMs }));
-    expect(named(await get(there, classId!, ''))).toEqual(named(await get(teacher, room.detail.classId, '')));
-    const notes = await get(there, classId!, '/notes');
-    const own = await get(teacher, room.detail.classId, '/notes');
-    const plain = (all: typeof own) => ({
-      comments: all.comments.map(({ text, responseId }: { text: string; responseId: string }) => [text, responseId]),
-      moves: all.moves.map(({ key }: { key: string }) => key),
-      homePages: all.homePages.map(({ page }: { page: object }) => page),
-    });
-    expect(plain(notes)).toEqual(plain(own));
-    expect(plain(own)).toMatchObject({ comments: [['Ask again.', expect.any(String)]], moves: ['idea:coming-hour'] });
-    const { plan } = await get(there, classId!, '/plan');
-    expect(plan.daysOff).toEqual(['2026-12-10']);
-    const titles = (await there.send('GET', '/api/lessons')).json<{ id: string; title: string }[]>();
-    expect(plan.series.lessonIds.map((id: string) => titles.find((one) => one.id === id)!.title)).toEqual(look.lessons);
-    const results = async (who: Browser, id: string) => (await who.send('GET', `/api/classes/${id}/results.csv`)).body;
-    const humans = (body: string) =>
-      (parse(body, { columns: true, bom: true }) as Record<string, string>[]).map(({ pupil, answer, verdict, correction_reason }) => [pupil, answer, verdict, correction_reason]); // prettier-ignore
-    expect(humans(await results(there, classId!))).toEqual(humans(await results(teacher, room.detail.classId)));
-    // What is there already is not made twice.
-    expect((await into('take', archive, there)).json()).toMatchObject({ code: 'CLASS_HERE', status: 409 });
-  } finally {
-    await other.remove();
-  }
-});
-
 const json = (bytes: Uint8Array) => JSON.parse(strFromU8(bytes));
 const as = (data: unknown) => strToU8(JSON.stringify(data));
 
@@ -92,24 +63,53 @@ test.each<[string, (files: Files) => Files, string, string]>([
   ['with a broken plan', (files) => ({ ...files, 'plan.json': as({ formatVersion: 1, schoolDays: [9] }) }), 'PLAN_UNREADABLE', 'daysOff'],
   ['with a broken lesson', (files) => ({ ...files, [`lessons/${randomUUID()}.lesson.json`]: as({ format: 'zeitpunkt-lesson' }) }), 'LESSON_UNREADABLE', '/'], // prettier-ignore
 ])('an archive %s is refused with the place, and nothing is changed', async (_name, change, code, place) => {
-  await livedIn();
   const changed = zipSync(change(await out()));
-  const other = await new School().start();
-  try {
-    const there = await other.teacher();
-    const before = rowsIn(other);
-    expect((await into('take', changed, there)).json()).toMatchObject({ code, detail: expect.stringContaining(place) });
-    expect(rowsIn(other)).toEqual(before);
-  } finally {
-    await other.remove();
-  }
+  const before = rowsIn(other);
+  expect((await into('take', changed, there)).json()).toMatchObject({ code, detail: expect.stringContaining(place) });
+  expect(rowsIn(other)).toEqual(before);
 });
 
 test('nobody else gets a class out, and a stranger sends nothing in', async () => {
-  const other = await anotherTeacher(school, teacher);
-  expect((await other.send('GET', `${classUrl()}/everything.zip`)).json().code).toBe('NOT_FOUND');
+  const colleague = await anotherTeacher(school, teacher);
+  expect((await colleague.send('GET', `${classUrl()}/everything.zip`)).json().code).toBe('NOT_FOUND');
   expect((await school.browser().send('GET', `${classUrl()}/everything.zip`)).json().code).toBe('SIGN_IN_NEEDED');
   expect((await into('look', new Uint8Array(4), school.browser())).json().code).toBe('SIGN_IN_NEEDED');
-  const { body } = await teacher.send('GET', `${classUrl()}/record`);
-  expect(body).not.toContain('class-exported');
+});
+
+test('200 MB are sent away before they are read', async () => {
+  const headers = { 'content-type': 'application/octet-stream', 'content-length': String(200 * 2 ** 20) };
+  expect((await teacher.send('POST', '/api/archives/take', Buffer.alloc(10), headers)).json()).toMatchObject({ status: 413 });
+});
+
+test('a class goes out whole and comes in on another server: pupils, answers, marks, remarks, plan and lessons', async () => {
+  const archive = zipSync(await out());
+  const before = rowsIn(other);
+  const look = (await into('look', archive, there)).json<ArchiveFound>();
+  expect(look).toMatchObject({ name: 'Terns', pupils: 2, sessions: 1, answers: 2, classId: null });
+  expect(look.lessons.length).toBeGreaterThan(0);
+  expect(rowsIn(other)).toEqual(before);
+  const { classId } = (await into('take', archive, there)).json<ArchiveFound>();
+  const get = async (who: Browser, id: string, path: string) => (await who.send('GET', `/api/classes/${id}${path}`)).json();
+  const named = (of: { pupils: { name: string; reference: string | null; leftAtMs: number | null }[] }) =>
+    of.pupils.map(({ name, reference, leftAtMs }) => ({ name, reference, leftAtMs }));
+  expect(named(await get(there, classId!, ''))).toEqual(named(await get(teacher, room.detail.classId, '')));
+  const notes = await get(there, classId!, '/notes');
+  const own = await get(teacher, room.detail.classId, '/notes');
+  const plain = (all: typeof own) => ({
+    comments: all.comments.map(({ text, responseId }: { text: string; responseId: string }) => [text, responseId]),
+    moves: all.moves.map(({ key }: { key: string }) => key),
+    homePages: all.homePages.map(({ page }: { page: object }) => page),
+  });
+  expect(plain(notes)).toEqual(plain(own));
+  expect(plain(own)).toMatchObject({ comments: [['Ask again.', expect.any(String)]], moves: ['idea:coming-hour'] });
+  const { plan } = await get(there, classId!, '/plan');
+  expect(plan.daysOff).toEqual(['2026-12-10']);
+  const titles = (await there.send('GET', '/api/lessons')).json<{ id: string; title: string }[]>();
+  expect(plan.series.lessonIds.map((id: string) => titles.find((one) => one.id === id)!.title)).toEqual(look.lessons);
+  const results = async (who: Browser, id: string) => (await who.send('GET', `/api/classes/${id}/results.csv`)).body;
+  const humans = (body: string) =>
+    (parse(body, { columns: true, bom: true }) as Record<string, string>[]).map(({ pupil, answer, verdict, correction_reason }) => [pupil, answer, verdict, correction_reason]); // prettier-ignore
+  expect(humans(await results(there, classId!))).toEqual(humans(await results(teacher, room.detail.classId)));
+  // What is there already is not made twice.
+  expect((await into('take', archive, there)).json()).toMatchObject({ code: 'CLASS_HERE', status: 409 });
 });

@@ -97,3 +97,21 @@ test('a dial kept in a lesson is its last beat, once, and running rooms keep the
   expect(taught.lesson.beats).toHaveLength(lesson.facts.beatCount);
   expect((await TestRoom.open(school, teacher)).detail.lesson.beats).toHaveLength(kept.beatCount);
 });
+
+test('a dial file is read through the door of saved dials, and what is none is refused with its place; nothing is saved by reading', async () => {
+  const read = async (file: unknown) => (await teacher.send('POST', '/api/dials/read', { file })).json();
+  const file = { format: 'zeitpunkt-dial', name: ' Mail boat ', dial: NEW_BUILD };
+  expect(await read(file)).toEqual({ name: 'Mail boat', build: NEW_BUILD });
+  for (const [bad, code, place] of [
+    [null, 'DIAL_UNREADABLE', 'no dial file'],
+    [{ ...file, format: 'zeitpunkt-lesson' }, 'DIAL_UNREADABLE', 'no dial file'],
+    [{ ...file, name: ' ' }, 'DIAL_UNREADABLE', 'a name'],
+    [{ ...file, dial: [] }, 'DIAL_UNREADABLE', 'cannot be read'],
+    [{ ...file, dial: { ...NEW_BUILD, layers: { ...NEW_BUILD.layers, moons: true } } }, 'DIAL_UNREADABLE', '/layers'],
+    [{ ...file, dial: { ...NEW_BUILD, formatVersion: 99 } }, 'FORMAT_NEWER', 'newer'],
+  ] as const) {
+    expect(await read(bad)).toMatchObject({ code, detail: expect.stringContaining(place) });
+  }
+  expect((await school.browser().send('POST', '/api/dials/read', { file })).json().code).toBe('SIGN_IN_NEEDED');
+  expect(await names()).toEqual([]);
+});

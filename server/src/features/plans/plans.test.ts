@@ -1,5 +1,5 @@
 import { NEW_PLAN } from '@zeitpunkt/core';
-import { School, type Browser } from '../../testing/school.js';
+import { anotherTeacher, School, type Browser } from '../../testing/school.js';
 
 let school: School;
 let teacher: Browser;
@@ -53,4 +53,23 @@ test('a lesson is drafted for its place in a series and from the class’s own d
   const ids = Array.from({ length: 2 }, (_, index) => `${index + 1}1111111-1111-4111-8111-111111111111`);
   expect(await draft(ids[0]!, {})).toEqual(['Zither hour']);
   expect(await draft(ids[1]!, { between: { before: 'half-past', after: 'hours-24' } })).toEqual(['Zither hour', '24-hour']);
+});
+
+test('planned lessons go out as a calendar to their teacher alone, and calendars are looked at by nobody who is not signed in', async () => {
+  const [{ id, title }] = (await teacher.send('GET', '/api/lessons')).json();
+  await save(0, { series: { startsOn: '2026-11-05', weekdays: [4], lessonIds: [id], skipped: [] } });
+  const ics = `/api/classes/${classId}/lessons.ics`;
+  const { body, headers } = await teacher.send('GET', ics);
+  expect(headers['content-type']).toBe('text/calendar; charset=utf-8');
+  expect(body).toContain(`SUMMARY:Terns: ${title}\r\n`);
+  expect(body).toContain('DTSTART;VALUE=DATE:20261105');
+  const look = (who: Browser, file: Buffer) =>
+    who.send('POST', '/api/calendars/look', file, { 'content-type': 'application/octet-stream' });
+  expect((await look(teacher, Buffer.from(body))).json()).toEqual({ days: [{ date: '2026-11-05', name: `Terns: ${title}` }], left: [] });
+  expect((await look(teacher, Buffer.from('BEGIN:VCALENDAR\r\n\xff', 'latin1'))).json()).toMatchObject({ code: 'FILE_UNREADABLE' });
+  expect((await look(teacher, Buffer.alloc(5 * 2 ** 20))).json()).toMatchObject({ status: 413 });
+  const other = await anotherTeacher(school, teacher);
+  expect((await other.send('GET', ics)).json().code).toBe('NOT_FOUND');
+  expect((await school.browser().send('GET', ics)).json().code).toBe('SIGN_IN_NEEDED');
+  expect((await look(school.browser(), Buffer.from(body))).json().code).toBe('SIGN_IN_NEEDED');
 });

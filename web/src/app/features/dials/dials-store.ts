@@ -4,6 +4,7 @@ import type { BeatKept, DialRead, DialSave, DialSaved, LessonSummary, SavedDial 
 import { NEW_BUILD, stageOfBuild, type DialBuild } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import { readJsonFile } from '../../shared/json-file';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
 
@@ -19,7 +20,7 @@ interface DialsState {
 }
 
 /** In bytes; a dial full of ink is smaller. */
-const LARGEST_FILE = 1_000_000;
+const LARGEST_FILE = 2 ** 20;
 
 const send = async (dial: DialSave): Promise<number> => (await ask<DialSaved>('POST', '/api/dials', dial)).version;
 
@@ -112,14 +113,11 @@ export const DialsStore = signalStore(
       },
       /** A dial file becomes a dial of its own. */
       async openFile(file: File): Promise<void> {
-        if (file.size > LARGEST_FILE) return patchState(store, { problem: `“${file.name}” is larger than any dial file.` });
+        const read = await readJsonFile(file, 'a dial file', LARGEST_FILE);
+        if ('problem' in read) return patchState(store, { problem: read.problem });
         if (!(await mayLeave())) return;
-        const read = await file
-          .text()
-          .then(JSON.parse)
-          .catch(() => null); // the server says what a dial file is
         await tryTo(async () => {
-          const { name, build } = await ask<DialRead>('POST', '/api/dials/read', { file: read });
+          const { name, build } = await ask<DialRead>('POST', '/api/dials/read', { file: read.data });
           await add(freeName(name, store.dials()), build);
         });
       },

@@ -12,6 +12,7 @@ import type {
 import { v4 as uuid } from 'uuid';
 import { isRightVerdict, type Lesson } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../../shared/api';
+import { readJsonFile } from '../../shared/json-file';
 
 interface LadderState {
   readonly loading: boolean;
@@ -177,17 +178,9 @@ export const LadderStore = signalStore(
 
       /** Takes a lesson file in, and puts it first among those ready to teach. */
       async takeFile(file: File): Promise<void> {
-        if (file.size > LARGEST_FILE_MB * 1024 * 1024) {
-          const problem = `“${file.name}” is ${Math.ceil(file.size / 1024 / 1024)} MB large; a lesson file has ${LARGEST_FILE_MB} MB at most.`;
-          return patchState(store, { problem });
-        }
-        let read: unknown;
-        try {
-          read = JSON.parse(await file.text());
-        } catch {
-          return patchState(store, { problem: `“${file.name}” is no lesson file: it is not readable JSON.` });
-        }
-        await addLesson('/api/lessons/files', { file: read });
+        const read = await readJsonFile(file, 'a lesson file', LARGEST_FILE_MB * 1024 * 1024);
+        if ('problem' in read) return patchState(store, { problem: read.problem });
+        await addLesson('/api/lessons/files', { file: read.data });
       },
 
       /** Opens a room for a lesson with a class; returns its id, or null with the reason in `problem`. */

@@ -79,9 +79,9 @@ test('a lesson is drafted from rung, minutes and way, and stands first, ready to
 test('a lesson file is taken in; one that is no JSON is named, and what the server finds in one is said', async () => {
   const { find, page } = await open();
   const FILE = 'POST /api/lessons/files';
-  const choose = (text: string) => {
+  const choose = (text: string, bytes = new TextEncoder().encode(text)) => {
     const file = new File([text], 'half.lesson.json');
-    Object.defineProperty(file, 'text', { value: async () => text });
+    Object.defineProperty(file, 'arrayBuffer', { value: async () => bytes });
     const box = find.getByLabelText<HTMLInputElement>('Open a lesson file');
     Object.defineProperty(box, 'files', { value: [file], configurable: true });
     fireEvent.change(box);
@@ -89,7 +89,10 @@ test('a lesson file is taken in; one that is no JSON is named, and what the serv
   choose(`"${'x'.repeat(5 * 1024 * 1024)}"`);
   await until(() => page.textContent.includes('“half.lesson.json” is 6 MB large; a lesson file has 4 MB at most.'));
   choose('not JSON');
-  await until(() => page.textContent.includes('“half.lesson.json” is no lesson file'));
+  await until(() => page.textContent.includes('“half.lesson.json” is no JSON, as a lesson file is.'));
+  // "ü" as older programs wrote it: it would be lost in silence.
+  choose('', Uint8Array.of(0x22, 0xfc, 0x22));
+  await until(() => page.textContent.includes('“half.lesson.json” is not text in UTF-8'));
   server.on(FILE, new Refusal('LESSON_UNREADABLE', 'The lesson cannot be read: has an unknown member “moons”.'));
   choose('{"moons":3}');
   await until(() => page.textContent.includes('unknown member “moons”'));

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { differencesOnPaper, MOST_VERSIONS, type SheetCopy } from '@zeitpunkt/core';
+import { differencesOnPaper, MOST_VERSIONS, RUNG_IDS, RUNGS, type SheetCopy } from '@zeitpunkt/core';
 import { PaperLookView } from '../../shared/paper/paper-look';
 import { PaperMaker, type PaperHabit } from '../../shared/paper/paper-maker';
 import { PaperProgress } from '../../shared/paper/paper-progress';
@@ -33,6 +33,7 @@ export class PaperPlace {
   protected readonly store = inject(PaperStore);
   protected readonly maker = inject(PaperMaker);
   protected readonly papers = PAPERS;
+  protected readonly rungs = RUNG_IDS.map((id) => ({ id, name: RUNGS[id].name }));
   protected readonly versionCounts = Array.from({ length: MOST_VERSIONS }, (_, index) => index + 1);
   protected readonly chosen = signal<string | null>(null);
   protected readonly named = signal(false);
@@ -53,6 +54,7 @@ export class PaperPlace {
     lesson: this.store.lesson(),
     settings: this.store.settings(),
     rung: this.store.rung(),
+    chartRung: this.store.chartRung(),
     plan: this.store.plan(),
     versions: this.store.versions(),
     copies: this.copies(),

@@ -13,6 +13,7 @@ import type {
 import {
   DEFAULT_SETTINGS,
   emptyLesson,
+  kindOf,
   rungOfLesson,
   sheetVersions,
   type ClassPlan,
@@ -33,6 +34,10 @@ interface PaperState {
   /** How many versions a sheet has, and with which numbers they are drawn. */
   readonly versionCount: number;
   readonly seed: number;
+  /** Questions that are not asked on the sheet, by id. */
+  readonly leftOut: readonly string[];
+  /** The rung of the chart; null for that of the lesson. */
+  readonly rungOfChart: RungId | null;
   readonly loaded: boolean;
   readonly problem: string | null;
 }
@@ -48,10 +53,14 @@ export const PaperStore = signalStore(
     sheets: [],
     versionCount: 1,
     seed: 1,
+    leftOut: [],
+    rungOfChart: null,
     loaded: false,
     problem: null,
   }),
-  withComputed(({ detail, ofClass, versionCount, seed }) => ({
+  withComputed(({ detail, ofClass, leftOut }) => ({
+    /** The questions that are asked on the sheet. */
+    chosen: computed(() => detail()?.lesson.items.filter(({ id }) => !leftOut().includes(id)) ?? []),
     lesson: computed(() => detail()?.lesson ?? null),
     settings: computed(() => detail()?.lesson.settings ?? DEFAULT_SETTINGS),
     rung: computed((): RungId => {
@@ -60,9 +69,17 @@ export const PaperStore = signalStore(
     }),
     /** Those in the class, in its order. */
     pupils: computed(() => ofClass()?.pupils.filter(({ leftAtMs }) => leftAtMs === null) ?? []),
-    versions: computed(() => {
-      const lesson = detail()?.lesson;
-      return lesson ? sheetVersions(lesson.items, rungOfLesson(lesson), lesson.settings, versionCount(), seed()) : [];
+  })),
+  withComputed(({ detail, chosen, rung, settings, versionCount, seed, rungOfChart }) => ({
+    chartRung: computed((): RungId => rungOfChart() ?? rung()),
+    versions: computed(() => (detail() ? sheetVersions(chosen() as readonly Item[], rung(), settings(), versionCount(), seed()) : [])),
+    /** All questions of the lesson, each with whether it is asked. */
+    questions: computed(() => {
+      const asked = new Set(chosen().map(({ id }) => id));
+      return (detail()?.lesson.items ?? []).map((item, index) => {
+        const { stem } = kindOf(item).viewOf(item as Item, settings());
+        return { id: item.id, number: index + 1, stem, chosen: asked.has(item.id) };
+      });
     }),
   })),
   withMethods((store) => {
@@ -86,7 +103,14 @@ export const PaperStore = signalStore(
             ask<ClassSummary[]>('GET', '/api/classes'),
             lessonId ? ask<LessonDetail>('GET', `/api/lessons/${lessonId}`) : null,
           ]);
-          patchState(store, { lessons, classes, detail, sheets: [] });
+          patchState(store, {
+            lessons: lessons.filter(({ facts, archivedAtMs }) => facts !== null && archivedAtMs === null),
+            classes,
+            detail,
+            sheets: [],
+            leftOut: [],
+            rungOfChart: null,
+          });
           if (lessonId) await loadSheets(lessonId);
           patchState(store, { loaded: true });
         });
@@ -103,6 +127,9 @@ export const PaperStore = signalStore(
         });
       },
       setVersions: (versionCount: number) => patchState(store, { versionCount }),
+      choose: (id: string, isAsked: boolean) =>
+        patchState(store, ({ leftOut }) => ({ leftOut: isAsked ? leftOut.filter((one) => one !== id) : [...leftOut, id] })),
+      setRung: (rungOfChart: string) => patchState(store, { rungOfChart: rungOfChart as RungId }),
       /** Other questions in all versions but the first. */
       drawAnew: () => patchState(store, ({ seed }) => ({ seed: seed + 1 })),
       /** Keeps the sheet as it is printed, so that its answers can be typed in. @param named whether pupils of the class are named on it */

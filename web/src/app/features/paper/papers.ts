@@ -15,6 +15,8 @@ export interface PaperMatter {
   readonly lesson: Lesson | null;
   readonly settings: LessonSettings;
   readonly rung: RungId;
+  /** The one that a chart is wanted of. */
+  readonly chartRung: RungId;
   readonly plan: ClassPlan | null;
   readonly versions: readonly SheetVersion[];
   readonly copies: readonly SheetCopy[];
@@ -33,8 +35,17 @@ export interface Paper {
   wish(matter: PaperMatter): PaperWished;
 }
 
+/** As many as a lesson file has room for. */
+const MOST_QUESTIONS = 100;
+
 const nothing = () => null;
 const ofLesson = ({ lesson }: PaperMatter) => (lesson ? null : 'Choose a lesson.');
+function questionsOf({ lesson, versions }: PaperMatter): string | null {
+  if (lesson!.items.length === 0) return 'This lesson asks nothing yet.';
+  const count = versions.reduce((sum, { items }) => sum + items.length, 0);
+  if (count === 0) return 'Choose at least one question.';
+  return count > MOST_QUESTIONS ? `A sheet holds ${MOST_QUESTIONS} questions in all of its versions: choose fewer of either.` : null;
+}
 const patternOf = ({ plan }: PaperMatter): CardPattern | null => plan?.cards?.pattern ?? null;
 
 /** What can be printed: the things of a lesson first, then what every class uses. */
@@ -43,7 +54,7 @@ export const PAPERS: readonly Paper[] = [
     id: 'sheet',
     name: 'Sheet of questions',
     what: 'The questions of the lesson with room for the answers, in versions of the same difficulty, and the key.',
-    needs: (matter) => ofLesson(matter) ?? (matter.lesson!.items.length > 0 ? null : 'This lesson asks nothing yet.'),
+    needs: (matter) => ofLesson(matter) ?? questionsOf(matter),
     wish: ({ lesson, rung, versions, copies, withKey, settings }) => {
       return { kind: 'sheet', title: lesson!.title, code: '', versions, copies, withKey, rung, settings };
     },
@@ -60,7 +71,7 @@ export const PAPERS: readonly Paper[] = [
     name: 'Reference chart',
     what: 'The times of this rung as dial, display and words, to lay beside the work.',
     needs: nothing,
-    wish: ({ rung, settings }) => ({ kind: 'chart', rung, settings }),
+    wish: ({ chartRung, settings }) => ({ kind: 'chart', rung: chartRung, settings }),
   },
   {
     id: 'cut-out-dial',

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { COLOUR_PRINT_INKS, PRINT_INKS } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 import { PaperMaker } from './paper-maker';
 
@@ -10,7 +11,7 @@ import { PaperMaker } from './paper-maker';
   template: `
     @for (page of maker.pages(); track $index) {
       <figure>
-        <zp-scene class="page" [scene]="page" [label]="'Page ' + ($index + 1) + ': ' + page.title" />
+        <zp-scene class="page" [style]="inks()" [scene]="page" [label]="'Page ' + ($index + 1) + ': ' + page.title" />
         <figcaption>{{ page.title }}</figcaption>
       </figure>
     }
@@ -33,19 +34,8 @@ import { PaperMaker } from './paper-maker';
       color: var(--soft);
       font-size: 0.9rem;
     }
-    // Paper is white in the dark, too, and black is its only colour.
+    // Paper is white in the dark, too; its inks are those of the file.
     .page {
-      --ink: #000;
-      --soft: #333;
-      --faint: #999;
-      --face: #fff;
-      --paper: #fff;
-      --hour: #000;
-      --minute: #000;
-      --red: #000;
-      --blue: #000;
-      --accent: #000;
-      --zone: #ddd;
       border: 1px solid #999;
       background: #fff;
     }
@@ -53,4 +43,8 @@ import { PaperMaker } from './paper-maker';
 })
 export class PaperLookView {
   protected readonly maker = inject(PaperMaker);
+  protected readonly inks = computed(() => {
+    const inks = this.maker.habit().inColour ? COLOUR_PRINT_INKS : PRINT_INKS;
+    return Object.fromEntries(Object.entries(inks).map(([ink, colour]) => [`--${ink}`, colour]));
+  });
 }

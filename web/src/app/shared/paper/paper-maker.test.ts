@@ -59,11 +59,11 @@ test('what goes wrong is said, and a worker that cannot be fetched too', async (
 });
 
 test('size and print are kept on the device; what stands there and is none is not taken', () => {
-  maker.setHabit({ size: 'letter', large: true });
+  maker.setHabit({ size: 'letter', large: true, inColour: true });
   const again = () => TestBed.runInInjectionContext(() => new PaperMaker()).habit();
-  expect(again()).toEqual({ size: 'letter', large: true });
+  expect(again()).toEqual({ size: 'letter', large: true, inColour: true });
   localStorage.setItem('zeitpunkt-paper', '{"size":"napkin","large":"yes"}');
-  expect(again()).toEqual({ size: 'a4', large: false });
+  expect(again()).toEqual({ size: 'a4', large: false, inColour: false });
   localStorage.setItem('zeitpunkt-paper', '{');
-  expect(again()).toEqual({ size: 'a4', large: false });
+  expect(again()).toEqual({ size: 'a4', large: false, inColour: false });
 });

@@ -8,10 +8,12 @@ import { startPaper } from './start-paper';
 export interface PaperHabit {
   readonly size: PaperSize;
   readonly large: boolean;
+  /** Black and white where it is not wished. */
+  readonly inColour: boolean;
 }
 
 const KEPT = 'zeitpunkt-paper';
-const USUAL: PaperHabit = { size: 'a4', large: false };
+const USUAL: PaperHabit = { size: 'a4', large: false, inColour: false };
 
 /** Where the making of a file stands. */
 export type PaperMaking =
@@ -83,7 +85,8 @@ export class PaperMaker {
   }
 
   private order(wish: PaperWished): PaperOrder {
-    return { wish, look: this.habit() };
+    const { inColour, ...look } = this.habit();
+    return { wish, look, inColour };
   }
 
   private own(): Worker {
@@ -125,7 +128,7 @@ export class PaperMaker {
 function readHabit(): PaperHabit {
   try {
     const kept = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Partial<PaperHabit> | null;
-    return { size: kept?.size === 'letter' ? 'letter' : 'a4', large: kept?.large === true };
+    return { size: kept?.size === 'letter' ? 'letter' : 'a4', large: kept?.large === true, inColour: kept?.inColour === true };
   } catch {
     return USUAL;
   }

@@ -4,6 +4,7 @@ import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
 export interface PaperOrder {
   readonly wish: PaperWish | JoinCardsWish;
   readonly look: Omit<PaperLook, 'measure'>;
+  readonly inColour: boolean;
 }
 
 /** Join cards by their addresses. */

@@ -1,4 +1,4 @@
-import { paperParts, type PaperLook, type PaperPage, type PaperWish } from '@zeitpunkt/core';
+import { COLOUR_PRINT_INKS, paperParts, PRINT_INKS, type PaperLook, type PaperPage, type PaperWish } from '@zeitpunkt/core';
 import { create } from 'qrcode';
 import { FONT_PARTS } from './font-addresses';
 import { fontFor } from './paper-fonts';
@@ -37,7 +37,7 @@ async function look(number: number, order: PaperOrder): Promise<void> {
 
 async function make(number: number, order: PaperOrder, title: string): Promise<void> {
   const { parts, font, faces, language } = await begin(order);
-  const outlet = new PdfOutlet(faces, font, { title, language });
+  const outlet = new PdfOutlet(faces, font, { title, language }, order.inColour ? COLOUR_PRINT_INKS : PRINT_INKS);
   let toldAtMs = 0;
   for (const [done, part] of parts.entries()) {
     for (const page of part()) outlet.add(page);
