@@ -7,9 +7,6 @@ export const PAPER_SIZES = {
 } as const;
 export type PaperSize = keyof typeof PAPER_SIZES;
 
-/** Points in a millimetre. */
-export const MM = 72 / 25.4;
-
 /** One page as a scene in points, for any outlet; its title is said in lists and by screen readers. */
 export interface PaperPage extends Scene {
   readonly title: string;

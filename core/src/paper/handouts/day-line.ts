@@ -1,3 +1,4 @@
+import { DAY_NAMES } from '../../scene/bands/day-line.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import type { DayEvent } from '../../lesson/day-events.js';
 import type { Tongue } from '../../words/pack.js';
@@ -10,10 +11,6 @@ import { heading } from './heading.js';
 const STRIPS = 4;
 const HOURS = 24 / STRIPS;
 const TAB = 40;
-const NAMES: Readonly<Record<Tongue, readonly [midnight: string, noon: string]>> = {
-  en: ['midnight', 'noon'],
-  de: ['Mitternacht', 'Mittag'],
-};
 
 /**
  * The day in four strips that are glued together: every hour as the dial names it, with room above to draw, and the class's
@@ -39,7 +36,7 @@ export function dayLinePages(events: readonly DayEvent[], tongue: Tongue, look: 
       if (half % 2 === 1 || (half === 2 * HOURS && !isLast)) continue;
       const of24 = strip * HOURS + half / 2;
       const anchor = half === 0 ? 'start' : 'middle';
-      const named = of24 % 12 === 0 ? NAMES[tongue][of24 === 12 ? 1 : 0] : '';
+      const named = of24 % 12 === 0 ? DAY_NAMES[tongue][of24 === 12 ? 'noon' : 'midnight'] : '';
       nodes.push(word(String(of24 % 12 || 12), at + (half === 0 ? 3 : 0), base + size * 1.5, { size: size * 1.2, bold: true, anchor }));
       if (named)
         nodes.push(word(named, at + (half === 0 ? 3 : 0), base + size * 2.6, { size: size * 0.85, anchor: half === 0 ? 'start' : 'end' }));

@@ -4,7 +4,8 @@ import type { SceneNode } from '../scene-node.js';
 import type { BandKind, BandPlace, DayLine } from './band.js';
 import { label, stroke } from './strokes.js';
 
-const NAMES = { en: { midnight: 'midnight', noon: 'noon' }, de: { midnight: 'Mitternacht', noon: 'Mittag' } } as const;
+/** What the ends and the middle of a day are called. */
+export const DAY_NAMES = { en: { midnight: 'midnight', noon: 'noon' }, de: { midnight: 'Mitternacht', noon: 'Mittag' } } as const;
 
 /** The day as a line: two rounds of the hour hand, every hour named as the dial names it, events above. */
 export const dayLine: BandKind<DayLine> = {
@@ -32,7 +33,7 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
     drawn.push(stroke(`${id}-tick-${hour}`, `M${x.toFixed(1)} ${y - long} L${x.toFixed(1)} ${y + long}`, 'ink', hour % 12 === 0 ? 5 : 3));
     if (hour % 12 !== 0) drawn.push(label(`${id}-hour-${hour}`, x, y + 38, String(hour % 12), 24, 'ink'));
   }
-  const { midnight, noon } = NAMES[band.tongue ?? 'en'];
+  const { midnight, noon } = DAY_NAMES[band.tongue ?? 'en'];
   for (const [sec, text] of [
     [0, midnight],
     [SECONDS_PER_DAY / 2, noon],
