@@ -12,6 +12,8 @@ export interface ZipLimits {
 
 const SLICE = 64 * 1024;
 const LONGEST_PATH = 255;
+/** Signs that steer, begin a line, or turn the reading round, and halves of a sign. */
+const UNSHOWABLE = /[\p{Cc}\p{Cs}\p{Zl}\p{Zp}\u202a-\u202e\u2066-\u2069]/gu;
 const STORED = 0;
 const DEFLATED = 8;
 
@@ -67,12 +69,14 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
   return new Map([...files].map(([name, pieces]) => [name, joined(pieces)]));
 }
 
-/** A path within the archive and nowhere else. */
+/** A path within the archive and nowhere else, in signs that can be shown. */
 function mustBePlain(name: string): void {
+  const readable = name.replace(UNSHOWABLE, '\ufffd');
+  const shown = readable.slice(0, 80);
+  if (readable !== name) throw unreadable(`The archive holds a path with signs that nobody can read: “${shown}”.`);
   const parts = name.split('/');
-  const isPlain =
-    name.length <= LONGEST_PATH && !/[\\\0]|^[a-z]:/i.test(name) && parts.every((part) => part !== '' && part !== '.' && part !== '..');
-  if (!isPlain) throw unreadable(`The archive holds a path that leads out of it: “${name.slice(0, 80)}”.`);
+  const isWithin = name.length <= LONGEST_PATH && !/\\|^[a-z]:/i.test(name) && parts.every((part) => !['', '.', '..'].includes(part));
+  if (!isWithin) throw unreadable(`The archive holds a path that leads out of it: “${shown}”.`);
 }
 
 function joined(pieces: readonly Uint8Array[]): Uint8Array {
