@@ -1,15 +1,7 @@
-import {
-  cuesOf,
-  DEFAULT_SETTINGS,
-  draftLesson,
-  generateVoice,
-  levelsOf,
-  narrationAt,
-  prepareLesson,
-  RUNGS,
-  speechIn,
-  type RungId,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, draftLesson, generateVoice, narrationAt, prepareLesson, RUNGS, type RungId } from '@zeitpunkt/core';
+import { cuesOf } from '@zeitpunkt/core/voice/align';
+import { levelsOf } from '@zeitpunkt/core/voice/levels';
+import { speechIn } from '@zeitpunkt/core/voice/speech';
 import { percentile } from './stats.js';
 
 // How far captions begin from their words, in a generated voice whose phrases are known: from even to halting speech, over the

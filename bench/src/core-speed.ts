@@ -1,5 +1,4 @@
 import {
-  checkLesson,
   DEFAULT_SETTINGS,
   dialOf,
   draftLesson,
@@ -12,6 +11,7 @@ import {
   wrapSecondOfDay,
   type Lesson,
 } from '@zeitpunkt/core';
+import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { readFileSync } from 'node:fs';
 import { median, ms } from './stats.js';
 

@@ -1,17 +1,9 @@
-import {
-  designSet,
-  DEFAULT_SETTINGS,
-  diagnose,
-  poolOf,
-  QUESTION_KINDS,
-  RUNG_IDS,
-  RUNGS,
-  seededRng,
-  simulatedClass,
-  simulateResponse,
-  type Answered,
-  type Item,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, QUESTION_KINDS, RUNG_IDS, RUNGS, seededRng, type Answered, type Item } from '@zeitpunkt/core';
+import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
+import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
+import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { bitsOf } from '@zeitpunkt/core/diagnosis/design-set';
 import { median, ms } from './stats.js';
 

@@ -1,4 +1,5 @@
-import { ownSteps, prepareLesson, type Lesson } from '@zeitpunkt/core';
+import { prepareLesson, type Lesson } from '@zeitpunkt/core';
+import { ownSteps } from '@zeitpunkt/core/run/own-pace';
 import { randomUUID } from 'node:crypto';
 import { WebSocket } from 'ws';
 import { Child } from './child.js';

@@ -1,13 +1,6 @@
-import {
-  DEFAULT_SETTINGS,
-  paperParts,
-  QUESTION_KINDS,
-  sheetVersions,
-  type Item,
-  type PaperPage,
-  type PaperWish,
-  type SceneNode,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, QUESTION_KINDS, type Item, type PaperPage, type PaperWish, type SceneNode } from '@zeitpunkt/core';
+import { paperParts } from '@zeitpunkt/core/paper/paper-wish';
+import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import PDFDocument from 'pdfkit';
 import { readFile } from 'node:fs/promises';
 import { createRequire } from 'node:module';

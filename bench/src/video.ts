@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { fingerprintOf, generateVoice, prepareLesson, wavFile } from '@zeitpunkt/core';
+import { generateVoice, prepareLesson, wavFile } from '@zeitpunkt/core';
+import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';

@@ -1,15 +1,7 @@
-import {
-  DEFAULT_SETTINGS,
-  markOf,
-  poolOf,
-  RUNGS,
-  seededRng,
-  simulatedClass,
-  simulateResponse,
-  type Item,
-  type ResultRow,
-  type RungId,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, markOf, RUNGS, seededRng, type Item, type ResultRow, type RungId } from '@zeitpunkt/core';
+import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
+import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { randomUUID } from 'node:crypto';
 import { resolve } from 'node:path';
 import { monitorEventLoopDelay } from 'node:perf_hooks';

@@ -1,3 +1,5 @@
+// What most places use. What only some use (paper, packages, insight, voice, rehearsal) comes by its file: whatever stands here is in
+// the first view of the page.
 export { CoreError, ERROR_CODES, type ErrorCode } from './errors.js';
 export {
   hour12,
@@ -35,6 +37,7 @@ export { exchangeableMoments, overlapMoments } from './dial/moments.js';
 export { readHourHand, readMinuteHand, type HourHandReading } from './dial/one-hand.js';
 export { reportPose, type PoseReport } from './dial/possible.js';
 export { durationText, later } from './time/duration.js';
+export { lengthText } from './time/length-text.js';
 export { earlierFirst, halfOfDay, inHalf, lastOnDial, nextOnDial, secondsUntil, type HalfOfDay } from './time/occurrence.js';
 export { bestWording, say } from './words/say.js';
 export { hear, LONGEST_HEARD, type Heard } from './words/hear.js';
@@ -74,7 +77,7 @@ export { describeDial, describeStage, dialLetter } from './scene/describe-stage.
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
 export { nameInLesson, wordsOf } from './lesson/beat-words.js';
-export { explain, type ExplainStep } from './lesson/explain.js';
+export type { ExplainStep } from './lesson/explain.js';
 export {
   addBeats,
   addExample,
@@ -132,15 +135,12 @@ export { isNotSure, NOT_SURE, type NotSure } from './question-kinds/not-sure.js'
 export { spokenAnswer } from './question-kinds/spoken-answer.js';
 export { markOf } from './question-kinds/marking.js';
 export { makeItem } from './question-kinds/make-item.js';
-export { makeAbout } from './question-kinds/make-about.js';
-export { predictionsOf } from './question-kinds/predictions.js';
 export type { Choice } from './question-kinds/shapes/choices.js';
 export { UNIT_QUESTIONS, type ClockPart } from './acts/acts.js';
 export { isTimeOfWording } from './words/is-time-of-wording.js';
-export { designSet, MOST_IDEAS, type DesignedSet, type SetWish } from './diagnosis/design-set.js';
-export { poolOf } from './diagnosis/pool.js';
+export type { DesignedSet, SetWish } from './diagnosis/design-set.js';
 export type { LikelyIdea } from './diagnosis/information.js';
-export { diagnose, foresee, isForgotten, type Answered, type Diagnosis, type IdeaFinding, type Sureness } from './diagnosis/diagnose.js';
+export type { Answered, Diagnosis, IdeaFinding, Sureness } from './diagnosis/diagnose.js';
 export {
   canBeGiven,
   kindOf,
@@ -162,24 +162,14 @@ export { criteriaOf } from './ladder/criteria.js';
 export { MATERIALS, type MaterialId } from './ladder/materials.js';
 export { MISCONCEPTION_IDS, MISCONCEPTIONS, misconceptionOf, type MisconceptionId } from './misconceptions/registry.js';
 export type { Misconception } from './misconceptions/misconception.js';
-export { checkLesson, checkPrepared, type NamedFinding } from './checker-rules/check.js';
+export type { NamedFinding } from './checker-rules/check.js';
 export { moreTimeFor, NO_CALLS, type Calls } from './live/calls.js';
 export { admitsNewcomers, DOOR_MODES, DOOR_OPEN_MS, isDoorOpen, type Door, type DoorMode } from './live/door.js';
-export {
-  applyCommand,
-  askingOfRoom,
-  MOST_MORE_MINUTES,
-  newRoom,
-  SILENCE_MS,
-  type RoomCommand,
-  type RoomHappening,
-  type RoomState,
-} from './live/room.js';
+export type { RoomCommand, RoomHappening, RoomState } from './live/room.js';
 export { timesAsked, type Asking, type AskingPhase } from './run/asking.js';
 export { currentAsking, isRevealed, newRun, type Run } from './run/run.js';
 export { motionOfRun, stageOfRun } from './run/run-stage.js';
 export { viewOfRun, type RunView } from './run/run-view.js';
-export { anotherLike } from './run/another.js';
 export { LatestAttempts } from './run/latest.js';
 export { sameJson } from './same-json.js';
 export type { Check } from './formats/format.js';
@@ -210,12 +200,9 @@ export {
   writeTake,
   writeWaiting,
 } from './formats/stored.js';
-export { drawRoomKey, KEY_LENGTH, KEY_PICTURES, readPictures, roomKeyText, type KeyPicture, type RoomKey } from './live/room-key.js';
+export type { KeyPicture, RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
-export { simulatedClass } from './rehearsal/simulated-class.js';
-export { measuredPace, takeTimes, wasTaught } from './rehearsal/what-it-took.js';
-export { simulateResponse, type PupilProfile } from './rehearsal/simulated-pupil.js';
-
+export type { PupilProfile } from './rehearsal/simulated-pupil.js';
 export { checkPlan } from './series/check-plan.js';
 export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type Series, type Weekday } from './series/plan.js';
 export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
@@ -234,49 +221,33 @@ export {
   type SeriesWish,
 } from './series/series.js';
 export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';
-export { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from './run/own-pace.js';
-export { guessColumns } from './roster/guess-columns.js';
-export { LONGEST_NAME, planRoster, type RosterColumns, type RosterEntry, type RosterPupil, type RosterRow } from './roster/roster.js';
-export { SHORE_NAMES } from './rehearsal/shore-names.js';
-export { TYPED_EXAMPLES, typedResponse } from './question-kinds/typed-response.js';
+export type { RosterColumns, RosterEntry, RosterPupil, RosterRow } from './roster/roster.js';
 export { answerTimes, plannedThinkSec, type AnswerTimes, type ClassTimes } from './run/answer-times.js';
 export type { InsightAnswer } from './insight/insight-answer.js';
-export { rungOfItem } from './insight/rung-of-item.js';
-export { masteryAnswer, masteryOf, type Mastery, type MasteryWord } from './insight/mastery.js';
-export { groupsOf, itemFacts, type AnswerGroup, type ItemFacts } from './insight/item-facts.js';
-export { stoodOut, type LessonSeen, type StoodOut } from './insight/stood-out.js';
-export { isHeld, type ClassPicture, type Holder, type IdeaPicture, type PupilPicture } from './insight/class-picture.js';
-export { changeBetween, type Change, type ClassChange } from './insight/change.js';
-export { groupsFor, MOST_GROUPS, type Group, type GroupKey, type Groups, type Moved } from './insight/groups.js';
-export { homePage, type HomePage } from './insight/home-page.js';
-export { InsightBook, type AnswerFilter, type MasteryPoint } from './insight/insight-book.js';
+export type { Mastery, MasteryWord } from './insight/mastery.js';
+export type { AnswerGroup, ItemFacts } from './insight/item-facts.js';
+export type { LessonSeen, StoodOut } from './insight/stood-out.js';
+export type { ClassPicture, Holder, IdeaPicture, PupilPicture } from './insight/class-picture.js';
+export type { Change, ClassChange } from './insight/change.js';
+export type { Group, GroupKey, Groups, Moved } from './insight/groups.js';
+export type { HomeHeadings, HomePage } from './insight/home-page.js';
+export type { AnswerFilter, MasteryPoint } from './insight/insight-book.js';
 export { correctedMark } from './question-kinds/corrected-mark.js';
 export { acceptingItem, wordingsOf, type ClassWording } from './question-kinds/class-wordings.js';
 export type { ResultRow } from './insight/result-row.js';
-export { LONGEST_TAKE_MS, type Cue, type Span, type Take } from './voice/take.js';
-export { fingerprintOf } from './voice/fingerprint.js';
-export { decibelOf, LEVEL_MS, levelsOf } from './voice/levels.js';
-export { shiftSpans, speechIn, type Speech } from './voice/speech.js';
-export { NEW_WATCH, watchLevel, type LevelFault, type LevelWatch } from './voice/level-watch.js';
-export { linesOf, phrasesOf } from './voice/phrases.js';
-export { cuesOf } from './voice/align.js';
-export { spokenSteps, takeFor, voicedSteps, type VoicedStep } from './voice/takes-of.js';
-export { BREATH_MS, cueAt, filmOf, shotAt, type Film, type Shot, type ThinkAs } from './voice/film.js';
+export type { Cue, Span, Take } from './voice/take.js';
+export type { Speech } from './voice/speech.js';
+export type { LevelFault, LevelWatch } from './voice/level-watch.js';
+export type { VoicedStep } from './voice/takes-of.js';
+export type { Film, Shot, ThinkAs } from './voice/film.js';
 export type { Chapter } from './voice/chapters.js';
-export { webVtt } from './voice/webvtt.js';
 export { generateVoice, wavFile, type GeneratedVoice } from './rehearsal/generated-voice.js';
-export { paceOfTakes, planByTakes } from './voice/take-times.js';
 export { rungOfLesson } from './lesson/rung-of-lesson.js';
 export type { Measure, PaperLook, PaperPage, PaperSize } from './paper/paper-page.js';
-export { paperParts, type PaperPart, type PaperWish, type SheetCopy } from './paper/paper-wish.js';
-export { MOST_VERSIONS, sheetVersions, type SheetVersion } from './paper/versions.js';
-export { differencesOnPaper } from './paper/key.js';
+export type { PaperPart, PaperWish, SheetCopy } from './paper/paper-wish.js';
+export type { SheetVersion } from './paper/versions.js';
 export type { QrMatrix } from './paper/handouts/join-cards.js';
-export { COLOUR_PRINT_INKS, PRINT_INKS } from './scene/print-inks.js';
-export { svgFile } from './scene/svg-file.js';
-export { DIGIT_MIDDLE, geometryOf, SVG_TAGS } from './scene/svg-geometry.js';
-export { qtiPackage, type QtiPackage } from './qti/out/package-out.js';
-export { readPackage, type DocumentOf, type PackageRead } from './qti/in/package-in.js';
-export { MANIFEST as QTI_MANIFEST } from './qti/standard.js';
+export type { QtiPackage } from './qti/out/package-out.js';
+export type { DocumentOf, PackageRead } from './qti/in/package-in.js';
 export type { XmlElement, XmlNode } from './qti/xml.js';
 export type { ClassFile } from './formats/class-file/class-file.js';

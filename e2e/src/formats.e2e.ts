@@ -23,9 +23,9 @@ test('a class goes out as one file, is deleted, and comes in again with all of i
     await page.getByLabel('Choose the file').setInputFiles({ name: 'terns.zip', mimeType: 'application/zip', buffer: archive });
   };
   await takeIn();
-  await expect(page.getByRole('alert')).toHaveText(/Lessons of Terns are in this school already.*Nothing was taken in\./);
+  await expect(page.getByRole('alert')).toHaveText(/Lessons of Terns are in this school already.*Nothing was changed\./);
   await page.getByLabel('Choose the file').setInputFiles({ name: 'a.zip', mimeType: 'application/zip', buffer: Buffer.from('no archive') });
-  await expect(page.getByRole('alert')).toHaveText('This is no ZIP archive. Nothing was taken in.');
+  await expect(page.getByRole('alert')).toHaveText('This is no ZIP archive. Nothing was changed.');
   expect((await new AxeBuilder({ page }).analyze()).violations).toEqual([]);
 
   await page.goto(`${server.url}/ladder`);

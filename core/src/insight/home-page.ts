@@ -15,6 +15,21 @@ export interface HomePage {
   readonly tryThis: string;
 }
 
+/** What stands over each part of the page, in the language of the class's lessons. */
+export interface HomeHeadings extends Readonly<Record<keyof HomePage, string>> {
+  readonly title: string;
+}
+
+const HEADINGS: Readonly<Record<Tongue, HomeHeadings>> = {
+  en: { title: 'Reading the clock', can: 'This works already', next: 'What comes next', tryThis: 'One thing to try at home' },
+  de: { title: 'Die Uhr lesen', can: 'Das geht schon', next: 'Was als Nächstes kommt', tryThis: 'Etwas zum Ausprobieren zu Hause' },
+};
+
+export const homeHeadings = (tongue: Tongue): HomeHeadings => HEADINGS[tongue];
+
+/** The parts of the page in the order in which they stand on it. */
+export const HOME_PARTS = ['can', 'next', 'tryThis'] as const satisfies readonly (keyof HomePage)[];
+
 interface Texts {
   can(name: string, topics: readonly string[]): string;
   begun(name: string): string;

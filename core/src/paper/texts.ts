@@ -17,7 +17,6 @@ export interface PaperTexts {
   readonly strip: { readonly title: string; readonly say: string; readonly parts: readonly [string, string, string, string] };
   readonly day: { readonly title: string; readonly say: string; readonly glue: string };
   readonly cards: { readonly title: string; readonly card: (card: number) => string };
-  readonly home: { readonly title: string; readonly can: string; readonly next: string; readonly tryThis: string };
 }
 
 const en: PaperTexts = {
@@ -68,7 +67,6 @@ const en: PaperTexts = {
     glue: 'glue here',
   },
   cards: { title: 'Daily cards', card: (card) => `Card ${card}` },
-  home: { title: 'Reading the clock', can: 'This works already', next: 'What comes next', tryThis: 'One thing to try at home' },
 };
 
 const de: PaperTexts = {
@@ -119,7 +117,6 @@ const de: PaperTexts = {
     glue: 'hier kleben',
   },
   cards: { title: 'Karten für jeden Tag', card: (card) => `Karte ${card}` },
-  home: { title: 'Die Uhr lesen', can: 'Das geht schon', next: 'Was als Nächstes kommt', tryThis: 'Etwas zum Ausprobieren zu Hause' },
 };
 
 const TEXTS: Readonly<Record<Tongue, PaperTexts>> = { en, de };

@@ -1,4 +1,5 @@
-import { dayOf, daysOn, seededRng, simulateResponse } from '@zeitpunkt/core';
+import { dayOf, daysOn, seededRng } from '@zeitpunkt/core';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
 import { pupilsOf } from '../features/classes/queries.js';

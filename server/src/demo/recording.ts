@@ -1,15 +1,9 @@
-import {
-  cuesOf,
-  fingerprintOf,
-  generateVoice,
-  levelsOf,
-  prepareLesson,
-  shiftSpans,
-  speechIn,
-  voicedSteps,
-  wavFile,
-  type Take,
-} from '@zeitpunkt/core';
+import { generateVoice, prepareLesson, wavFile, type Take } from '@zeitpunkt/core';
+import { cuesOf } from '@zeitpunkt/core/voice/align';
+import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
+import { levelsOf } from '@zeitpunkt/core/voice/levels';
+import { shiftSpans, speechIn } from '@zeitpunkt/core/voice/speech';
+import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
 import { stored } from '../db/stored.js';

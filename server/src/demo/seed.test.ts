@@ -1,5 +1,6 @@
 import type { LessonSummary, OwnPaceDetail, SessionDetail, SessionSummary } from '@zeitpunkt/contract';
-import { checkLesson, daysOn, isRightVerdict, MISCONCEPTION_IDS, plannedLessons } from '@zeitpunkt/core';
+import { daysOn, isRightVerdict, MISCONCEPTION_IDS, plannedLessons } from '@zeitpunkt/core';
+import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { School, type Browser } from '../testing/school.js';
 import { DEMO_SIGN_IN, seedDemo, TERNS } from './seed.js';
 

@@ -1,4 +1,5 @@
-import { seededRng, simulateResponse, type Rng } from '@zeitpunkt/core';
+import { seededRng, type Rng } from '@zeitpunkt/core';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { Pupil } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';

@@ -1,8 +1,7 @@
-import type { HomePage } from '../../insight/home-page.js';
+import { HOME_PARTS, homeHeadings, type HomePage } from '../../insight/home-page.js';
 import type { Tongue } from '../../words/pack.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { paragraph } from '../text.js';
-import { paperTextsOf } from '../texts.js';
 import { heading } from './heading.js';
 
 /** One page for each home, all in one file. */
@@ -11,14 +10,14 @@ export function homePagesOnPaper(
   tongue: Tongue,
   look: PaperLook,
 ): PaperPage[] {
-  const texts = paperTextsOf(tongue).home;
+  const texts = homeHeadings(tongue);
   const { x, y, width } = areaOf(look);
   const [small, size] = look.large ? [16, 20] : [11, 14];
   return pages.map(({ name, page }) => {
     const head = heading(`${texts.title}: ${name}`, '', look);
     const nodes = [...head.nodes];
     let top = y + head.height;
-    for (const part of ['can', 'next', 'tryThis'] as const) {
+    for (const part of HOME_PARTS) {
       const titled = paragraph(texts[part], x, top, width, { size: small, bold: true, fill: 'soft' }, look.measure);
       const told = paragraph(page[part], x, top + titled.height + 2, width, { size }, look.measure);
       nodes.push(...titled.nodes, ...told.nodes);

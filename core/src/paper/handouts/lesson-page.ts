@@ -8,6 +8,7 @@ import { rungOfLesson } from '../../lesson/rung-of-lesson.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { kindOf } from '../../question-kinds/registry.js';
 import type { SceneNode } from '../../scene/scene-node.js';
+import { lengthText } from '../../time/length-text.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { line } from '../strokes.js';
 import { lineHeight, linesOf, paragraph, word } from '../text.js';
@@ -42,7 +43,7 @@ export function lessonPage(prepared: PreparedLesson, look: PaperLook): PaperPage
     nodes.push(...drawn.nodes);
     top += drawn.height;
   };
-  say(`${lesson.title} (${clockOf(prepared.totalMs)})`, 16, true);
+  say(`${lesson.title} (${lengthText(prepared.totalMs)})`, 16, true);
   if (lesson.goal) say(lesson.goal, 9.5);
   const criteria = lesson.successCriteria.length > 0 ? lesson.successCriteria : criteriaOf(rung, lesson.settings);
   say(criteria.join(' '), 8.5);
@@ -103,11 +104,6 @@ function rowsOf(prepared: PreparedLesson): Row[] {
           .filter(Boolean)
           .join(' ');
     const note = beat.note ? `(${beat.note}) ` : '';
-    return { at: clockOf(own[0]?.startMs ?? 0), name: `${index + 1} ${nameInLesson(beat, lesson)}`, said: `${note}${said}` };
+    return { at: lengthText(own[0]?.startMs ?? 0), name: `${index + 1} ${nameInLesson(beat, lesson)}`, said: `${note}${said}` };
   });
-}
-
-function clockOf(ms: number): string {
-  const seconds = Math.round(ms / 1000);
-  return `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, '0')}`;
 }

@@ -1,4 +1,6 @@
-import { guessColumns, planRoster, type RosterEntry } from '@zeitpunkt/core';
+import type { RosterEntry } from '@zeitpunkt/core';
+import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
+import { planRoster } from '@zeitpunkt/core/roster/roster';
 import { School } from '../../testing/school.js';
 import { readRosterFile, rosterCsv } from './roster-file.js';
 

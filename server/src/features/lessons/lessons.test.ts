@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import type { Lesson } from '@zeitpunkt/core';
-import { checkLesson, NEW_BUILD } from '@zeitpunkt/core';
+import { NEW_BUILD } from '@zeitpunkt/core';
+import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { stored } from '../../db/stored.js';
 import { School, TestRoom, type Browser } from '../../testing/school.js';
 import { STARTER_LESSONS } from './starter.js';

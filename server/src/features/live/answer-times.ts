@@ -1,5 +1,6 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { answerTimes, CoreError, rungOfItem, type ClassTimes } from '@zeitpunkt/core';
+import { answerTimes, CoreError, type ClassTimes } from '@zeitpunkt/core';
+import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { Db } from '../../db/connection.js';
 import { liveQueries } from './queries.js';
 import { readAsked } from './session-record.js';

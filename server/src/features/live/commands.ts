@@ -1,4 +1,5 @@
-import { applyCommand, writeRoomState, type PreparedLesson, type RoomCommand, type RoomHappening, type RoomState } from '@zeitpunkt/core';
+import { writeRoomState, type PreparedLesson, type RoomCommand, type RoomHappening, type RoomState } from '@zeitpunkt/core';
+import { applyCommand } from '@zeitpunkt/core/live/room';
 import type { GroupCommit } from '../../db/group-commit.js';
 import type { LiveQueries } from './queries.js';
 

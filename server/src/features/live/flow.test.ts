@@ -1,4 +1,4 @@
-import { SILENCE_MS } from '@zeitpunkt/core';
+import { SILENCE_MS } from '@zeitpunkt/core/live/room';
 import { randomUUID } from 'node:crypto';
 import { reading, respond, schoolWithRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
 

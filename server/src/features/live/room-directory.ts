@@ -1,14 +1,6 @@
-import {
-  CoreError,
-  drawRoomKey,
-  newRoom,
-  prepareLesson,
-  roomKeyText,
-  SILENCE_MS,
-  writeRoomState,
-  type KeyPicture,
-  type Lesson,
-} from '@zeitpunkt/core';
+import { CoreError, prepareLesson, writeRoomState, type KeyPicture, type Lesson } from '@zeitpunkt/core';
+import { newRoom, SILENCE_MS } from '@zeitpunkt/core/live/room';
+import { drawRoomKey, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import type {
   CommandDone,
   CommandPost,

@@ -1,4 +1,5 @@
-import { CoreError, prepareLesson, readPictures, type Lesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { CoreError, prepareLesson, type Lesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { readPictures } from '@zeitpunkt/core/live/room-key';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from './answers.js';

@@ -1,4 +1,5 @@
-import { newRoom, prepareLesson, writeRoomState, type Item, type Lesson } from '@zeitpunkt/core';
+import { prepareLesson, writeRoomState, type Item, type Lesson } from '@zeitpunkt/core';
+import { newRoom } from '@zeitpunkt/core/live/room';
 import type { Db } from '../../db/connection.js';
 import { insertLesson, insertVersion, lessonsOf, setArchived } from '../lessons/queries.js';
 import { liveQueries } from './queries.js';

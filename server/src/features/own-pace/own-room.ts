@@ -1,17 +1,9 @@
 import {
-  answeredOwn,
-  beginOwn,
   CoreError,
   dayOf,
-  farthestOwnStep,
-  goOwn,
-  isOwnDone,
   narrationAt,
   newRun,
   NO_CALLS,
-  ownIndex,
-  ownSteps,
-  takeFor,
   writeRun,
   type PreparedLesson,
   type Run,
@@ -19,6 +11,8 @@ import {
   type StepRef,
   type Take,
 } from '@zeitpunkt/core';
+import { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
+import { takeFor } from '@zeitpunkt/core/voice/takes-of';
 import type { DeskView, MarkedResponse, OwnPaceLive, OwnPlace, Participant, Pupil, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import { Answers } from '../live/answers.js';

@@ -2,7 +2,6 @@ import {
   CoreError,
   dayOf,
   isIsoDate,
-  newRoom,
   prepareLesson,
   writeRoomState,
   type KeyPicture,
@@ -10,6 +9,7 @@ import {
   type PreparedLesson,
   type RoomState,
 } from '@zeitpunkt/core';
+import { newRoom } from '@zeitpunkt/core/live/room';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { RoomDirectory } from '../live/room-directory.js';

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { LessonDetail, SessionDetail, SheetKept, SheetList, SheetOfSession } from '@zeitpunkt/contract';
-import { emptyLesson, sheetVersions, type Item, type Lesson } from '@zeitpunkt/core';
+import { emptyLesson, type Item, type Lesson } from '@zeitpunkt/core';
+import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { anotherTeacher, School, type Browser } from '../../testing/school.js';
 
 let school: School;

@@ -1,5 +1,7 @@
 import { ItemSchema, QuestionsFound } from '@zeitpunkt/contract';
-import { CoreError, kindOf, QTI_MANIFEST, readPackage, type DocumentOf, type Item, type LessonSettings } from '@zeitpunkt/core';
+import { CoreError, kindOf, type DocumentOf, type Item, type LessonSettings } from '@zeitpunkt/core';
+import { readPackage } from '@zeitpunkt/core/qti/in/package-in';
+import { MANIFEST } from '@zeitpunkt/core/qti/standard';
 import { Type } from '@sinclair/typebox';
 import { setImmediate } from 'node:timers/promises';
 import type { Store } from '../../db/connection.js';
@@ -45,9 +47,9 @@ export const questionsPlugin: Feature<QuestionsOptions> = async (app, { store, r
 };
 
 async function found(files: ReadonlyMap<string, Uint8Array>, settings: LessonSettings): Promise<QuestionsFound> {
-  const manifest = files.get(QTI_MANIFEST);
-  if (!manifest) throw new CoreError('FILE_UNREADABLE', `This is no package of questions: it has no ${QTI_MANIFEST}.`);
-  const root = readXml(manifest, QTI_MANIFEST);
+  const manifest = files.get(MANIFEST);
+  if (!manifest) throw new CoreError('FILE_UNREADABLE', `This is no package of questions: it has no ${MANIFEST}.`);
+  const root = readXml(manifest, MANIFEST);
   await setImmediate();
   const documentOf: DocumentOf = (path) => {
     const bytes = files.get(path);

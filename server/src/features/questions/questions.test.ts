@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import type { QuestionsFound } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, qtiPackage, type Item } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type Item } from '@zeitpunkt/core';
+import { qtiPackage } from '@zeitpunkt/core/qti/out/package-out';
 import { readXml } from '../../files/read-xml.js';
 import { anotherTeacher, School, type Browser } from '../../testing/school.js';
 
@@ -96,6 +97,13 @@ test.each<[string, string, object]>([
     'a choice of one',
     choice('Which is half past seven?', 'c1', '6:30', '7:30', '8:30'),
     { kind: 'choose-one', timeSec: 27_000, from: 'words' },
+  ],
+  [
+    'a choice of several',
+    choice('Which show half past seven?', 'c1', '6:30', '7:30', 'seven thirty')
+      .replace('cardinality="single"', 'cardinality="multiple"')
+      .replace('</qti-correct-response>', '<qti-value>c2</qti-value></qti-correct-response>'),
+    { kind: 'choose-all', timeSec: 27_000, from: 'words' },
   ],
   [
     'a time to be written in digits',

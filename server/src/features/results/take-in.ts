@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
-import { CoreError, emptyLesson, sameJson, writeMark, writeResponse, type Item, type Lesson, type ResultRow } from '@zeitpunkt/core';
+import { CoreError, sameJson, writeMark, writeResponse, type Item, type ResultRow } from '@zeitpunkt/core';
+import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { findPupil, insertPupils } from '../classes/queries.js';
@@ -129,7 +130,10 @@ function addSession(db: Db, teacherId: string, classId: string, rows: readonly R
       sessionId: first.sessionId,
       teacherId,
       classId,
-      file: lessonOf(first, [...items.values()]),
+      file: lessonOfQuestions(
+        { title: first.lesson, goal: 'Taken in from a file of results.', rung: first.rung, settings: first.settings },
+        [...items.values()],
+      ),
       askings: asked.map(({ askingId: id, item }) => ({ id, item })),
       pace: first.pace,
       title: first.lesson,
@@ -138,14 +142,4 @@ function addSession(db: Db, teacherId: string, classId: string, rows: readonly R
     },
     nowMs,
   );
-}
-
-function lessonOf({ lesson: title, rung, settings }: ResultRow, items: readonly Item[]): Lesson {
-  const empty = emptyLesson(rung ?? 'whole-hours', 5, settings);
-  const beats = items.flatMap(({ id: itemId }, index) => [
-    { id: `b${2 * index + 1}`, kind: 'ask' as const, itemId, text: '' },
-    { id: `b${2 * index + 2}`, kind: 'answer' as const, itemId },
-  ]);
-  const { rung: _rung, ...rest } = empty;
-  return { ...rest, ...(rung && { rung }), title, goal: 'Taken in from a file of results.', items, beats };
 }

@@ -1,4 +1,6 @@
-import { masteryAnswer, masteryOf, RUNG_IDS, rungOfItem, type MasteryWord, type RungId } from '@zeitpunkt/core';
+import { RUNG_IDS, type MasteryWord, type RungId } from '@zeitpunkt/core';
+import { masteryAnswer, masteryOf } from '@zeitpunkt/core/insight/mastery';
+import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { ClassMastery, InsightLine, Pupil } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 

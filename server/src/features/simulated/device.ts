@@ -1,13 +1,5 @@
-import {
-  gearedPose,
-  seededRng,
-  simulateResponse,
-  toSecondOfDay,
-  type Item,
-  type LessonSettings,
-  type PupilProfile,
-  type Rng,
-} from '@zeitpunkt/core';
+import { gearedPose, seededRng, toSecondOfDay, type Item, type LessonSettings, type PupilProfile, type Rng } from '@zeitpunkt/core';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { DeskMessage, DeskView, Join } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import { WebSocket } from 'ws';

@@ -1,4 +1,5 @@
-import { CoreError, SHORE_NAMES } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core';
+import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
 import { RehearsalStart, SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { AddressInfo } from 'node:net';

@@ -1,4 +1,5 @@
-import { CoreError, kindOf, MISCONCEPTION_IDS, RUNG_IDS, rungIdOf, RUNGS, seededRng, simulatedClass } from '@zeitpunkt/core';
+import { CoreError, kindOf, MISCONCEPTION_IDS, RUNG_IDS, rungIdOf, RUNGS, seededRng } from '@zeitpunkt/core';
+import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import type { SimulatedWish } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import type { LiveRoom } from '../live/live-room.js';

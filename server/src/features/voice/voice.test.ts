@@ -1,5 +1,6 @@
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { fingerprintOf, prepareLesson, wavFile, type Take } from '@zeitpunkt/core';
+import { prepareLesson, wavFile, type Take } from '@zeitpunkt/core';
+import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';

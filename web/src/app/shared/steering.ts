@@ -1,11 +1,9 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
 import {
-  anotherLike,
   exampleSteps,
   leavesScript,
   NEW_ASIDE,
-  seededRng,
   stepIndex,
   type Aside,
   type Asking,
@@ -14,6 +12,8 @@ import {
   type RoomCommand,
   type SecondOfDay,
 } from '@zeitpunkt/core';
+import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { anotherLike } from '@zeitpunkt/core/run/another';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';
 import type { Shortcut } from './shortcuts';

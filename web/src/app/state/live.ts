@@ -1,13 +1,6 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import {
-  applyCommand,
-  askingOfRoom,
-  prepareLesson,
-  type Lesson,
-  type PreparedLesson,
-  type RoomCommand,
-  type RoomState,
-} from '@zeitpunkt/core';
+import { prepareLesson, type Lesson, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
+import { applyCommand, askingOfRoom } from '@zeitpunkt/core/live/room';
 import type { CommandDone, Passing, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import { withCounted } from '../shared/late';
 

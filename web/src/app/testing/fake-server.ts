@@ -8,7 +8,7 @@ export class FakeServer {
 
   constructor(answers: Record<string, Answer> = {}) {
     for (const [route, answer] of Object.entries(answers)) this.on(route, answer);
-    window.fetch = (url, init) => this.reply(`${init?.method ?? 'GET'} ${String(url)}`, init?.body);
+    window.fetch = (url, init) => unlessStopped(this.reply(`${init?.method ?? 'GET'} ${String(url)}`, init?.body), init?.signal ?? null);
   }
 
   /** @param route method and path, such as "GET /api/dials" */
@@ -33,6 +33,13 @@ export class FakeServer {
     const type = refused ? 'application/problem+json' : 'application/json';
     return { ok: !refused, status, headers: new Headers({ 'content-type': type }), json: async () => given } as Response;
   }
+}
+
+/** A reply is not waited for when the page has given it up. */
+function unlessStopped(reply: Promise<Response>, signal: AbortSignal | null): Promise<Response> {
+  if (!signal) return reply;
+  const stopped = new Promise<never>((_, reject) => signal.addEventListener('abort', () => reject(signal.reason as Error)));
+  return Promise.race([reply, stopped]);
 }
 
 /** A problem as the server says it. */

@@ -26,6 +26,12 @@ export async function render(component: Type<unknown>, inputs: Record<string, un
     settled: () => fixture.whenStable(),
     press: (name: string | RegExp) => act(() => fireEvent.click(find.getByRole('button', { name }))),
     key: (element: HTMLElement, key: string, change: KeyboardEventInit = {}) => act(() => fireEvent.keyDown(element, { key, ...change })),
+    chooseFile: (label: string, file: File) =>
+      act(() => {
+        const field = find.getByLabelText<HTMLInputElement>(label);
+        Object.defineProperty(field, 'files', { value: [file], configurable: true });
+        fireEvent.change(field);
+      }),
     type: (element: HTMLElement, value: string) => act(() => fireEvent.input(element, { target: { value } })),
   };
 }

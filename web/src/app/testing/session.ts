@@ -3,8 +3,6 @@ import {
   NO_CALLS,
   ONLY_STEP,
   prepareLesson,
-  seededRng,
-  simulateResponse,
   type Asking,
   type AskingPhase,
   type Item,
@@ -12,6 +10,8 @@ import {
   type MisconceptionId,
   type StepRef,
 } from '@zeitpunkt/core';
+import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
 
 const LESSON: Lesson = {

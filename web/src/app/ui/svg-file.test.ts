@@ -7,9 +7,9 @@ import {
   stageScene,
   NEW_BUILD,
   TEACHING_LAYERS,
-  svgFile,
   type Inks,
 } from '@zeitpunkt/core';
+import { svgFile } from '@zeitpunkt/core/scene/svg-file';
 
 const inks = new Proxy({}, { get: (_, name) => `#${String(name)}` }) as Inks;
 

@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { guessColumns, planRoster, type RosterColumns, type RosterEntry } from '@zeitpunkt/core';
+import type { RosterColumns, RosterEntry } from '@zeitpunkt/core';
+import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
+import { planRoster } from '@zeitpunkt/core/roster/roster';
 import type { Problem, RosterFile } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ClassStore } from './class-store';

@@ -1,7 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { beatTimes, nameInLesson, wordsOf, type PreparedLesson, type Run } from '@zeitpunkt/core';
-import { clock } from '../../shared/clock';
+import { beatTimes, nameInLesson, wordsOf, type PreparedLesson, type Run, lengthText } from '@zeitpunkt/core';
 
 /** All beats of the lesson with what each was to take and what it took, to jump to one of them. */
 @Component({
@@ -131,8 +130,8 @@ export class BeatList {
           number: index + 1,
           name: nameInLesson(beat, lesson),
           words: wordsOf(beat),
-          planned: clock(plannedMs),
-          actual: actualMs === null ? '' : clock(actualMs),
+          planned: lengthText(plannedMs),
+          actual: actualMs === null ? '' : lengthText(actualMs),
           // A second or two is nobody's business.
           isLonger: actualMs !== null && actualMs > plannedMs * 1.25 + 5000,
           isHere: beat.id === run.at.beatId,

@@ -14,8 +14,8 @@ import {
   timesAsked,
   toSecondOfDay,
   WORD_PACKS,
+  lengthText,
 } from '@zeitpunkt/core';
-import { clock } from '../../shared/clock';
 import { everySecond } from '../../shared/every-second';
 import type { Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
@@ -60,7 +60,7 @@ export class ScriptPanel {
   private readonly beatList = viewChild(BeatList);
   private readonly note = viewChild(NoteToSelf);
   protected readonly nameOf = nameOfStep;
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   /** The server's clock now, to the second, in milliseconds since 1970. */
   protected readonly serverNow = computed(() => this.now() - this.skewMs());
 

@@ -1,4 +1,5 @@
-import { stageScene, svgFile, writeDialBuild, type DialBuild, type StageState } from '@zeitpunkt/core';
+import { stageScene, writeDialBuild, type DialBuild, type StageState } from '@zeitpunkt/core';
+import { svgFile } from '@zeitpunkt/core/scene/svg-file';
 import { download, fileName } from '../../shared/download';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { inksOf } from '../../ui/inks';

@@ -1,17 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal, untracked } from '@angular/core';
 import { RouterLink } from '@angular/router';
 import type { MarkedResponse, Pupil, SessionDetail, SheetOfSession } from '@zeitpunkt/contract';
-import {
-  dialLetter,
-  isNotSure,
-  kindOf,
-  LatestAttempts,
-  textOfResponse,
-  timesAsked,
-  TYPED_EXAMPLES,
-  typedResponse,
-  type Asking,
-} from '@zeitpunkt/core';
+import { dialLetter, isNotSure, kindOf, LatestAttempts, textOfResponse, timesAsked, type Asking } from '@zeitpunkt/core';
+import { TYPED_EXAMPLES, typedResponse } from '@zeitpunkt/core/question-kinds/typed-response';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { counts } from '../../shared/late';

@@ -3,7 +3,6 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import {
   dayOf,
   daysToPlan,
-  groupsFor,
   planOn,
   type AnswerFilter,
   type DesignedSet,
@@ -12,6 +11,7 @@ import {
   type IsoDate,
   type ClassChange,
 } from '@zeitpunkt/core';
+import { groupsFor } from '@zeitpunkt/core/insight/groups';
 import type { HomePageEdit, PlanDetail, PlanSaved, ReviewNotes } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';

@@ -3,18 +3,9 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, withComponentInputBinding, RouterOutlet } from '@angular/router';
 import { fireEvent } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import {
-  dayOf,
-  daysOn,
-  designSet,
-  NEW_PLAN,
-  plannedLessons,
-  poolOf,
-  RUNGS,
-  seededRng,
-  type ClassPlan,
-  type Weekday,
-} from '@zeitpunkt/core';
+import { dayOf, daysOn, NEW_PLAN, plannedLessons, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
+import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import type { HomePageKept, ReviewNotes } from '@zeitpunkt/contract';
 import { Designer } from '../../shared/diagnosis/designer';
 import { authFeature } from '../../state/auth';
@@ -214,25 +205,21 @@ test('a file of results is looked at first, taken at a second press, and refused
   const LOOK = 'POST /api/classes/c1/results/look';
   server.on(LOOK, { rows: 9, known: 3, added: 6, lessons: ['Half past'], newPupils: ['Ivo'] });
   server.on('POST /api/classes/c1/results/take', { rows: 9, known: 3, added: 6, lessons: ['Half past'], newPupils: ['Ivo'] });
-  const { find, page, press } = await open('files');
+  const { find, page, press, chooseFile } = await open('files');
   expect(find.getAllByRole('link', { name: 'All results (CSV)' }).map((link) => link.getAttribute('href'))).toEqual([
     '/api/classes/c1/results.csv',
     '/api/classes/c1/results.csv',
   ]);
-  const choose = (name: string) => {
-    const field = find.getByLabelText<HTMLInputElement>('Choose a file');
-    Object.defineProperty(field, 'files', { value: [new File(['x'], name)], configurable: true });
-    fireEvent.change(field);
-  };
-  choose('results.csv');
+  const choose = (name: string) => chooseFile('Choose a file', new File(['x'], name));
+  await choose('results.csv');
   await until(() => page.textContent!.includes('results.csv'));
   expect(textOf(page)).toContain('9 answers, 3 of them there already. New lessons: Half past. Pupils who are not in the class yet: Ivo.');
   await press('Take 6 answers in');
   await until(() => page.textContent!.includes('6 answers were taken in.'));
   server.on(LOOK, new Refusal('RESULTS_UNREADABLE', 'Line 7: this row is no row of a table as the others are.', 400));
-  choose('list.csv');
+  await choose('list.csv');
   await until(() => page.textContent!.includes('Line 7'));
-  expect(textOf(find.getByRole('alert'))).toContain('Nothing was taken in.');
+  expect(textOf(find.getByRole('alert'))).toContain('Nothing was changed.');
 });
 
 test('a class whose answers cannot be fetched says so and can be tried again; one without answers says what will be here', async () => {

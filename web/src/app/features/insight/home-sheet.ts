@@ -1,14 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, signal, untracked } from '@angular/core';
 import type { HomePage } from '@zeitpunkt/core';
+import { HOME_PARTS, homeHeadings } from '@zeitpunkt/core/insight/home-page';
 import { SavingWord } from '../../ui/saving-word';
 import type { Saving } from '../../shared/with-autosave';
 
-/** Headings of the page, in the language of the class's lessons. */
-const HEADINGS = {
-  en: { title: 'Reading the clock', can: 'This works already', next: 'What comes next', tryThis: 'One thing to try at home' },
-  de: { title: 'Die Uhr lesen', can: 'Das geht schon', next: 'Was als Nächstes kommt', tryThis: 'Etwas zum Ausprobieren zu Hause' },
-} as const;
-const PARTS = ['can', 'next', 'tryThis'] as const;
 const SAVE_AFTER_MS = 700;
 
 /** One pupil's page for home: written in place, saved by itself, a sheet of paper when printed. */
@@ -97,8 +92,8 @@ export class HomeSheet {
   readonly language = input.required<'en' | 'de'>();
   /** Keeps the page, or with null goes back to the proposal; false where that failed. */
   readonly keep = input.required<(page: HomePage | null) => Promise<boolean>>();
-  protected readonly parts = PARTS;
-  protected readonly headings = computed(() => HEADINGS[this.language()]);
+  protected readonly parts = HOME_PARTS;
+  protected readonly headings = computed(() => homeHeadings(this.language()));
   protected readonly changed = computed(() => this.kept() !== null || this.saving() !== 'saved');
   protected readonly saving = signal<Saving>('saved');
   protected readonly page = linkedSignal<HomePage, HomePage>({
@@ -113,7 +108,7 @@ export class HomeSheet {
     inject(DestroyRef).onDestroy(() => void (this.saving() !== 'saved' && this.save()));
   }
 
-  protected write(part: (typeof PARTS)[number], text: string): void {
+  protected write(part: keyof HomePage, text: string): void {
     this.page.update((page) => ({ ...page, [part]: text }));
     this.saving.set('changed');
     clearTimeout(this.timer);

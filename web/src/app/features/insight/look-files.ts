@@ -2,21 +2,22 @@ import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { ResultsTaken } from '@zeitpunkt/contract';
-import { sendFile, sentenceOf } from '../../shared/api';
+import { FileLook } from '../../shared/file-look';
+import { FileChoice } from '../../ui/file-choice';
 import { ClassReviewStore } from './class-review-store';
 
 /** Results out and in: CSV for spreadsheets, xAPI statements for record stores, and either of them read back. */
 @Component({
   selector: 'zp-look-files',
-  imports: [DatePipe, MatButton],
+  imports: [DatePipe, FileChoice, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="out">
       <h2 id="out">Out</h2>
       <p>Every answer with its question, its mark and any correction: names and references of pupils are in it, so mind who gets it.</p>
       <p class="ways">
-        <a mat-stroked-button [href]="path('csv')" download>All results (CSV)</a>
-        <a mat-stroked-button [href]="path('xapi.json')" download>All results (xAPI statements)</a>
+        <a mat-stroked-button [href]="path('.csv')" download>All results (CSV)</a>
+        <a mat-stroked-button [href]="path('.xapi.json')" download>All results (xAPI statements)</a>
       </p>
       <details>
         <summary>One lesson alone</summary>
@@ -24,10 +25,10 @@ import { ClassReviewStore } from './class-review-store';
           @for (lesson of lessons(); track lesson.id) {
             <li>
               {{ lesson.createdAtMs | date: 'd MMM' }}, {{ lesson.title }}:
-              <a [href]="path('csv', lesson.id)" download
+              <a [href]="path('.csv', lesson.id)" download
                 >CSV<span class="heard-only"> of {{ lesson.title }}</span></a
               >,
-              <a [href]="path('xapi.json', lesson.id)" download
+              <a [href]="path('.xapi.json', lesson.id)" download
                 >xAPI<span class="heard-only"> of {{ lesson.title }}</span></a
               >
             </li>
@@ -41,26 +42,12 @@ import { ClassReviewStore } from './class-review-store';
         A file of results that went out of here, from another server or an earlier year. It is looked at first; what is there already is not
         taken twice.
       </p>
-      <label class="file">
-        Choose a file
-        <input #chosen type="file" accept=".csv,.json,text/csv,application/json" [disabled]="busy() !== null" (change)="look(chosen)" />
-      </label>
-      @if (busy(); as words) {
-        <p role="status">
-          {{ words }}
-          @if (!found()) {
-            <button mat-button type="button" (click)="stop()">Stop</button>
-          }
-        </p>
-      }
-      @if (problem(); as problem) {
-        <p class="problem" role="alert">{{ problem }} Nothing was taken in.</p>
-      }
-      @if (found(); as found) {
+      <zp-file-choice label="Choose a file" accept=".csv,.json,text/csv,application/json" [look]="came" (chosen)="look($event)" />
+      @if (came.found(); as found) {
         <div role="status">
           <p>
-            <strong>{{ file()!.name }}</strong>: {{ found.rows }} {{ found.rows === 1 ? 'answer' : 'answers' }}, {{ found.known }} of them
-            there already.
+            <strong>{{ came.file()!.name }}</strong>: {{ found.rows }} {{ found.rows === 1 ? 'answer' : 'answers' }}, {{ found.known }} of
+            them there already.
           </p>
           @if (found.lessons.length) {
             <p>New lessons: {{ found.lessons.join(', ') }}.</p>
@@ -70,7 +57,7 @@ import { ClassReviewStore } from './class-review-store';
           }
         </div>
         @if (found.added) {
-          <button mat-flat-button type="button" [disabled]="busy() !== null" (click)="take()">
+          <button mat-flat-button type="button" [disabled]="came.busy() !== null" (click)="take()">
             Take {{ found.added }} {{ found.added === 1 ? 'answer' : 'answers' }} in
           </button>
         } @else {
@@ -96,62 +83,29 @@ import { ClassReviewStore } from './class-review-store';
     summary {
       cursor: pointer;
     }
-    .file {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1rem;
-      align-items: center;
-      margin: 0.6rem 0;
-    }
   `,
 })
 export class LookFiles {
   private readonly store = inject(ClassReviewStore);
   protected readonly lessons = computed(() => [...this.store.insight()!.lessons].filter(({ answers }) => answers > 0).reverse());
-  protected readonly file = signal<File | null>(null);
-  protected readonly found = signal<ResultsTaken | null>(null);
-  protected readonly busy = signal<string | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly came = new FileLook<ResultsTaken>();
   protected readonly word = signal<string | null>(null);
-  private under: AbortController | null = null;
 
-  protected path(ending: string, session?: string): string {
-    return `/api/classes/${this.store.insight()!.classId}/results.${ending}${session ? `?session=${session}` : ''}`;
+  /** Where the results go out, or come in. */
+  protected path(act: string, session?: string): string {
+    return `/api/classes/${this.store.insight()!.classId}/results${act}${session ? `?session=${session}` : ''}`;
   }
 
-  /** Asks what a file would bring; nothing is changed by it. */
-  protected async look(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.[0];
-    field.value = '';
-    if (!file) return;
+  protected look(file: File): void {
     this.word.set(null);
-    this.file.set(file);
-    this.found.set(await this.send('look', file, 'Looking through the file …'));
+    void this.came.look(file, this.path('/look'));
   }
 
   protected async take(): Promise<void> {
-    const taken = await this.send('take', this.file()!, 'Taking the answers in …');
+    const taken = await this.came.take(this.path('/take'), 'Taking the answers in …');
     if (!taken) return;
-    this.found.set(null);
+    this.came.found.set(null);
     this.word.set(`${taken.added} ${taken.added === 1 ? 'answer was' : 'answers were'} taken in.`);
     await this.store.open(this.store.insight()!.classId);
-  }
-
-  protected stop(): void {
-    this.under?.abort();
-  }
-
-  private async send(act: 'look' | 'take', file: File, words: string): Promise<ResultsTaken | null> {
-    this.problem.set(null);
-    this.busy.set(words);
-    this.under = new AbortController();
-    try {
-      return await sendFile<ResultsTaken>(`/api/classes/${this.store.insight()!.classId}/results/${act}`, file, this.under.signal);
-    } catch (error) {
-      if (!this.under.signal.aborted) this.problem.set(sentenceOf(error));
-      return null;
-    } finally {
-      this.busy.set(null);
-    }
   }
 }

@@ -2,27 +2,23 @@ import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@a
 import { MatButton } from '@angular/material/button';
 import type { DaysFound } from '@zeitpunkt/contract';
 import { dayWords, toggleDayOff, weekdayOf, type IsoDate } from '@zeitpunkt/core';
-import { ApiProblem, sendFile, sentenceOf } from '../../shared/api';
+import { FileLook } from '../../shared/file-look';
+import { FileChoice } from '../../ui/file-choice';
 import { PlanStore } from './plan-store';
 
+/** As large as the server reads. */
 const MOST_BYTES = 4 * 2 ** 20;
 
 /** The planned lessons as a calendar file, and days off from one. */
 @Component({
   selector: 'zp-plan-files',
-  imports: [MatButton],
+  imports: [FileChoice, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <p>
       <a mat-stroked-button [href]="'/api/classes/' + plans.at()!.classId + '/lessons.ics'" download>Planned lessons (iCalendar)</a>
     </p>
-    <label class="file">
-      Days off from a calendar file
-      <input #chosen type="file" accept=".ics,text/calendar" (change)="look(chosen)" />
-    </label>
-    @if (problem(); as problem) {
-      <p class="problem" role="alert">{{ problem }} Nothing was changed.</p>
-    }
+    <zp-file-choice label="Days off from a calendar file" accept=".ics,text/calendar" [look]="came" (chosen)="look($event)" />
     @if (days(); as days) {
       <div role="status">
         @if (days.length) {
@@ -49,11 +45,11 @@ const MOST_BYTES = 4 * 2 ** 20;
           Make {{ wanted().length }} {{ wanted().length === 1 ? 'day' : 'days' }} off
         </button>
       }
-      @if (found()!.left.length) {
+      @if (came.found()!.left.length) {
         <details>
-          <summary>{{ found()!.left.length }} left out</summary>
+          <summary>{{ came.found()!.left.length }} left out</summary>
           <ul>
-            @for (one of found()!.left; track $index) {
+            @for (one of came.found()!.left; track $index) {
               <li>{{ one.name }}: {{ one.why }}</li>
             }
           </ul>
@@ -72,24 +68,17 @@ const MOST_BYTES = 4 * 2 ** 20;
       overflow: auto;
       list-style: none;
     }
-    .file {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1rem;
-      align-items: center;
-    }
   `,
 })
 export class PlanFiles {
   protected readonly plans = inject(PlanStore);
-  protected readonly found = signal<DaysFound | null>(null);
+  protected readonly came = new FileLook<DaysFound>(MOST_BYTES);
   protected readonly unwanted = signal<ReadonlySet<IsoDate>>(new Set());
-  protected readonly problem = signal<string | null>(null);
   protected readonly word = signal<string | null>(null);
   /** Days of the file that are school days here and not off yet. */
   protected readonly days = computed(() => {
     const { schoolDays, daysOff } = this.plans.plan();
-    return this.found()?.days.filter(({ date }) => schoolDays.includes(weekdayOf(date)) && !daysOff.includes(date)) ?? null;
+    return this.came.found()?.days.filter(({ date }) => schoolDays.includes(weekdayOf(date)) && !daysOff.includes(date)) ?? null;
   });
   protected readonly wanted = computed(() => this.days()?.filter(({ date }) => !this.unwanted().has(date)) ?? []);
 
@@ -97,20 +86,10 @@ export class PlanFiles {
     return `${dayWords(date)} ${date.slice(0, 4)}`;
   }
 
-  protected async look(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.[0];
-    if (!file) return;
-    field.value = '';
-    this.found.set(null);
+  protected look(file: File): void {
     this.word.set(null);
     this.unwanted.set(new Set());
-    try {
-      if (file.size > MOST_BYTES) throw new ApiProblem('REQUEST_TOO_LARGE', `“${file.name}” is larger than 4 MB.`);
-      this.found.set(await sendFile<DaysFound>('/api/calendars/look', file));
-      this.problem.set(null);
-    } catch (error) {
-      this.problem.set(sentenceOf(error));
-    }
+    void this.came.look(file, '/api/calendars/look');
   }
 
   protected want(date: IsoDate, isWanted: boolean): void {
@@ -121,7 +100,7 @@ export class PlanFiles {
   protected take(): void {
     const dates = this.wanted().map(({ date }) => date);
     this.plans.change((plan) => dates.reduce(toggleDayOff, plan));
-    this.found.set(null);
+    this.came.found.set(null);
     this.word.set(
       `${dates.length} ${dates.length === 1 ? 'day is' : 'days are'} off now; the lessons after them moved on. Undo takes it back.`,
     );

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { ClassDetail, ClassPupil, ClassSummary, LessonDetail, OwnPaceDetail, RecordingDetail } from '@zeitpunkt/contract';
-import { dayOf, daysOn, prepareLesson, voicedSteps } from '@zeitpunkt/core';
+import { dayOf, daysOn, prepareLesson } from '@zeitpunkt/core';
+import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { TeacherFrame } from '../frame/teacher-frame';

@@ -1,7 +1,8 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { MarkedResponse, OwnPaceChange, OwnPaceDetail, OwnPaceLive, OwnPaceMessage } from '@zeitpunkt/contract';
-import { kindOf, LatestAttempts, ownSteps, prepareLesson } from '@zeitpunkt/core';
+import { kindOf, LatestAttempts, prepareLesson } from '@zeitpunkt/core';
+import { ownSteps } from '@zeitpunkt/core/run/own-pace';
 import isOwnPaceMessage from '../../../generated/own-pace-message';
 import { ask, sentenceOf } from '../../shared/api';
 import { type Line, openLine } from '../../shared/line';

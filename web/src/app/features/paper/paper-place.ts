@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { differencesOnPaper, MOST_VERSIONS, RUNG_IDS, RUNGS, type SheetCopy } from '@zeitpunkt/core';
+import { RUNG_IDS, RUNGS, type SheetCopy } from '@zeitpunkt/core';
+import { differencesOnPaper } from '@zeitpunkt/core/paper/key';
+import { MOST_VERSIONS } from '@zeitpunkt/core/paper/versions';
 import { PaperLookView } from '../../shared/paper/paper-look';
 import { PaperMaker, type PaperHabit } from '../../shared/paper/paper-maker';
 import { PaperProgress } from '../../shared/paper/paper-progress';
@@ -47,7 +49,7 @@ export class PaperPlace {
   protected readonly isNamed = computed(() => this.named() && this.store.pupils().length > 0);
   private readonly copies = computed((): readonly SheetCopy[] => {
     const versions = this.store.versions();
-    if (!this.isNamed()) return versions.map(({ letter }) => ({ pupil: null, letter }));
+    if (!this.isNamed() || versions.length === 0) return versions.map(({ letter }) => ({ pupil: null, letter }));
     return this.store.pupils().map(({ name }, place) => ({ pupil: name, letter: versions[place % versions.length]!.letter }));
   });
   protected readonly matter = computed((): PaperMatter => ({
@@ -57,6 +59,7 @@ export class PaperPlace {
     chartRung: this.store.chartRung(),
     plan: this.store.plan(),
     versions: this.store.versions(),
+    isDrawing: this.store.isDrawing(),
     copies: this.copies(),
     withKey: this.withKey(),
     cards: this.cards(),
@@ -80,6 +83,7 @@ export class PaperPlace {
     effect((onCleanup) => {
       const wish = this.wish();
       this.maker.habit();
+      if (this.store.isDrawing()) return; // what was seen before stays until there is something else to see
       const timer = setTimeout(() => this.maker.look(wish), LOOK_AFTER_MS);
       onCleanup(() => clearTimeout(timer));
     });

@@ -1,5 +1,5 @@
-import { computed } from '@angular/core';
-import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
+import { computed, effect } from '@angular/core';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type {
   ClassDetail,
   ClassSummary,
@@ -10,19 +10,13 @@ import type {
   SheetKept,
   SheetList,
 } from '@zeitpunkt/contract';
-import {
-  DEFAULT_SETTINGS,
-  emptyLesson,
-  kindOf,
-  rungOfLesson,
-  sheetVersions,
-  type ClassPlan,
-  type Item,
-  type Lesson,
-  type RungId,
-} from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, kindOf, rungOfLesson, type ClassPlan, type Item, type RungId, type SheetVersion } from '@zeitpunkt/core';
+import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
+import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import type { VersionsWish } from '../../shared/paper/paper-messages';
+import { drawVersions } from './draw-versions';
 
 interface PaperState {
   readonly lessons: readonly LessonSummary[];
@@ -34,10 +28,14 @@ interface PaperState {
   /** How many versions a sheet has, and with which numbers they are drawn. */
   readonly versionCount: number;
   readonly seed: number;
+  /** The versions that were drawn last, and for what. */
+  readonly drawn: { readonly of: VersionsWish; readonly versions: readonly SheetVersion[] } | null;
   /** Questions that are not asked on the sheet, by id. */
   readonly leftOut: readonly string[];
   /** The rung of the chart; null for that of the lesson. */
   readonly rungOfChart: RungId | null;
+  /** The sheet that was kept last, with what stands on it: the same one is not kept twice. */
+  readonly keptAs: { readonly as: string; readonly kept: SheetKept } | null;
   readonly loaded: boolean;
   readonly problem: string | null;
 }
@@ -53,6 +51,8 @@ export const PaperStore = signalStore(
     sheets: [],
     versionCount: 1,
     seed: 1,
+    drawn: null,
+    keptAs: null,
     leftOut: [],
     rungOfChart: null,
     loaded: false,
@@ -72,7 +72,11 @@ export const PaperStore = signalStore(
   })),
   withComputed(({ detail, chosen, rung, settings, versionCount, seed, rungOfChart }) => ({
     chartRung: computed((): RungId => rungOfChart() ?? rung()),
-    versions: computed(() => (detail() ? sheetVersions(chosen() as readonly Item[], rung(), settings(), versionCount(), seed()) : [])),
+    /** The versions that are wanted; null while there is but one, which asks the questions as they are. */
+    wishOfVersions: computed((): VersionsWish | null => {
+      if (!detail() || versionCount() === 1 || chosen().length === 0) return null;
+      return { items: chosen() as readonly Item[], rung: rung(), settings: settings(), count: versionCount(), seed: seed() };
+    }),
     /** All questions of the lesson, each with whether it is asked. */
     questions: computed(() => {
       const asked = new Set(chosen().map(({ id }) => id));
@@ -81,6 +85,15 @@ export const PaperStore = signalStore(
         return { id: item.id, number: index + 1, stem, chosen: asked.has(item.id) };
       });
     }),
+  })),
+  withComputed(({ detail, chosen, rung, settings, wishOfVersions, drawn }) => ({
+    /** None while they are being drawn. */
+    versions: computed(() => {
+      const wish = wishOfVersions();
+      if (wish) return drawn()?.of === wish ? drawn()!.versions : [];
+      return detail() ? sheetVersions(chosen() as readonly Item[], rung(), settings(), 1, 1) : [];
+    }),
+    isDrawing: computed(() => wishOfVersions() !== null && drawn()?.of !== wishOfVersions()),
   })),
   withMethods((store) => {
     const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => {
@@ -137,18 +150,21 @@ export const PaperStore = signalStore(
         attempt(async () => {
           const [detail, versions] = [store.detail()!, store.versions()];
           const copies = named ? store.pupils().map(({ id }, place) => ({ pupilId: id, version: place % versions.length })) : [];
-          const kept = await ask<SheetKept>('POST', '/api/sheets', {
-            id: uuid(),
+          const sheet = {
             lessonId: detail.id,
-            file: sheetFile(
-              detail.lesson,
+            file: lessonOfQuestions(
+              { ...detail.lesson, rung: store.rung() },
               versions.flatMap(({ items }) => items),
-              store.rung(),
             ),
             versions: versions.length,
             classId: named ? store.ofClass()!.id : null,
             copies,
-          });
+          };
+          const as = JSON.stringify(sheet);
+          const before = store.keptAs();
+          if (before?.as === as && store.sheets().some(({ id }) => id === before.kept.id)) return before.kept;
+          const kept = await ask<SheetKept>('POST', '/api/sheets', { id: uuid(), ...sheet });
+          patchState(store, { keptAs: { as, kept } });
           await loadSheets(detail.id);
           return kept;
         }),
@@ -162,13 +178,18 @@ export const PaperStore = signalStore(
         attempt(async () => (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId),
     };
   }),
+  withHooks({
+    onInit(store) {
+      effect((onCleanup) => {
+        const wish = store.wishOfVersions();
+        if (!wish) return;
+        onCleanup(
+          drawVersions(wish, {
+            drawn: (versions) => patchState(store, { drawn: { of: wish, versions } }),
+            failed: (problem) => patchState(store, { problem }),
+          }),
+        );
+      });
+    },
+  }),
 );
-
-/** The questions of a sheet as a lesson file. */
-function sheetFile(lesson: Lesson, items: readonly Item[], rung: RungId): Lesson {
-  const beats = items.flatMap(({ id: itemId }, index) => [
-    { id: `b${2 * index + 1}`, kind: 'ask' as const, itemId, text: '' },
-    { id: `b${2 * index + 2}`, kind: 'answer' as const, itemId },
-  ]);
-  return { ...emptyLesson(rung, 5, lesson.settings), title: lesson.title, goal: lesson.goal, items, beats };
-}

@@ -19,6 +19,8 @@ export interface PaperMatter {
   readonly chartRung: RungId;
   readonly plan: ClassPlan | null;
   readonly versions: readonly SheetVersion[];
+  /** Whether the versions are still being drawn. */
+  readonly isDrawing: boolean;
   readonly copies: readonly SheetCopy[];
   readonly withKey: boolean;
   readonly cards: number;
@@ -40,8 +42,9 @@ const MOST_QUESTIONS = 100;
 
 const nothing = () => null;
 const ofLesson = ({ lesson }: PaperMatter) => (lesson ? null : 'Choose a lesson.');
-function questionsOf({ lesson, versions }: PaperMatter): string | null {
+function questionsOf({ lesson, versions, isDrawing }: PaperMatter): string | null {
   if (lesson!.items.length === 0) return 'This lesson asks nothing yet.';
+  if (isDrawing) return 'The versions are being drawn …';
   const count = versions.reduce((sum, { items }) => sum + items.length, 0);
   if (count === 0) return 'Choose at least one question.';
   return count > MOST_QUESTIONS ? `A sheet holds ${MOST_QUESTIONS} questions in all of its versions: choose fewer of either.` : null;

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { cuesOf, type Cue, type Take } from '@zeitpunkt/core';
+import type { Cue, Take } from '@zeitpunkt/core';
+import { cuesOf } from '@zeitpunkt/core/voice/align';
 
 /** A caption is shown so long at least, in milliseconds. */
 const SHORTEST_MS = 200;

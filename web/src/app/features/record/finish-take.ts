@@ -1,4 +1,7 @@
-import { cuesOf, LEVEL_MS, levelsOf, shiftSpans, speechIn, type Span, type Take } from '@zeitpunkt/core';
+import type { Span, Take } from '@zeitpunkt/core';
+import { cuesOf } from '@zeitpunkt/core/voice/align';
+import { LEVEL_MS, levelsOf } from '@zeitpunkt/core/voice/levels';
+import { shiftSpans, speechIn } from '@zeitpunkt/core/voice/speech';
 import type { KeptTake } from './take-store';
 
 /** Loudness and pauses need no more samples a second than this. */

@@ -1,4 +1,6 @@
-import { decibelOf, NEW_WATCH, watchLevel, type LevelWatch } from '@zeitpunkt/core';
+import type { LevelWatch } from '@zeitpunkt/core';
+import { NEW_WATCH, watchLevel } from '@zeitpunkt/core/voice/level-watch';
+import { decibelOf } from '@zeitpunkt/core/voice/levels';
 
 /** A microphone to choose. */
 export interface MicrophoneChoice {

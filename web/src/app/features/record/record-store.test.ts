@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto';
 import { TestBed } from '@angular/core/testing';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { LONGEST_TAKE_MS, prepareLesson, type Lesson, type Take } from '@zeitpunkt/core';
+import { prepareLesson, type Lesson, type Take } from '@zeitpunkt/core';
+import { LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
 import { IDBFactory } from 'fake-indexeddb';
 import { FakeServer } from '../../testing/fake-server';
 import { until } from '../../testing/render';

@@ -1,18 +1,9 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import {
-  fingerprintOf,
-  LONGEST_TAKE_MS,
-  motionMs,
-  narrationAt,
-  sameStep,
-  type LevelFault,
-  type PreparedLesson,
-  type Step,
-  type StepRef,
-  type Take,
-} from '@zeitpunkt/core';
+import { motionMs, narrationAt, sameStep, type LevelFault, type PreparedLesson, type Step, type StepRef, type Take } from '@zeitpunkt/core';
+import { LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
+import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { fetchCutter, finishTake, type WholeTake } from './finish-take';

@@ -12,19 +12,10 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import {
-  BREATH_MS,
-  motionMs,
-  nameInLesson,
-  paceOfTakes,
-  planByTakes,
-  prepareLesson,
-  sameStep,
-  stageAt,
-  voicedSteps,
-  type Take,
-} from '@zeitpunkt/core';
-import { clock } from '../../shared/clock';
+import { motionMs, nameInLesson, prepareLesson, sameStep, stageAt, type Take, lengthText } from '@zeitpunkt/core';
+import { BREATH_MS } from '@zeitpunkt/core/voice/film';
+import { paceOfTakes, planByTakes } from '@zeitpunkt/core/voice/take-times';
+import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { TakePlayer } from '../../shared/voice/take-player';
@@ -55,7 +46,7 @@ export class Record {
   readonly id = input.required<string>();
   protected readonly lessons = inject(LessonStore);
   protected readonly store = inject(RecordStore);
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   private readonly now = everySecond();
 
   protected readonly prepared = computed(() => {
@@ -76,7 +67,7 @@ export class Record {
       number: step.stepsOfBeat > 1 ? `${step.beatIndex + 1}.${step.stepInBeat + 1}` : String(step.beatIndex + 1),
       name: step.stepsOfBeat > 1 && step.stepInBeat > 0 ? '' : nameInLesson(lesson!.beats[step.beatIndex]!, lesson!),
       words,
-      took: take && clock(take.durationMs),
+      took: take && lengthText(take.durationMs),
       stale,
       index,
     }));

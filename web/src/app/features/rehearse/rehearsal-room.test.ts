@@ -1,5 +1,6 @@
 import type { MarkedResponse } from '@zeitpunkt/contract';
-import { askingOfRoom, type RoomCommand } from '@zeitpunkt/core';
+import type { RoomCommand } from '@zeitpunkt/core';
+import { askingOfRoom } from '@zeitpunkt/core/live/room';
 import { sessionDetail, stepOf } from '../../testing/session';
 import { RehearsalRoom } from './rehearsal-room';
 

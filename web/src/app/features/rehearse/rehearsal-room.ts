@@ -1,23 +1,21 @@
 import type { CommandDone, LessonDetail, MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
 import {
-  applyCommand,
-  askingOfRoom,
   markOf,
-  newRoom,
   prepareLesson,
   rungIdOf,
   RUNGS,
   kindOf,
-  seededRng,
-  simulateResponse,
-  SHORE_NAMES,
-  simulatedClass,
   type Asking,
   type PreparedLesson,
   type PupilProfile,
   type RoomCommand,
   type RoomState,
 } from '@zeitpunkt/core';
+import { applyCommand, askingOfRoom, newRoom } from '@zeitpunkt/core/live/room';
+import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
+import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
+import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 
 export const REHEARSAL_ID = 'rehearsal';
 

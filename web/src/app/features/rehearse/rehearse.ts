@@ -14,20 +14,10 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import {
-  beatTimes,
-  changeBeat,
-  measuredPace,
-  nameInLesson,
-  takeTimes,
-  wasTaught,
-  type BeatTime,
-  type Lesson,
-  type ScriptEdit,
-} from '@zeitpunkt/core';
+import { beatTimes, changeBeat, nameInLesson, type BeatTime, type Lesson, type ScriptEdit, lengthText } from '@zeitpunkt/core';
+import { measuredPace, takeTimes, wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
-import { clock } from '../../shared/clock';
 import { useShortcuts } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
@@ -63,7 +53,7 @@ export class Rehearse {
   /** The plan as it was before this rehearsal changed it; null while it has not. */
   private readonly planBefore = signal<Lesson | null>(null);
   protected readonly canTakeBack = computed(() => this.planBefore() !== null);
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   private room: RehearsalRoom | null = null;
   private leave: () => void = () => undefined;
 
@@ -85,8 +75,8 @@ export class Rehearse {
     const times = this.times();
     return (lesson?.beats ?? []).map((beat, index) => {
       const time = times[index]!;
-      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? clock(time.actualMs) : 'passed over';
-      return { id: beat.id, number: index + 1, name: nameInLesson(beat, lesson!), planned: clock(time.plannedMs), took };
+      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? lengthText(time.actualMs) : 'passed over';
+      return { id: beat.id, number: index + 1, name: nameInLesson(beat, lesson!), planned: lengthText(time.plannedMs), took };
     });
   });
 

@@ -1,6 +1,7 @@
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
-import { DEFAULT_SETTINGS, diagnose, markOf, type Item, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, markOf, type Item, type Response } from '@zeitpunkt/core';
+import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
 import { Diagnoser, type DiagnosisWish } from '../../shared/diagnosis/diagnoser';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';

@@ -1,6 +1,6 @@
 import { render, textOf } from '../../testing/render';
 import { askingOf, responseOf, withRun } from '../../testing/session';
-import { itemFacts } from '@zeitpunkt/core';
+import { itemFacts } from '@zeitpunkt/core/insight/item-facts';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { answersOfLesson } from '../../shared/insight/answers-of-lesson';
 import { reviewTable } from './review-table';

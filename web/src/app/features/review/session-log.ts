@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { beatTimes, nameInLesson, prepareLesson, wasTaught, type ItemFacts } from '@zeitpunkt/core';
-import { clock } from '../../shared/clock';
+import { beatTimes, nameInLesson, prepareLesson, type ItemFacts, lengthText } from '@zeitpunkt/core';
+import { wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import { Chart, type ChartOf } from '../../ui/chart';
 import type { ReviewQuestion } from './review-table';
 import { plannedAndTaken } from './time-charts';
@@ -124,7 +124,7 @@ export class SessionLog {
   readonly detail = input.required<SessionDetail>();
   readonly asked = input.required<readonly ReviewQuestion[]>();
   readonly facts = input.required<ReadonlyMap<string, ItemFacts>>();
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   /** The chart is drawn when it is looked at. */
   protected readonly beatsOpen = signal(false);
 
@@ -139,13 +139,13 @@ export class SessionLog {
     return this.times().map((time, index) => {
       const beat = lesson.beats[index]!;
       const shown = live.room.run.trail.find(({ beatId }) => beatId === beat.id);
-      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? clock(time.actualMs) : 'passed over';
+      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? lengthText(time.actualMs) : 'passed over';
       return {
         id: beat.id,
         number: index + 1,
         name: nameInLesson(beat, lesson),
-        shown: shown ? clock(shown.atMs - begunAtMs) : '–',
-        planned: clock(time.plannedMs),
+        shown: shown ? lengthText(shown.atMs - begunAtMs) : '–',
+        planned: lengthText(time.plannedMs),
         took,
         // Half as long again, or half of it: worth a look.
         isOff: wasTaught(time) && (time.actualMs! > 1.5 * time.plannedMs || time.actualMs! < 0.5 * time.plannedMs),

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
-import { explain, secondOfDay, type Lesson } from '@zeitpunkt/core';
+import { secondOfDay, type Lesson } from '@zeitpunkt/core';
+import { explain } from '@zeitpunkt/core/lesson/explain';
 import { Choice } from '../../ui/choice';
 import { LessonStore } from './lesson-store';
 import { SCHOOLS } from './schools';

@@ -1,7 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
+import { lengthText } from '@zeitpunkt/core';
 import { hasText, type BeatRow } from './beat-rows';
-import { clock } from '../../shared/clock';
 
 /** Which beats are chosen: one at hand, and those chosen with it. */
 export interface Chosen {
@@ -30,7 +30,7 @@ export class BeatColumn {
   readonly moved = output<{ readonly ids: readonly string[]; readonly beforeId: string | null }>();
   readonly removed = output<readonly string[]>();
   readonly doubled = output<string>();
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 
   protected isChosen(id: string): boolean {

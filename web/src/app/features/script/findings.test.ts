@@ -1,4 +1,5 @@
-import { checkLesson, type Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core';
+import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { heard, render, textOf } from '../../testing/render';
 import { sessionDetail } from '../../testing/session';
 import { checkedWords, Findings } from './findings';

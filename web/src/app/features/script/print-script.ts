@@ -12,10 +12,10 @@ import {
   stageScene,
   tongueOf,
   rungOfLesson,
+  lengthText,
 } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 import { rowsOf } from './beat-rows';
-import { clock } from '../../shared/clock';
 import { LessonStore } from './lesson-store';
 
 /** The script on paper: each beat with a small picture of the stage, what is said, how long it takes, and the notes. */
@@ -30,7 +30,7 @@ import { LessonStore } from './lesson-store';
 export class PrintScript {
   readonly id = input.required<string>();
   protected readonly store = inject(LessonStore);
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   protected readonly about = computed(() => {
     const lesson = this.store.lesson();
     if (!lesson) return null;

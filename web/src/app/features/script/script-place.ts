@@ -3,7 +3,6 @@ import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import {
   addQuestion,
-  checkPrepared,
   clipOf,
   duplicateBeat,
   moveBeats,
@@ -20,7 +19,9 @@ import {
   type Step,
   type TimingOffer,
   rungOfLesson,
+  lengthText,
 } from '@zeitpunkt/core';
+import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import type { Clip } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
@@ -32,7 +33,6 @@ import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
 import { asObject, isTyping } from './clipboard';
 import { hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
-import { clock } from '../../shared/clock';
 import { BeatSettings } from './beat-settings';
 import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
@@ -75,7 +75,7 @@ export class ScriptPlace {
   readonly id = input.required<string>();
   protected readonly store = inject(LessonStore);
   protected readonly inserts = INSERTS;
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   protected readonly atMs = signal(0);
   /** Chosen along with the beat at hand; that one is told by the moment that is seen. */
   private readonly along = signal<readonly string[]>([]);

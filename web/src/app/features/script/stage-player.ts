@@ -29,12 +29,12 @@ import {
   type PreparedLesson,
   type ScriptEdit,
   type SecondOfDay,
+  lengthText,
 } from '@zeitpunkt/core';
 import type { Turning } from '../../ui/dial-gesture';
 import { PointingStage } from '../../ui/pointing-stage';
 import type { StagePlay } from '../../ui/stage-view';
 import { stepAtMs } from './beat-rows';
-import { clock } from '../../shared/clock';
 
 /** Layers that can be switched while a demonstration is built, with the words on the switches. */
 const SWITCHES: readonly { readonly text: string; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
@@ -68,7 +68,7 @@ export class StagePlayer {
   readonly edit = output<{ readonly apply: ScriptEdit; readonly afterId: string }>();
   protected readonly switches = SWITCHES;
   protected readonly step = SCRUB_STEP_MS;
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   protected readonly playing = signal(false);
   /** Where the hands were turned to, in seconds since midnight; null while they stand as the script has them. */
   protected readonly turned = signal<SecondOfDay | null>(null);

@@ -1,4 +1,4 @@
-import { filmOf } from '@zeitpunkt/core';
+import { filmOf } from '@zeitpunkt/core/voice/film';
 import { AudioSample, AudioSampleSource, CanvasSource, Output, StreamTarget } from 'mediabunny';
 import type { FilmFile } from './film-file';
 import { BITS, codingOf } from './film-formats';

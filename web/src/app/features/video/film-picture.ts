@@ -1,4 +1,6 @@
-import { cueAt, linesOf, motionMs, shotAt, stageAt, stageScene, type Cue, type Film, type Inks, type Shot } from '@zeitpunkt/core';
+import { motionMs, stageAt, stageScene, type Cue, type Film, type Inks, type Shot } from '@zeitpunkt/core';
+import { cueAt, shotAt } from '@zeitpunkt/core/voice/film';
+import { linesOf } from '@zeitpunkt/core/voice/phrases';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { FILM_FONT } from './film-messages';
 

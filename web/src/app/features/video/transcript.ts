@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { filmOf, WORD_PACKS, webVtt, type Chapter, type Film } from '@zeitpunkt/core';
+import { WORD_PACKS, type Chapter, type Film, lengthText } from '@zeitpunkt/core';
+import { filmOf } from '@zeitpunkt/core/voice/film';
+import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';
-import { clock } from '../../shared/clock';
 import { download, fileName } from '../../shared/download';
 import { LessonStore } from '../script/lesson-store';
 
@@ -80,7 +81,7 @@ import { LessonStore } from '../script/lesson-store';
 export class Transcript {
   readonly id = input.required<string>();
   protected readonly store = inject(LessonStore);
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   private readonly recording = signal<RecordingDetail | null>(null);
   protected readonly problem = signal<string | null>(null);
   private readonly film = computed(() => {
@@ -107,7 +108,7 @@ export class Transcript {
 
   protected saveText(): void {
     const { title } = this.store.lesson()!;
-    const parts = (this.parts() ?? []).map(({ fromMs, text, paragraphs }) => `${clock(fromMs)} ${text}\n${paragraphs.join('\n')}`);
+    const parts = (this.parts() ?? []).map(({ fromMs, text, paragraphs }) => `${lengthText(fromMs)} ${text}\n${paragraphs.join('\n')}`);
     download(
       new Blob([`${title}\n\n${parts.join('\n\n')}\n`], { type: 'text/plain' }),
       fileName(`${title} transcript`, 'transcript', 'txt'),

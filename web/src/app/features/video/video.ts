@@ -2,9 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, RecordingDetail } from '@zeitpunkt/contract';
-import { filmOf, WORD_PACKS, webVtt, type ThinkAs } from '@zeitpunkt/core';
+import { WORD_PACKS, type ThinkAs, lengthText } from '@zeitpunkt/core';
+import { filmOf } from '@zeitpunkt/core/voice/film';
+import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';
-import { clock } from '../../shared/clock';
 import { download, fileName } from '../../shared/download';
 import { inksOf } from '../../ui/inks';
 import { TeacherFrame } from '../frame/teacher-frame';
@@ -39,7 +40,7 @@ type AsksForFile = (options: object) => Promise<FileSystemFileHandle>;
 })
 export class Video {
   readonly id = input.required<string>();
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   protected readonly words = FORMAT_WORDS;
   protected readonly detail = signal<LessonDetail | null>(null);
   private readonly recording = signal<RecordingDetail | null>(null);

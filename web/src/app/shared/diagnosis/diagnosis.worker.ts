@@ -1,4 +1,4 @@
-import { diagnose } from '@zeitpunkt/core';
+import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
 import type { DiagnosisNews, DiagnosisWish } from './diagnoser';
 
 addEventListener('message', ({ data: { pupils, nowMs } }: MessageEvent<DiagnosisWish>) => {

@@ -1,4 +1,6 @@
-import { designSet, poolOf, QUESTION_KINDS, RUNGS, seededRng, type Item } from '@zeitpunkt/core';
+import { QUESTION_KINDS, RUNGS, seededRng, type Item } from '@zeitpunkt/core';
+import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import type { DesignNews, DesignWish } from './set-messages';
 
 const tell = (news: DesignNews) => postMessage(news);

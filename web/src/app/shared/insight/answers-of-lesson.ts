@@ -1,4 +1,5 @@
-import { LatestAttempts, rungOfItem, type InsightAnswer, type MisconceptionId } from '@zeitpunkt/core';
+import { LatestAttempts, type InsightAnswer, type MisconceptionId } from '@zeitpunkt/core';
+import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { counts } from '../late';
 

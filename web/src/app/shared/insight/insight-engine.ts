@@ -1,4 +1,7 @@
-import { foresee, InsightBook, isForgotten, rungOfItem, type InsightAnswer, type LessonSettings, type PupilPicture } from '@zeitpunkt/core';
+import type { InsightAnswer, LessonSettings, PupilPicture } from '@zeitpunkt/core';
+import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
+import { foresee, isForgotten } from '@zeitpunkt/core/diagnosis/diagnose';
+import { InsightBook } from '@zeitpunkt/core/insight/insight-book';
 import type { InsightLine } from '@zeitpunkt/contract';
 import type { AnswerInLesson, ClassInsight, InsightLesson, InsightQuestion, InsightReplies } from './insight-messages';
 

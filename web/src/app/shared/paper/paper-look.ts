@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import { COLOUR_PRINT_INKS, PRINT_INKS } from '@zeitpunkt/core';
+import { COLOUR_PRINT_INKS, PRINT_INKS } from '@zeitpunkt/core/scene/print-inks';
 import { SceneView } from '../../ui/scene-view';
 import { PaperMaker } from './paper-maker';
 

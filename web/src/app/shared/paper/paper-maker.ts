@@ -113,6 +113,8 @@ export class PaperMaker {
         this.missing.set(message.missing);
         this.making.set({ at: 'made', pages: message.pages, bytes: message.file.size });
         return this.done(message.file);
+      case 'drawn': // in workers of its own, see draw-versions.ts
+        return;
       case 'failed':
         this.making.set({ at: 'failed', sentence: message.sentence });
         return this.done(null);

@@ -1,4 +1,4 @@
-import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
+import type { Item, LessonSettings, PaperLook, PaperPage, PaperWish, RungId, SheetVersion } from '@zeitpunkt/core';
 
 /** A join card before its code is drawn: that is done where the paper is made. */
 export interface PaperOrder {
@@ -14,16 +14,27 @@ export interface JoinCardsWish {
   readonly cards: readonly { readonly name: string; readonly link: string }[];
 }
 
+/** Versions of a sheet that are to be drawn: the arguments of `sheetVersions`. */
+export interface VersionsWish {
+  readonly items: readonly Item[];
+  readonly rung: RungId;
+  readonly settings: LessonSettings;
+  readonly count: number;
+  readonly seed: number;
+}
+
 /** Page → the worker that makes papers. */
 export type ToPaperWorker =
   /** The first pages, to look at. */
   | { readonly type: 'look'; readonly number: number; readonly order: PaperOrder }
-  | { readonly type: 'make'; readonly number: number; readonly order: PaperOrder; readonly title: string };
+  | { readonly type: 'make'; readonly number: number; readonly order: PaperOrder; readonly title: string }
+  | { readonly type: 'draw'; readonly number: number; readonly wish: VersionsWish };
 
 /** The worker → its page, each with the number of what was asked. */
 export type FromPaperWorker = { readonly number: number } & (
   | { readonly type: 'pages'; readonly pages: readonly PaperPage[]; readonly hasMore: boolean; readonly missing: readonly string[] }
   | { readonly type: 'progress'; readonly done: number; readonly of: number }
   | { readonly type: 'made'; readonly file: Blob; readonly pages: number; readonly missing: readonly string[] }
+  | { readonly type: 'drawn'; readonly versions: readonly SheetVersion[] }
   | { readonly type: 'failed'; readonly sentence: string }
 );

@@ -1,4 +1,7 @@
-import { COLOUR_PRINT_INKS, paperParts, PRINT_INKS, type PaperLook, type PaperPage, type PaperWish } from '@zeitpunkt/core';
+import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
+import { paperParts } from '@zeitpunkt/core/paper/paper-wish';
+import { sheetVersions } from '@zeitpunkt/core/paper/versions';
+import { COLOUR_PRINT_INKS, PRINT_INKS } from '@zeitpunkt/core/scene/print-inks';
 import { create } from 'qrcode';
 import { FONT_PARTS } from './font-addresses';
 import { fontFor } from './paper-fonts';
@@ -14,8 +17,7 @@ const TELL_MS = 100;
 const tell = (message: FromPaperWorker) => postMessage(message);
 
 addEventListener('message', ({ data }: MessageEvent<ToPaperWorker>) => {
-  const work = data.type === 'look' ? look(data.number, data.order) : make(data.number, data.order, data.title);
-  work.catch((error: unknown) => {
+  workOf(data).catch((error: unknown) => {
     console.error(error); // whoever looks into it finds the reason here
     const sentence =
       error instanceof TypeError && /fetch/i.test(error.message)
@@ -24,6 +26,19 @@ addEventListener('message', ({ data }: MessageEvent<ToPaperWorker>) => {
     tell({ number: data.number, type: 'failed', sentence });
   });
 });
+
+async function workOf(asked: ToPaperWorker): Promise<void> {
+  switch (asked.type) {
+    case 'look':
+      return look(asked.number, asked.order);
+    case 'make':
+      return make(asked.number, asked.order, asked.title);
+    case 'draw': {
+      const { items, rung, settings, count, seed } = asked.wish;
+      return tell({ number: asked.number, type: 'drawn', versions: sheetVersions(items, rung, settings, count, seed) });
+    }
+  }
+}
 
 async function look(number: number, order: PaperOrder): Promise<void> {
   const { parts, font } = await begin(order);

@@ -1,4 +1,6 @@
-import { DIGIT_MIDDLE, PRINT_INKS, type Inks, type PaperPage, type SceneNode, type TextNode } from '@zeitpunkt/core';
+import type { Inks, PaperPage, SceneNode, TextNode } from '@zeitpunkt/core';
+import { PRINT_INKS } from '@zeitpunkt/core/scene/print-inks';
+import { DIGIT_MIDDLE } from '@zeitpunkt/core/scene/svg-geometry';
 import PDFDocument from 'pdfkit';
 import type { PaperFace, PaperFont } from './paper-font';
 

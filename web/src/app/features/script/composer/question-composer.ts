@@ -17,14 +17,12 @@ import {
   changeItem,
   isRightVerdict,
   kindOf,
-  makeAbout,
   makeItem,
   misconceptionOf,
   QUESTION_KIND_IDS,
   QUESTION_KINDS,
   replaceItem,
   RUNGS,
-  seededRng,
   toSecondOfDay,
   WORD_PACKS,
   type Item,
@@ -37,6 +35,8 @@ import {
   type SecondOfDay,
   rungOfLesson,
 } from '@zeitpunkt/core';
+import { makeAbout } from '@zeitpunkt/core/question-kinds/make-about';
+import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
 import { VERDICT_WORDS } from '../../../shared/verdict-words';
 import type { Turning } from '../../../ui/dial-gesture';
 import { TurningDial } from '../../../ui/turning-dial';

@@ -3,7 +3,6 @@ import {
   kindOf,
   markOf,
   misconceptionOf,
-  predictionsOf,
   textOfResponse,
   WORD_PACKS,
   say,
@@ -14,6 +13,7 @@ import {
   type MisconceptionId,
   type Response,
 } from '@zeitpunkt/core';
+import { predictionsOf } from '@zeitpunkt/core/question-kinds/predictions';
 
 /** What an idea makes of a question. */
 export interface Tells {

@@ -1,9 +1,11 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { QuestionsFound } from '@zeitpunkt/contract';
-import { qtiPackage, type Item, type Lesson } from '@zeitpunkt/core';
+import type { Item, Lesson } from '@zeitpunkt/core';
+import { qtiPackage } from '@zeitpunkt/core/qti/out/package-out';
 import { strToU8, zipSync } from 'fflate';
-import { sendFile, sentenceOf } from '../../../shared/api';
+import { FileLook } from '../../../shared/file-look';
+import { FileChoice } from '../../../ui/file-choice';
 import { download, fileName } from '../../../shared/download';
 
 /** As large as the server reads. */
@@ -12,7 +14,7 @@ const MOST_BYTES = 20 * 2 ** 20;
 /** Questions as a package of the standard, for other programs and from them. */
 @Component({
   selector: 'zp-question-package',
-  imports: [MatButton],
+  imports: [FileChoice, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog #dialog aria-labelledby="package-name" (close)="closed.emit()">
@@ -47,17 +49,8 @@ const MOST_BYTES = 20 * 2 ** 20;
           Questions about times in words and digits, from whichever program. They are looked at first, and come after the beat that is
           chosen.
         </p>
-        <label class="file">
-          Choose a package
-          <input #chosen type="file" accept=".zip,application/zip" [disabled]="busy()" (change)="look(chosen)" />
-        </label>
-        @if (busy()) {
-          <p role="status">Looking through it … <button mat-button type="button" (click)="stop()">Stop</button></p>
-        }
-        @if (problem(); as problem) {
-          <p class="problem" role="alert">{{ problem }} Nothing was changed.</p>
-        }
-        @if (found(); as found) {
+        <zp-file-choice label="Choose a package" accept=".zip,application/zip" [look]="came" (chosen)="look($event)" />
+        @if (came.found(); as found) {
           <div role="status">
             <p>
               <strong>{{ found.taken.length }}</strong> {{ found.taken.length === 1 ? 'question' : 'questions' }} can be taken,
@@ -97,12 +90,6 @@ const MOST_BYTES = 20 * 2 ** 20;
     dialog {
       overflow: auto;
     }
-    .file {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1rem;
-      align-items: center;
-    }
   `,
 })
 export class QuestionPackage {
@@ -112,11 +99,8 @@ export class QuestionPackage {
   readonly add = output<readonly Item[]>();
   readonly closed = output();
   protected readonly made = computed(() => qtiPackage(this.lesson().items, this.lesson().settings));
-  protected readonly found = signal<QuestionsFound | null>(null);
-  protected readonly busy = signal(false);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly came = new FileLook<QuestionsFound>(MOST_BYTES);
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
-  private under: AbortController | null = null;
 
   open(): void {
     this.dialog().nativeElement.showModal();
@@ -130,31 +114,12 @@ export class QuestionPackage {
     );
   }
 
-  protected async look(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.[0];
-    if (!file) return;
-    this.found.set(null);
-    this.problem.set(null);
-    field.value = '';
-    if (file.size > MOST_BYTES) {
-      return this.problem.set(`This file has ${Math.round(file.size / 2 ** 20)} MB; a package may have ${MOST_BYTES / 2 ** 20} MB.`);
-    }
-    this.busy.set(true);
-    this.under = new AbortController();
-    try {
-      this.found.set(await sendFile<QuestionsFound>(`/api/lessons/${this.lessonId()}/questions/look`, file, this.under.signal));
-    } catch (error) {
-      if (!this.under.signal.aborted) this.problem.set(sentenceOf(error));
-    }
-    this.busy.set(false);
-  }
-
-  protected stop(): void {
-    this.under?.abort();
+  protected look(file: File): void {
+    void this.came.look(file, `/api/lessons/${this.lessonId()}/questions/look`);
   }
 
   protected take(): void {
-    const found = this.found();
+    const found = this.came.found();
     if (!found) return;
     this.add.emit(found.items as readonly Item[]);
     this.dialog().nativeElement.close();

@@ -15,7 +15,6 @@ import { MatButton } from '@angular/material/button';
 import {
   kindOf,
   misconceptionOf,
-  MOST_IDEAS,
   RUNGS,
   type DesignedSet,
   type Item,
@@ -23,9 +22,10 @@ import {
   type MisconceptionId,
   type Rung,
   rungOfLesson,
+  lengthText,
 } from '@zeitpunkt/core';
+import { MOST_IDEAS } from '@zeitpunkt/core/diagnosis/design-set';
 import { ask, sentenceOf } from '../../../shared/api';
-import { clock } from '../../../shared/clock';
 import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
 import { ideasOfClass, type ClassIdea } from './class-ideas';
 import { keyOf } from '../composer/what-it-tells';
@@ -49,7 +49,7 @@ export class SetDesigner {
   readonly add = output<readonly Item[]>();
   readonly closed = output();
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
-  protected readonly clock = clock;
+  protected readonly clock = lengthText;
   private readonly rungId = computed(() => rungOfLesson(this.lesson()));
   private readonly rung = computed((): Rung => RUNGS[this.rungId()]);
   protected readonly rungName = computed(() => this.rung().name);
