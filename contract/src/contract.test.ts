@@ -1,4 +1,37 @@
-import { BAND_CHOICES, BEAT_KINDS, EXPANDING_KINDS, DEFAULT_SETTINGS, freeHands, kindOf, letGoIntoGear, markOf, NEW_ASIDE, NEW_BUILD, QUESTION_KIND_IDS, QUESTION_KINDS, RUNGS, seededRng, setAside, setTime, stageAside, stageOfBuild, switchBand, takeAway, takeUp, toSecondOfDay, turnHand, WORD_PACKS, type BandChoice, type DialBuild, type Item, type Lesson, type Mark, type RoomCommand, type RoomState, type StageState } from '@zeitpunkt/core';
+import {
+  BAND_CHOICES,
+  BEAT_KINDS,
+  EXPANDING_KINDS,
+  DEFAULT_SETTINGS,
+  freeHands,
+  kindOf,
+  letGoIntoGear,
+  markOf,
+  NEW_ASIDE,
+  NEW_BUILD,
+  QUESTION_KIND_IDS,
+  QUESTION_KINDS,
+  RUNGS,
+  seededRng,
+  setAside,
+  setTime,
+  stageAside,
+  stageOfBuild,
+  switchBand,
+  takeAway,
+  takeUp,
+  toSecondOfDay,
+  turnHand,
+  WORD_PACKS,
+  type BandChoice,
+  type DialBuild,
+  type Item,
+  type Lesson,
+  type Mark,
+  type RoomCommand,
+  type RoomState,
+  type StageState,
+} from '@zeitpunkt/core';
 import { KEY_PICTURES } from '@zeitpunkt/core/live/room-key';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';

@@ -185,7 +185,7 @@ export const PaperStore = signalStore(
         if (!wish) return;
         onCleanup(
           drawVersions(wish, {
-            drawn: (versions) => patchState(store, { drawn: { of: wish, versions } }),
+            drawn: (versions) => patchState(store, { drawn: { of: wish, versions }, problem: null }),
             failed: (problem) => patchState(store, { problem }),
           }),
         );

@@ -1,0 +1,195 @@
+import { TestBed } from '@angular/core/testing';
+import { provideRouter, Router } from '@angular/router';
+import { fireEvent } from '@testing-library/dom';
+import { provideState, provideStore } from '@ngrx/store';
+import { dialLetter, draftLesson, DEFAULT_SETTINGS, NEW_PLAN, type Item, type PaperWish } from '@zeitpunkt/core';
+import { authFeature } from '../../state/auth';
+import { FakeServer, Refusal } from '../../testing/fake-server';
+import { paperWorkers, type PaperWorkerStandIn } from '../../testing/paper-workers';
+import { render, textOf, until } from '../../testing/render';
+import * as downloads from '../../shared/download';
+import { PaperPlace } from './paper-place';
+
+jest.mock('../../shared/download', () => ({ ...jest.requireActual('../../shared/download'), download: jest.fn() }));
+
+const LESSON = draftLesson({ rung: 'half-past', minutes: 12, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
+const PUPILS = ['Anouk', 'Bashir', 'Ceri'].map((name, index) => ({ id: `p${index}`, name, reference: null, leftAtMs: null }));
+const LEFT = { id: 'p9', name: 'Dov', reference: null, leftAtMs: 5 };
+const KEEP = 'POST /api/sheets';
+const SHEETS = 'GET /api/lessons/l1/sheets';
+const kept = { id: 's1', code: 'K7TQ', questions: 3, versions: 1, madeAtMs: Date.now(), classId: 'c1', sessions: [] };
+
+async function open(inputs: object = { id: 'l1' }, plan = NEW_PLAN) {
+  localStorage.clear();
+  paperWorkers.length = 0;
+  jest.mocked(downloads.download).mockClear();
+  const server = new FakeServer({
+    'GET /api/lessons': [{ id: 'l1', title: LESSON.title, facts: {}, archivedAtMs: null }],
+    'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 3 }],
+    'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson: LESSON },
+    'GET /api/classes/c1': { id: 'c1', name: 'Terns', pupils: [...PUPILS, LEFT] },
+    'GET /api/classes/c1/plan': { revision: 4, plan },
+    [SHEETS]: { sheets: [] },
+    [KEEP]: () => {
+      server.on(SHEETS, { sheets: [kept] });
+      return { id: 's1', code: 'K7TQ' };
+    },
+  });
+  const screen = await render(PaperPlace, inputs as Record<string, unknown>, [
+    provideRouter([]),
+    provideStore(),
+    provideState(authFeature),
+  ]);
+  await until(() => screen.page.querySelector('form') !== null);
+  const tick = async (name: RegExp) => {
+    fireEvent.click(screen.find.queryByRole('radio', { name }) ?? screen.find.getByRole('checkbox', { name }));
+    await screen.settled();
+  };
+  const versions = async (count: number) => {
+    fireEvent.change(screen.find.getByRole('combobox', { name: /^Versions/ }), { target: { value: String(count) } });
+    await screen.settled();
+  };
+  return { ...screen, server, tick, versions, save: () => screen.find.queryByRole('button', { name: 'Save as PDF' }) };
+}
+
+/** What was asked of workers last, with the worker. */
+const lastAsked = (type: string) =>
+  paperWorkers.flatMap((worker) => worker.asked.map((asked) => ({ worker, asked }))).findLast(({ asked }) => asked.type === type);
+const lookedAt = () => {
+  const last = lastAsked('look')?.asked;
+  return last?.type === 'look' ? (last.order.wish as Extract<PaperWish, { kind: 'sheet' }>) : null;
+};
+const makingOf = () => {
+  const { worker, asked } = lastAsked('make')!;
+  if (asked.type !== 'make') throw new Error('asked for something else');
+  const finish = () => worker.answer({ type: 'made', number: asked.number, file: new Blob(['%PDF']), pages: 2, missing: [] });
+  return { wish: asked.order.wish as Extract<PaperWish, { kind: 'sheet' }>, title: asked.title, finish };
+};
+function draw(): PaperWorkerStandIn {
+  const { worker, asked } = lastAsked('draw')!;
+  if (asked.type !== 'draw') throw new Error('asked for something else');
+  const { items, count } = asked.wish;
+  const versions = Array.from({ length: count }, (_, version) => ({
+    letter: dialLetter(version),
+    items: items.map((item) => ({ ...item, id: `${item.id}-${version}` }) as Item),
+  }));
+  worker.answer({ type: 'drawn', number: asked.number, versions });
+  return worker;
+}
+
+test('versions are drawn beside the page; then each pupil of the class has a copy of one, and those who left have none', async () => {
+  const { tick, versions, save, page } = await open();
+  await tick(/a copy for each of the 3 pupils of Terns/);
+  await versions(2);
+  expect(textOf(page)).toContain('The versions are being drawn …');
+  expect(save()).toBeNull();
+  const worker = draw();
+  expect(worker.isOver).toBe(true);
+  await until(() => lookedAt()?.copies.length === 3);
+  expect(lookedAt()!.copies).toEqual([
+    { pupil: 'Anouk', letter: 'A' },
+    { pupil: 'Bashir', letter: 'B' },
+    { pupil: 'Ceri', letter: 'A' },
+  ]);
+  expect(save()).not.toBeNull();
+});
+
+test('what was chosen before is not drawn to its end, and a drawing that fails says so', async () => {
+  const { versions, find } = await open();
+  await versions(2);
+  const first = lastAsked('draw')!.worker;
+  await versions(3);
+  expect(first.isOver).toBe(true);
+  const { worker, asked } = lastAsked('draw')!;
+  expect(asked).toMatchObject({ wish: { count: 3, items: LESSON.items } });
+  worker.answer({ type: 'failed', number: asked.number, sentence: 'x' });
+  await until(() => find.queryByRole('alert') !== null);
+  expect(textOf(find.getByRole('alert'))).toContain('The versions could not be drawn');
+});
+
+test('a sheet is kept with the questions that were chosen before its file is made, and the same one only once', async () => {
+  const { tick, press, server, find, page } = await open();
+  const [, ...others] = LESSON.items;
+  fireEvent.click(find.getAllByRole('checkbox', { name: /^1\. / })[0]!);
+  await until(() => lookedAt()?.versions[0]?.items.length === others.length);
+  await press('Save as PDF');
+  await until(() => lastAsked('make') !== undefined);
+  const sent = server.sent(KEEP)[0] as { file: { items: Item[]; beats: object[] }; versions: number; classId: null; copies: object[] };
+  expect(sent).toMatchObject({ versions: 1, classId: null, copies: [], lessonId: 'l1' });
+  expect(sent.file.items.map(({ id }) => id)).toEqual(others.map(({ id }) => id));
+  expect(sent.file.beats).toHaveLength(2 * others.length);
+  const { wish, title, finish } = makingOf();
+  expect([wish.code, title]).toEqual(['K7TQ', `${LESSON.title} K7TQ`]);
+  finish();
+  await until(() => textOf(page).includes('Saved: 2 pages, 1 kB.'));
+  expect(downloads.download).toHaveBeenCalledTimes(1);
+
+  await press('Save as PDF');
+  await until(() => jest.mocked(downloads.download).mock.calls.length === 1 && lastAsked('make')!.asked.number > 2);
+  makingOf().finish();
+  expect(server.sent(KEEP)).toHaveLength(1);
+  await tick(/with names$/);
+  await until(() => (lookedAt()?.copies.length ?? 0) === 3);
+  await press('Save as PDF');
+  await until(() => server.sent(KEEP).length === 2);
+  expect(server.sent(KEEP)[1]).toMatchObject({ classId: 'c1', copies: PUPILS.map(({ id }) => ({ pupilId: id, version: 0 })) });
+});
+
+test('a sheet that cannot be kept is not printed, for its answers could never be typed in', async () => {
+  const { press, server, find } = await open();
+  server.on(KEEP, new Refusal('SHEET_UNREADABLE', 'Two questions of the sheet carry the id “q1”.', 400));
+  await until(() => lookedAt() !== null);
+  await press('Save as PDF');
+  await until(() => find.queryByRole('alert') !== null);
+  expect(textOf(find.getByRole('alert'))).toBe('Two questions of the sheet carry the id “q1”.');
+  expect(lastAsked('make')).toBeUndefined();
+});
+
+test('a sheet that was printed before leads to its answers, is printed again as it was, and is deleted only when that is confirmed', async () => {
+  HTMLDialogElement.prototype.showModal ??= () => undefined;
+  HTMLDialogElement.prototype.close ??= () => undefined;
+  const { press, server, find, setInputs } = await open();
+  server.on(SHEETS, { sheets: [kept] });
+  await setInputs({ of: 'c1' });
+  await until(() => find.queryByRole('button', { name: /^Print again/ }) !== null);
+  server.on('POST /api/sheets/s1/answers', { sessionId: 'e1' });
+  const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  await press(/^Type in answers of Terns/);
+  await until(() => went.mock.calls.length > 0);
+  expect(went).toHaveBeenCalledWith(['/review', 'e1', 'enter']);
+
+  const items = [...LESSON.items, ...LESSON.items.map((item) => ({ ...item, id: `${item.id}-b` }))];
+  server.on('GET /api/sheets/s1', {
+    id: 's1',
+    code: 'K7TQ',
+    file: { ...LESSON, items },
+    versions: 2,
+    copies: [{ pupil: 'Anouk', version: 1 }],
+  });
+  await press(/^Print again/);
+  await until(() => lastAsked('make') !== undefined);
+  const { wish } = makingOf();
+  expect(wish.copies).toEqual([{ pupil: 'Anouk', letter: 'B' }]);
+  expect(wish.versions.map((one) => one.items.length)).toEqual([LESSON.items.length, LESSON.items.length]);
+  expect(wish.versions[1]!.items[0]!.id).toBe(`${LESSON.items[0]!.id}-b`);
+
+  const remove = 'POST /api/sheets/s1/delete';
+  server.on(remove, undefined);
+  await press(/^Delete sheet|^Delete$/);
+  expect(server.sent(remove)).toHaveLength(0);
+  server.on(SHEETS, { sheets: [] });
+  fireEvent.click([...document.querySelectorAll('button')].find((button) => button.textContent === 'Delete the sheet')!);
+  await until(() => server.sent(remove).length === 1);
+  await until(() => find.queryByRole('button', { name: /^Print again/ }) === null);
+});
+
+test('without a lesson there is what every class uses; a paper that lacks something says what', async () => {
+  const { tick, page, save } = await open({});
+  expect(save()).not.toBeNull();
+  await tick(/^Sheet/);
+  expect([textOf(page).includes('Choose a lesson.'), save()]).toEqual([true, null]);
+  await tick(/^Daily cards/);
+  expect(textOf(page)).toContain('This class has no daily cards. Begin them on the ladder.');
+  await tick(/^Reference chart/);
+  expect(save()).not.toBeNull();
+});
