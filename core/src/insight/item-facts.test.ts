@@ -71,7 +71,7 @@ test('what stood out: at most five sentences, each with the answers that it is a
     ...['a', 'b', 'c', 'd'].map((id) => ({ ...answered(id, '7:30', '7:30'), id: `${id} again`, askingId: 'again', ideas: [] })),
   ];
   const questions = itemFacts(['7:30', '2:45', 'again'], answers).map((facts, place) => ({
-    number: place + 1,
+    name: String(place + 1),
     facts,
     againOf: facts.askingId === 'again' ? '7:30' : null,
   }));

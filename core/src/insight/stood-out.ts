@@ -11,8 +11,8 @@ export interface StoodOut {
 
 /** What is looked at for what stood out. */
 export interface LessonSeen {
-  /** In the order asked, with the number that each is known by, from 1, and what it asks again, if it does. */
-  readonly questions: readonly { readonly number: number; readonly facts: ItemFacts; readonly againOf: string | null }[];
+  /** In the order asked, with the name that each is known by ("1", on one version of a sheet "1 B"), and what it asks again. */
+  readonly questions: readonly { readonly name: string; readonly facts: ItemFacts; readonly againOf: string | null }[];
   /** The answers that count, each with the ideas that its mark names. */
   readonly answers: readonly (InsightAnswer & { readonly ideas: readonly MisconceptionId[] })[];
 }
@@ -32,11 +32,11 @@ const all = ({ facts }: LessonSeen['questions'][number]) => facts.groups.flatMap
 const people = (count: number) => (count === 1 ? 'one pupil' : `${count} pupils`);
 
 function doubts({ questions }: LessonSeen): StoodOut[] {
-  return questions.flatMap(({ number, facts: { doubt } }) =>
+  return questions.flatMap(({ name, facts: { doubt } }) =>
     doubt
       ? [
           {
-            text: `Look at the key of question ${number}: most of those who got the rest right gave “${doubt.text}”.`,
+            text: `Look at the key of question ${name}: most of those who got the rest right gave “${doubt.text}”.`,
             answers: doubt.answers,
           },
         ]
@@ -46,7 +46,6 @@ function doubts({ questions }: LessonSeen): StoodOut[] {
 
 /** The two ideas that would explain most. An answer that several ideas explain counts for each in part. */
 function ideas({ questions, answers }: LessonSeen): StoodOut[] {
-  const numbers = new Map(questions.map(({ number, facts }) => [facts.askingId, number]));
   const byIdea = new Map<MisconceptionId, { weight: number; answers: InsightAnswer[] }>();
   for (const one of answers) {
     for (const id of one.ideas) {
@@ -62,7 +61,8 @@ function ideas({ questions, answers }: LessonSeen): StoodOut[] {
     .slice(0, 2)
     .map(([id, { answers: shows }]) => {
       const count = new Set(shows.map(({ pupilId }) => pupilId)).size;
-      const where = [...new Set(shows.map(({ askingId }) => numbers.get(askingId) ?? 0))].sort((one, other) => one - other);
+      const askings = new Set(shows.map(({ askingId }) => askingId));
+      const where = questions.filter(({ facts }) => askings.has(facts.askingId)).map(({ name }) => name);
       const places = where.length > 3 ? `${where.length} questions` : `question ${where.join(', ')}`;
       return { text: `“${misconceptionOf(id).name}” would explain answers of ${people(count)}, in ${places}.`, answers: shows };
     });
@@ -75,7 +75,7 @@ function changes({ questions }: LessonSeen): StoodOut[] {
     if (!first || again.facts.answered === 0 || first.facts.answered === 0) return [];
     const { right, answered } = again.facts;
     const before = `${first.facts.right} of ${first.facts.answered}`;
-    return [{ text: `Asked again, question ${first.number} was right for ${right} of ${answered}; at first for ${before}.`, answers: all(again) }]; // prettier-ignore
+    return [{ text: `Asked again, question ${first.name} was right for ${right} of ${answered}; at first for ${before}.`, answers: all(again) }]; // prettier-ignore
   });
 }
 
@@ -84,7 +84,7 @@ function hardest({ questions }: LessonSeen): StoodOut[] {
   const hard = questions.filter(({ facts }) => facts.answered >= ENOUGH && facts.right / facts.answered < HARD);
   const [one] = hard.sort((a, b) => share(a) - share(b));
   if (!one) return [];
-  return [{ text: `Question ${one.number} was the hardest: right for ${one.facts.right} of ${one.facts.answered}.`, answers: all(one) }];
+  return [{ text: `Question ${one.name} was the hardest: right for ${one.facts.right} of ${one.facts.answered}.`, answers: all(one) }];
 }
 
 function notSure({ questions }: LessonSeen): StoodOut[] {
@@ -92,13 +92,13 @@ function notSure({ questions }: LessonSeen): StoodOut[] {
     .map((one) => ({ one, unsure: all(one).filter(({ response }) => isNotSure(response)) }))
     .sort((a, b) => b.unsure.length - a.unsure.length);
   if (!most || most.unsure.length < 2) return [];
-  return [{ text: `In question ${most.one.number}, ${people(most.unsure.length)} said that they were not sure.`, answers: most.unsure }];
+  return [{ text: `In question ${most.one.name}, ${people(most.unsure.length)} said that they were not sure.`, answers: most.unsure }];
 }
 
 function nothingNew({ questions }: LessonSeen): StoodOut[] {
   const known = questions.filter(({ facts }) => facts.separates === 'all-right' && facts.answered >= ENOUGH);
   if (known.length === 0) return [];
-  const which = known.map(({ number }) => number);
+  const which = known.map(({ name }) => name);
   const names = which.length === 1 ? `Question ${which[0]} was` : `Questions ${which.slice(0, -1).join(', ')} and ${which.at(-1)} were`;
   return [{ text: `${names} right for everybody: nothing was to be found out there.`, answers: known.flatMap(all) }];
 }

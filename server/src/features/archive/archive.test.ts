@@ -62,6 +62,7 @@ test.each<[string, (files: Files) => Files, string, string]>([
   ['with a broken answer', (files) => ({ ...files, 'results.jsonl': strToU8('{"responseId":1}\n') }), 'RESULTS_UNREADABLE', 'line 1'],
   ['with a broken plan', (files) => ({ ...files, 'plan.json': as({ formatVersion: 1, schoolDays: [9] }) }), 'PLAN_UNREADABLE', 'daysOff'],
   ['with a broken lesson', (files) => ({ ...files, [`lessons/${randomUUID()}.lesson.json`]: as({ format: 'zeitpunkt-lesson' }) }), 'LESSON_UNREADABLE', '/'], // prettier-ignore
+  ['with a broken lesson that was taught', (files) => ({ ...files, [`taught/${room.detail.id}.lesson.json`]: strToU8('{') }), 'FILE_UNREADABLE', 'taught/'], // prettier-ignore
 ])('an archive %s is refused with the place, and nothing is changed', async (_name, change, code, place) => {
   const changed = zipSync(change(await out()));
   const before = rowsIn(other);
@@ -110,6 +111,10 @@ test('a class goes out whole and comes in on another server: pupils, answers, ma
   const humans = (body: string) =>
     (parse(body, { columns: true, bom: true }) as Record<string, string>[]).map(({ pupil, answer, verdict, correction_reason }) => [pupil, answer, verdict, correction_reason]); // prettier-ignore
   expect(humans(await results(there, classId!))).toEqual(humans(await results(teacher, room.detail.classId)));
+  // The lesson is there as it was taught, with its script, not put together from its questions.
+  const taughtOf = async (who: Browser) => (await who.send('GET', `/api/sessions/${room.detail.id}`)).json().lesson;
+  expect((await taughtOf(there)).beats.length).toBeGreaterThan(10);
+  expect(await taughtOf(there)).toEqual(await taughtOf(teacher));
   // What is there already is not made twice.
   expect((await into('take', archive, there)).json()).toMatchObject({ code: 'CLASS_HERE', status: 409 });
 });

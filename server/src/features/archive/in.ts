@@ -20,11 +20,13 @@ export interface Archive {
   readonly file: ClassFile;
   readonly plan: ClassPlan | null;
   readonly lessons: ReadonlyMap<string, Lesson>;
+  /** Lessons as they were taught, by the session. */
+  readonly taught: ReadonlyMap<string, Lesson>;
   readonly rows: readonly ResultRow[];
 }
 
 const AT_ONCE = 200;
-const LESSON_PATH = /^lessons\/([0-9a-f-]{36})\.lesson\.json$/;
+const LESSON_PATH = /^(lessons|taught)\/([0-9a-f-]{36})\.lesson\.json$/;
 
 /** @throws CoreError FILE_UNREADABLE, CLASS_UNREADABLE, PLAN_UNREADABLE, LESSON_UNREADABLE, RESULTS_UNREADABLE, FORMAT_NEWER, with the place */
 export async function readArchive(files: ReadonlyMap<string, Uint8Array>): Promise<Archive> {
@@ -33,16 +35,16 @@ export async function readArchive(files: ReadonlyMap<string, Uint8Array>): Promi
   const file = stored.classFile(jsonOf(classFile, PATHS.class));
   const planFile = files.get(PATHS.plan);
   const plan = planFile ? stored.plan(jsonOf(planFile, PATHS.plan), file.name) : null;
-  const lessons = new Map<string, Lesson>();
+  const found = { lessons: new Map<string, Lesson>(), taught: new Map<string, Lesson>() };
   for (const [path, bytes] of files) {
-    const id = LESSON_PATH.exec(path)?.[1];
+    const [, folder, id] = LESSON_PATH.exec(path) ?? [];
     if (id === undefined) continue;
-    lessons.set(id, stored.lesson(jsonOf(bytes, path), path));
+    found[folder as keyof typeof found].set(id, stored.lesson(jsonOf(bytes, path), path));
     await setImmediate();
   }
   const rows = await readRows(files.get(PATHS.results));
   mustBelongTogether(file, rows);
-  return { file, plan, lessons, rows };
+  return { file, plan, ...found, rows };
 }
 
 async function readRows(bytes: Uint8Array | undefined): Promise<ResultRow[]> {
@@ -93,7 +95,7 @@ export function lookAtArchive(db: Db, { file, lessons, rows }: Archive): Archive
 
 /** Makes a class of an archive. Runs inside a transaction of whoever calls, so that it is done whole or not at all. @returns the class */
 export function takeArchive(db: Db, teacherId: string, archive: Archive, nowMs: number): string {
-  const { file, plan, lessons, rows } = archive;
+  const { file, plan, lessons, taught, rows } = archive;
   const { id: classId } = insertClass(db, { teacherId, name: file.name, pupilNames: [], createdAtMs: nowMs });
   changeClass(db, classId, { keepDays: file.keepDays });
   liveQueries(db).setDoorAdmits(classId, file.doorAdmits);
@@ -129,6 +131,7 @@ export function takeArchive(db: Db, teacherId: string, archive: Archive, nowMs: 
       sessionsToAdd: bySession(rows),
     },
     nowMs,
+    taught,
   );
   takeNotes(db, classId, file, pupilOf);
   return classId;

@@ -15,7 +15,9 @@ export const PATHS = {
   class: 'class.json',
   plan: 'plan.json',
   results: 'results.jsonl',
+  /** A lesson of the series, and one as it was taught in a session. */
   lesson: (id: string) => `lessons/${id}.lesson.json`,
+  taught: (sessionId: string) => `taught/${sessionId}.lesson.json`,
 } as const;
 
 interface OwnClass {
@@ -40,11 +42,19 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
     const row = ownLesson(db, teacherId, lessonId);
     if (row) yield { path: PATHS.lesson(lessonId), pieces: [writeLesson(stored.lesson(row.draft, row.title))] };
   }
-  yield { path: PATHS.results, pieces: lines(db, id) };
+  const taught = new Set<string>();
+  yield { path: PATHS.results, pieces: lines(db, id, taught) };
+  // The answers are written by now: their lessons are known, and can be read.
+  for (const sessionId of taught) {
+    const { file, session } = liveQueries(db).session(sessionId)!;
+    yield { path: PATHS.taught(sessionId), pieces: [writeLesson(stored.lesson(file, session.title))] };
+  }
 }
 
-async function* lines(db: Db, classId: string): AsyncGenerator<string> {
+/** The answers, one a line. @param sessions gets the sessions that they were given in */
+async function* lines(db: Db, classId: string, sessions: Set<string>): AsyncGenerator<string> {
   for await (const rows of resultRows(db, classId, null)) {
+    if (rows[0]) sessions.add(rows[0].sessionId);
     if (rows.length > 0) yield rows.map((row) => `${JSON.stringify(writeResult(row))}\n`).join('');
   }
 }

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
-import { CoreError, sameJson, writeMark, writeResponse, type Item, type ResultRow } from '@zeitpunkt/core';
+import { CoreError, sameJson, writeMark, writeResponse, type Item, type Lesson, type ResultRow } from '@zeitpunkt/core';
 import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
@@ -76,12 +76,22 @@ export async function planResults(db: Db, classId: string, rows: readonly Result
 const elsewhere = ({ pupil: name, lesson }: ResultRow) =>
   new CoreError('RESULTS_ELSEWHERE', `The answers of ${name} to “${lesson}” belong to another class of this school; nothing was taken in.`);
 
-/** Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all. */
-export function takeResults(db: Db, teacherId: string, classId: string, plan: ResultsPlan, nowMs: number): void {
+/**
+ * Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all.
+ * @param taught lessons that are known, by their session; any other is put together from its questions
+ */
+export function takeResults(
+  db: Db,
+  teacherId: string,
+  classId: string,
+  plan: ResultsPlan,
+  nowMs: number,
+  taught: ReadonlyMap<string, Lesson> = new Map(),
+): void {
   const queries = liveQueries(db);
   const review = reviewQueries(db);
   insertPupils(db, classId, plan.pupilsToAdd);
-  for (const rows of plan.sessionsToAdd) addSession(db, teacherId, classId, rows, nowMs);
+  for (const rows of plan.sessionsToAdd) addSession(db, { teacherId, classId, rows, known: taught.get(rows[0]!.sessionId) ?? null }, nowMs);
   const attempts = new Map<string, number>();
   const isNew = new Set(plan.sessionsToAdd.map(([first]) => first!.sessionId));
   for (const row of plan.add) {
@@ -114,8 +124,16 @@ export function takeResults(db: Db, teacherId: string, classId: string, plan: Re
   }
 }
 
-/** A lesson that is not there, put together from its questions, and put away: what was taught of it is in the review. */
-function addSession(db: Db, teacherId: string, classId: string, rows: readonly ResultRow[], nowMs: number): void {
+interface SessionToAdd {
+  readonly teacherId: string;
+  readonly classId: string;
+  readonly rows: readonly ResultRow[];
+  /** The lesson as it was taught, where it came with its answers. */
+  readonly known: Lesson | null;
+}
+
+/** A lesson that is not there, put together from its questions where it is not known, and put away: it is in the review. */
+function addSession(db: Db, { teacherId, classId, rows, known }: SessionToAdd, nowMs: number): void {
   const [first] = rows as [ResultRow, ...ResultRow[]];
   const asked = [...new Map(rows.map((row) => [row.askingId, row])).values()].sort((one, other) => one.number - other.number);
   const items = new Map<string, Item>();
@@ -130,10 +148,11 @@ function addSession(db: Db, teacherId: string, classId: string, rows: readonly R
       sessionId: first.sessionId,
       teacherId,
       classId,
-      file: lessonOfQuestions(
-        { title: first.lesson, goal: 'Taken in from a file of results.', rung: first.rung, settings: first.settings },
-        [...items.values()],
-      ),
+      file:
+        known ??
+        lessonOfQuestions({ title: first.lesson, goal: 'Taken in from a file of results.', rung: first.rung, settings: first.settings }, [
+          ...items.values(),
+        ]),
       askings: asked.map(({ askingId: id, item }) => ({ id, item })),
       pace: first.pace,
       title: first.lesson,

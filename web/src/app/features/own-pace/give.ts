@@ -113,6 +113,8 @@ const USUAL_DAYS = 7;
     </zp-teacher-frame>
   `,
   styles: `
+    @use '../../../styles/options' as *;
+
     form {
       display: grid;
       gap: 1rem;
@@ -120,18 +122,7 @@ const USUAL_DAYS = 7;
       margin-top: 1rem;
     }
     fieldset {
-      display: grid;
-      gap: 0.35rem;
-      margin: 0;
-      padding: 0.5rem 1rem 0.75rem;
-      border: 1px solid var(--line);
-      border-radius: 6px;
-    }
-    fieldset label {
-      display: flex;
-      gap: 0.5rem;
-      align-items: center;
-      min-height: 2rem;
+      @include options;
     }
     ul {
       display: grid;

@@ -4,7 +4,15 @@ import type { MarkedResponse } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
 import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import type { Opened } from './review-store';
-import { rowsFor, type ReviewCell, type ReviewQuestion, type ReviewTable, type RowFilter, type RowOrder } from './review-table';
+import {
+  rowsFor,
+  type ReviewCell,
+  type ReviewQuestion,
+  type ReviewRow,
+  type ReviewTable,
+  type RowFilter,
+  type RowOrder,
+} from './review-table';
 
 const ORDERS: Record<RowOrder, string> = { class: 'as in the class', look: 'most to look at first', name: 'by name' };
 const FILTERS: Record<RowFilter, string> = {
@@ -32,6 +40,14 @@ export class AnswerGrid {
   protected readonly filters = Object.entries(FILTERS);
   protected readonly rows = computed(() => rowsFor(this.table(), this.order(), this.filter()));
 
+  /** The cells that are seen: of a column with several questions the one that the pupil was asked. */
+  protected cellsOf({ cells }: ReviewRow): readonly ReviewCell[] {
+    return this.table().columns.map((questions) => {
+      const some = cells.filter(({ question }) => questions.includes(question));
+      return some.find(({ last }) => last !== null) ?? some[0]!;
+    });
+  }
+
   protected isOpen({ pupil, question }: ReviewCell): boolean {
     const at = this.at();
     return at?.kind === 'cell' && at.pupilId === pupil.id && at.askingId === question.askingId;
@@ -50,7 +66,7 @@ export class AnswerGrid {
   protected heard({ pupil, question }: ReviewCell, last: MarkedResponse): string {
     const verdict = `${VERDICT_WORDS[last.mark.verdict].words} ${misconceptionNames(last.mark)}`;
     const more = `${last.correction ? ', corrected' : ''}${counts(last) ? '' : ', late, not counted'}`;
-    return `${pupil.name}, question ${question.number}: ${verdict}${more}`;
+    return `${pupil.name}, question ${question.name}: ${verdict}${more}`;
   }
 
   protected readonly counts = counts;

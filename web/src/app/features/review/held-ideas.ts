@@ -3,6 +3,7 @@ import { misconceptionOf, type Diagnosis } from '@zeitpunkt/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { answersIn, Diagnoser } from '../../shared/diagnosis/diagnoser';
 import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
+import type { ReviewQuestion } from './review-table';
 
 /** Which ideas explain a pupil's answers over the whole lesson: a hint with its evidence, every answer of which can be opened. */
 @Component({
@@ -27,7 +28,7 @@ import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
                 {{ idea.words }}
                 @for (one of idea.evidence; track one.askingId) {
                   <button type="button" class="link" (click)="opened.emit({ pupilId: row.pupil.id, askingId: one.askingId })">
-                    question {{ one.number }}
+                    question {{ one.question }}
                   </button>
                 }
               </p>
@@ -61,6 +62,7 @@ import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
 })
 export class HeldIdeas {
   readonly detail = input.required<SessionDetail>();
+  readonly questions = input.required<readonly ReviewQuestion[]>();
   readonly opened = output<{ readonly pupilId: string; readonly askingId: string }>();
   private readonly diagnoser = inject(Diagnoser);
   protected readonly progress = signal<number | null>(null);
@@ -71,7 +73,7 @@ export class HeldIdeas {
   /** Pupils of whom something is worth saying, those with a settled idea first. */
   protected readonly rows = computed(() => {
     const { pupils, live } = this.detail();
-    const numbers = new Map(live.room.run.askings.map(({ id }, index) => [id, index + 1]));
+    const names = new Map(this.questions().map(({ askingId, name }) => [askingId, name]));
     const askingOf = new Map(live.responses.map(({ id, askingId }) => [id, askingId]));
     const rows = pupils.flatMap((pupil) => {
       const diagnosis = this.found()?.get(pupil.id);
@@ -82,7 +84,7 @@ export class HeldIdeas {
         nextMove: misconceptionOf(idea.id).nextMove,
         evidence: idea.evidence.flatMap((id) => {
           const askingId = askingOf.get(id);
-          return askingId === undefined ? [] : [{ askingId, number: numbers.get(askingId) ?? 0 }];
+          return askingId === undefined ? [] : [{ askingId, question: names.get(askingId) ?? '' }];
         }),
       }));
       return ideas.length > 0 ? [{ pupil, ideas }] : [];

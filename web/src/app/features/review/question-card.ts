@@ -29,7 +29,7 @@ interface Given {
   imports: [MatButton, ResponseView, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 [zpTakesFocus]="question().askingId">Question {{ question().number }}</h2>
+    <h2 [zpTakesFocus]="question().askingId">Question {{ question().name }}</h2>
     <p>
       {{ question().view.stem }} <span class="facts">Right: {{ question().textOf(question().key) }}.</span>
     </p>

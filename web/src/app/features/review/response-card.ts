@@ -16,7 +16,7 @@ import type { ReviewCell } from './review-table';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (cell().last; as last) {
-      <h2 [zpTakesFocus]="cell().pupil.id + cell().question.askingId">{{ cell().pupil.name }}, question {{ cell().question.number }}</h2>
+      <h2 [zpTakesFocus]="cell().pupil.id + cell().question.askingId">{{ cell().pupil.name }}, question {{ cell().question.name }}</h2>
       <p class="verdict">{{ verdicts[last.mark.verdict].sign }} {{ verdicts[last.mark.verdict].words }}</p>
       <div class="pair">
         <figure>

@@ -1,6 +1,6 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
-import type { MarkCorrect, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
+import type { MarkCorrect, MarkedResponse, ReviewNotes, SessionDetail, SheetOfSession } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import type { InsightAnswer } from '@zeitpunkt/core';
 import { itemFacts } from '@zeitpunkt/core/insight/item-facts';
@@ -19,6 +19,8 @@ export type Opened =
 
 interface ReviewState {
   readonly detail: SessionDetail | null;
+  /** The versions of the sheet that was answered, as asking ids; none where there was no sheet. */
+  readonly versions: readonly (readonly string[])[];
   readonly problem: string | null;
   readonly opened: Opened | null;
   /** What was done last, so that it can be taken back. */
@@ -27,11 +29,11 @@ interface ReviewState {
 
 /** One taught lesson under review. */
 export const ReviewStore = signalStore(
-  withState<ReviewState>({ detail: null, problem: null, opened: null, word: null }),
-  withComputed(({ detail }) => ({
+  withState<ReviewState>({ detail: null, versions: [], problem: null, opened: null, word: null }),
+  withComputed(({ detail, versions }) => ({
     table: computed(() => {
       const loaded = detail();
-      return loaded && reviewTable(loaded);
+      return loaded && reviewTable(loaded, versions());
     }),
     answers: computed(() => {
       const loaded = detail();
@@ -58,8 +60,8 @@ export const ReviewStore = signalStore(
   })),
   withComputed(({ detail, names, table, facts, answers, opened }) => ({
     stoodOut: computed(() => {
-      const questions = (table()?.questions ?? []).map(({ askingId, number, againOf }) => ({
-        number,
+      const questions = (table()?.questions ?? []).map(({ askingId, name, againOf }) => ({
+        name,
         againOf,
         facts: facts().get(askingId)!,
       }));
@@ -69,13 +71,13 @@ export const ReviewStore = signalStore(
     shown: computed(() => {
       const at = opened();
       if (at?.kind !== 'answers') return null;
-      const numbers = new Map((table()?.questions ?? []).map(({ askingId, number }) => [askingId, number]));
+      const questionNames = new Map((table()?.questions ?? []).map(({ askingId, name }) => [askingId, name]));
       const lessonTitle = detail()!.lesson.title;
       const inLesson = (one: InsightAnswer): AnswerInLesson => ({
         ...one,
         pupilName: names().get(one.pupilId) ?? '',
         lessonTitle,
-        number: numbers.get(one.askingId) ?? 0,
+        question: questionNames.get(one.askingId) ?? '',
       });
       return { title: at.title, answers: at.answers.map(inLesson) };
     }),
@@ -103,8 +105,14 @@ export const ReviewStore = signalStore(
     };
     return {
       async load(sessionId: string): Promise<void> {
-        patchState(store, { detail: null, problem: null, opened: null, word: null });
-        await attempt(async () => patchState(store, { detail: await ask<SessionDetail>('GET', `/api/sessions/${sessionId}`) }));
+        patchState(store, { detail: null, versions: [], problem: null, opened: null, word: null });
+        await attempt(async () => {
+          const [detail, { sheet }] = await Promise.all([
+            ask<SessionDetail>('GET', `/api/sessions/${sessionId}`),
+            ask<SheetOfSession>('GET', `/api/sessions/${sessionId}/sheet`),
+          ]);
+          patchState(store, { detail, versions: sheet?.versions ?? [] });
+        });
       },
       open: (opened: Opened | null) => patchState(store, { opened, word: null }),
 

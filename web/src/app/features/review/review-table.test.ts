@@ -60,3 +60,19 @@ test('pupils stand as in the class, by name, or those first of whom most is to b
   expect(names('class', 'unsure')).toEqual([]);
   expect(names('class', 'late')).toEqual([]);
 });
+
+test('of a sheet in versions, questions in one place stand in one column, under the number on paper and the version', () => {
+  const detail = withRun(
+    { askings: [askingOf('q1', 'closed'), { ...askingOf('q2', 'closed') }, { ...askingOf('q1', 'closed'), id: 'b1' }, { ...askingOf('q2', 'closed'), id: 'b2' }] }, // prettier-ignore
+    { responses: [responseOf('Anouk', 'q1'), { ...responseOf('Bashir', 'q2'), askingId: 'b2' }] },
+  );
+  const versions = [['q1', 'q2'], ['b1', 'b2']]; // prettier-ignore
+  const sheet = reviewTable(detail, versions);
+  expect(sheet.questions.map(({ name }) => name)).toEqual(['1 A', '2 A', '1 B', '2 B']);
+  expect(sheet.columns.map((column) => column.map(({ askingId }) => askingId))).toEqual([['q1', 'b1'], ['q2', 'b2']]); // prettier-ignore
+  // One version, or no sheet, is a lesson like any other.
+  for (const plain of [reviewTable(detail, [['q1', 'q2', 'b1', 'b2']]), reviewTable(detail)]) {
+    expect(plain.questions.map(({ name }) => name)).toEqual(['1', '2', '3', '4']);
+    expect(plain.columns.map(({ length }) => length)).toEqual([1, 1, 1, 1]);
+  }
+});

@@ -1,4 +1,5 @@
 import {
+  dialLetter,
   isNotSure,
   isRightVerdict,
   kindOf,
@@ -18,8 +19,8 @@ import { counts } from '../../shared/late';
 /** One question that was asked, with what the class made of it. */
 export interface ReviewQuestion {
   readonly askingId: string;
-  /** In the order asked, from 1. */
-  readonly number: number;
+  /** What it is called: its number in the order asked, from 1; on a sheet in versions the number on paper and the version, "1 B". */
+  readonly name: string;
   /** Kind and key: "Read a dial, 7:30"; from the second time on "…, again". */
   readonly title: string;
   readonly key: Response;
@@ -52,13 +53,18 @@ export interface ReviewRow {
 
 export interface ReviewTable {
   readonly questions: readonly ReviewQuestion[];
+  /** Questions that stand in one column, each pupil having been asked one of them: those in one place of a sheet in versions. */
+  readonly columns: readonly (readonly ReviewQuestion[])[];
   readonly rows: readonly ReviewRow[];
   /** Pupils who never joined. */
   readonly absent: readonly Pupil[];
 }
 
-/** Questions by pupils, from a session's responses. */
-export function reviewTable(detail: SessionDetail): ReviewTable {
+/**
+ * Questions by pupils, from a session's responses.
+ * @param versions of the sheet that was answered, as asking ids in the order on paper; none where there was no sheet
+ */
+export function reviewTable(detail: SessionDetail, versions: readonly (readonly string[])[] = []): ReviewTable {
   const { responses, room } = detail.live;
   const { settings } = detail.lesson;
   const latest = new LatestAttempts(responses.filter(counts));
@@ -67,7 +73,7 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
     responses.filter((one) => one.pupilId === pupilId && one.askingId === askingId).sort((a, b) => a.attempt - b.attempt);
   const questions = room.run.askings.map((asking, index) => {
     const before = room.run.askings.slice(0, index).find(({ item }) => item.id === asking.item.id)?.id ?? null;
-    return question(asking, index + 1, before, [...latest.at(asking.id).values()], settings);
+    return question(asking, nameOf(asking.id, index, versions), before, [...latest.at(asking.id).values()], settings);
   });
   const joined = new Set([...detail.live.participants.map((one) => one.pupilId), ...detail.live.responses.map((one) => one.pupilId)]);
   const rows = detail.pupils
@@ -81,12 +87,23 @@ export function reviewTable(detail: SessionDetail): ReviewTable {
         last: latest.of(pupil.id, one.askingId) ?? late.of(pupil.id, one.askingId) ?? null,
       })),
     }));
-  return { questions, rows, absent: detail.pupils.filter((pupil) => !joined.has(pupil.id)) };
+  const places = versions.length > 1 ? Math.max(...versions.map(({ length }) => length)) : 0;
+  const columns =
+    places === 0
+      ? questions.map((one) => [one])
+      : Array.from({ length: places }, (_, place) => questions.filter(({ askingId }) => versions.some((ids) => ids[place] === askingId)));
+  return { questions, columns, rows, absent: detail.pupils.filter((pupil) => !joined.has(pupil.id)) };
+}
+
+function nameOf(askingId: string, index: number, versions: readonly (readonly string[])[]): string {
+  const version = versions.findIndex((ids) => ids.includes(askingId));
+  if (versions.length < 2 || version < 0) return String(index + 1);
+  return `${versions[version]!.indexOf(askingId) + 1} ${dialLetter(version)}`;
 }
 
 function question(
   { id, item }: Asking,
-  number: number,
+  name: string,
   againOf: string | null,
   last: readonly MarkedResponse[],
   settings: LessonSettings,
@@ -97,7 +114,7 @@ function question(
   for (const { mark } of last) for (const idea of mark.misconceptions) counts.set(idea, (counts.get(idea) ?? 0) + 1);
   return {
     askingId: id,
-    number,
+    name,
     title: `${kind.name}, ${textOfResponse(item, key, settings)}${againOf === null ? '' : ', again'}`,
     key,
     againOf,

@@ -25,7 +25,7 @@ const taught = () => {
   return { ...detail, endedAtMs: 1, unreadable: ['The mark of Ceri to question q2 cannot be read: no such verdict.'] };
 };
 async function open(answer: unknown, inputs: object = {}) {
-  const server = new FakeServer({ 'GET /api/sessions/session': answer });
+  const server = new FakeServer({ 'GET /api/sessions/session': answer, 'GET /api/sessions/session/sheet': { sheet: null } });
   const diagnoser = { provide: Diagnoser, useClass: DirectDiagnoser };
   const screen = await render(Review, { id: 'session', ...inputs }, [
     provideRouter([]),

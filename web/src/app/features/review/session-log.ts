@@ -172,10 +172,10 @@ export class SessionLog {
   protected readonly questions = computed(() => {
     const planned = new Map<string, number>();
     for (const beat of this.detail().lesson.beats) if (beat.kind === 'think') planned.set(beat.itemId, beat.seconds);
-    return this.asked().flatMap(({ askingId, number, title, item }) => {
+    return this.asked().flatMap(({ askingId, name: of, title, item }) => {
       const { halfSec, mostSec } = this.facts().get(askingId)!;
       const plannedSec = planned.get(item.id) ?? null;
-      return halfSec === null ? [] : [{ askingId, name: `${number}. ${title}`, halfSec, mostSec, plannedSec }];
+      return halfSec === null ? [] : [{ askingId, name: `${of}. ${title}`, halfSec, mostSec, plannedSec }];
     });
   });
   protected readonly answerChart = computed((): ChartOf =>

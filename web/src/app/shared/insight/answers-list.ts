@@ -32,7 +32,7 @@ const AT_ONCE = 12;
                 <a
                   [routerLink]="['/review', row.answer.sessionId]"
                   [queryParams]="{ pupil: row.answer.pupilId, asking: row.answer.askingId }"
-                  >{{ row.answer.lessonTitle }}, question {{ row.answer.number }}</a
+                  >{{ row.answer.lessonTitle }}, question {{ row.answer.question }}</a
                 >, {{ row.answer.atMs | date: 'd MMM' }}
               </p>
             </div>

@@ -14,7 +14,7 @@ const SAID_FROM = 0.1;
 /** Answers what is asked about a class from all its answers, which it reads once. It runs in a worker, and in tests without one. */
 export class InsightEngine {
   private book = new InsightBook([], []);
-  private lessons = new Map<string, InsightLesson & { readonly numbers: ReadonlyMap<string, number> }>();
+  private lessons = new Map<string, InsightLesson & { readonly names: ReadonlyMap<string, string> }>();
   private names = new Map<string, string>();
   private readonly schools = new Map<string, LessonSettings>();
 
@@ -61,7 +61,7 @@ export class InsightEngine {
       classId,
       className,
       picture: this.book.picture(pictures.map(lightened), nowMs),
-      lessons: [...this.lessons.values()].map(({ numbers: _numbers, ...lesson }) => lesson),
+      lessons: [...this.lessons.values()].map(({ names: _names, ...lesson }) => lesson),
       unreadable,
       reached: this.book.reached,
       settings: this.book.settings,
@@ -71,8 +71,8 @@ export class InsightEngine {
   private take(line: Extract<InsightLine, { readonly line: 'session' }>, nowMs: number): InsightAnswer[] {
     const { id: sessionId, title, createdAtMs, pace, rung, askings } = line;
     const settings = this.oneOf(line.settings);
-    const numbers = new Map(askings.map(({ id }, index) => [id, index + 1]));
-    this.lessons.set(sessionId, { id: sessionId, title, createdAtMs, pace, answers: line.answers.length, numbers });
+    const names = new Map(askings.map(({ id }, index) => [id, String(index + 1)]));
+    this.lessons.set(sessionId, { id: sessionId, title, createdAtMs, pace, answers: line.answers.length, names });
     const asked = new Map(askings.map(({ id, item }) => [id, { item, rung: rungOfItem(item, { rung }) }]));
     return line.answers.flatMap(({ ideas: _ideas, ...one }) => {
       const question = asked.get(one.askingId);
@@ -98,7 +98,7 @@ export class InsightEngine {
       ...answer,
       pupilName: this.names.get(answer.pupilId) ?? '',
       lessonTitle: lesson?.title ?? '',
-      number: lesson?.numbers.get(answer.askingId) ?? 0,
+      question: lesson?.names.get(answer.askingId) ?? '',
     };
   }
 }

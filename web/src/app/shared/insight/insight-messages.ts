@@ -29,8 +29,8 @@ export interface ClassInsight {
 export interface AnswerInLesson extends InsightAnswer {
   readonly pupilName: string;
   readonly lessonTitle: string;
-  /** In the order asked in its lesson, from 1. */
-  readonly number: number;
+  /** What it is called in its lesson: its number in the order asked, from 1. */
+  readonly question: string;
 }
 
 /** What the page asks of the worker. `id` names the question, so that the answer finds it. */
