@@ -71,6 +71,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
     .first()
     .click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
+  await expect(page.getByText('Looking through the answers')).toBeHidden();
   await shot(page, 'review');
 });
 
