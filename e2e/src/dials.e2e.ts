@@ -1,6 +1,6 @@
-import AxeBuilder from '@axe-core/playwright';
 import { readFileSync } from 'node:fs';
 import { PNG } from 'pngjs';
+import { expectAccessible } from './lib/accessible.js';
 import { expect, test as base } from './lib/classroom.js';
 import { DialsPage } from './lib/dials.js';
 
@@ -321,10 +321,7 @@ test('a dial kept in a lesson is its last beat, and pupils see it there', async 
 test('axe finds nothing where dials are built and shown', async ({ dials }) => {
   const show = await dials.openShow();
   await expect(show.getByRole('img')).toBeVisible();
-  for (const page of [dials.page, show]) {
-    const { violations } = await new AxeBuilder({ page }).analyze();
-    expect(violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`)).toEqual([]);
-  }
+  for (const page of [dials.page, show]) await expectAccessible(page);
 });
 
 test('the day line carries the pupils’ own events; a line that cannot be read is named', async ({ dials }) => {
