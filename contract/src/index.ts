@@ -90,6 +90,6 @@ export {
   WordingAccept,
 } from './review.js';
 export { CuesChange, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from './voice.js';
-export { SheetAnswers, SheetAnswersOpen, SheetDetail, SheetKeep, SheetKept, SheetList, SheetOfSession } from './paper.js';
+export { SheetAnswers, SheetAnswersOpen, SheetDetail, SheetFound, SheetKeep, SheetKept, SheetList, SheetOfSession } from './paper.js';
 export { QuestionsFound } from './questions.js';
 export { ArchiveFound, ClassFileSchema } from './archive.js';

@@ -48,6 +48,10 @@ export const SheetDetail = Exact({
 });
 export type SheetDetail = Data<typeof SheetDetail>;
 
+/** A sheet by the code that stands on it. */
+export const SheetFound = Exact({ id: Uuid, classId: Nullable(Uuid) });
+export type SheetFound = Data<typeof SheetFound>;
+
 export const SheetAnswersOpen = Exact({ classId: Uuid });
 export const SheetAnswers = Exact({ sessionId: Uuid });
 export type SheetAnswers = Data<typeof SheetAnswers>;

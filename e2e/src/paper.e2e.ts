@@ -23,13 +23,14 @@ test('a class without a second device: sheets with names in two versions, typed 
   const { page } = teacher;
   await openPaper(page, 'Quarters at the tide gauge');
   const save = page.getByRole('button', { name: 'Save as PDF' });
+  let code = '';
 
   await test.step('the file has a sheet for each pupil, and the key of both versions at its end', async () => {
     await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
     await page.getByRole('radio', { name: /a copy for each/ }).check();
     await expect(page.getByRole('img', { name: /^Page 1: .*, A, Anouk/ })).toBeVisible();
     const { name, path } = await saved(page, () => save.click());
-    const [, code] = /^Quarters-at-the-tide-gauge-([A-Z2-9]{4})\.pdf$/.exec(name)!;
+    [, code] = /^Quarters-at-the-tide-gauge-([A-Z2-9]{4})\.pdf$/.exec(name) as unknown as [string, string];
     const { title, pages, embedded } = await readPdf(path);
     expect(title).toContain('Quarters at the tide gauge');
     const sheetOf = (pupil: string) =>
@@ -82,6 +83,10 @@ test('a class without a second device: sheets with names in two versions, typed 
   });
 
   await test.step('the sheet can be printed again as it was, and deleted', async () => {
+    await page.goto(`${server.url}/paper`);
+    await page.getByRole('textbox', { name: /The code on them/ }).fill(code.toLowerCase());
+    await page.keyboard.press('Enter');
+    await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toHaveValue('3:45');
     await page.goto(`${server.url}/ladder`);
     await openPaper(page, 'Quarters at the tide gauge');
     await expect(page.getByText('· answers of Terns')).toBeVisible();

@@ -41,6 +41,10 @@ test('a sheet is kept once by its code; its answers are marked and reviewed like
   const kept = await keep(body);
   expect(kept.code).toMatch(/^[A-Z2-9]{4}$/);
   expect(await keep(body)).toEqual(kept); // sent again after its answer was lost
+  // Found by its code as it was read off the paper.
+  const byCode = async (code: string) => (await teacher.send('GET', `/api/sheets/by-code/${code}`)).json();
+  expect(await byCode(` ${kept.code.toLowerCase()}`.replace(' ', '%20'))).toEqual({ id: kept.id, classId });
+  expect(await byCode('0000')).toMatchObject({ code: 'NOT_FOUND', detail: 'None of your sheets carries the code “0000”.' });
   const { items } = lesson.lesson;
   expect(await list()).toMatchObject([{ code: kept.code, versions: 2, questions: items.length, classId, sessions: [] }]);
   await teacher.send('POST', `/api/lessons/${lesson.id}/draft`, {
@@ -88,11 +92,12 @@ test.each<[string, () => object, string]>([
 });
 
 test('nobody else comes near a sheet', async () => {
-  const { id } = await keep(wish());
+  const { id, code } = await keep(wish());
   const { sessionId } = await answersOf(id);
   const other = await anotherTeacher(school, teacher);
   for (const [method, url, body] of [
     ['GET', `/api/sheets/${id}`],
+    ['GET', `/api/sheets/by-code/${code}`],
     ['GET', `/api/lessons/${lesson.id}/sheets`],
     ['GET', `/api/sessions/${sessionId}/sheet`],
     ['POST', `/api/sheets/${id}/delete`],

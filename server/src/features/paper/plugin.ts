@@ -1,4 +1,13 @@
-import { SheetAnswers, SheetAnswersOpen, SheetDetail, SheetKeep, SheetKept, SheetList, SheetOfSession } from '@zeitpunkt/contract';
+import {
+  SheetAnswers,
+  SheetAnswersOpen,
+  SheetDetail,
+  SheetFound,
+  SheetKeep,
+  SheetKept,
+  SheetList,
+  SheetOfSession,
+} from '@zeitpunkt/contract';
 import { CoreError, sameJson, writeLesson, type Item, type Lesson } from '@zeitpunkt/core';
 import { Type } from '@sinclair/typebox';
 import { randomInt, randomUUID } from 'node:crypto';
@@ -15,9 +24,9 @@ import {
   deleteSheet,
   insertSheet,
   insertSheetSession,
-  isCodeTaken,
   mustOwnSheet,
   sessionsOf,
+  sheetByCode,
   sheetById,
   sheetOfSession,
   sheetsOf,
@@ -31,6 +40,7 @@ export interface PaperOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
+const CodeParams = Type.Object({ code: Type.String({ maxLength: 20 }) });
 /** Letters and digits that are not taken for each other, by hand or by eye. */
 const CODE_SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 4;
@@ -82,6 +92,13 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
     return { sheets };
   });
 
+  app.get('/api/sheets/by-code/:code', { schema: { params: CodeParams, response: { 200: SheetFound } } }, (request) => {
+    const code = request.params.code.trim().toUpperCase();
+    const row = sheetByCode(db, requireTeacher(request).id, code);
+    if (!row) throw new CoreError('NOT_FOUND', `None of your sheets carries the code “${code}”.`);
+    return { id: row.id, classId: row.classId };
+  });
+
   app.get('/api/sheets/:id', { schema: { params: Params, response: { 200: SheetDetail } } }, (request) => {
     const row = mustOwnSheet(db, requireTeacher(request).id, request.params.id);
     return { id: row.id, code: row.code, file: fileOf(row), versions: row.versions, copies: copiesOf(db, row.id) };
@@ -128,7 +145,7 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
   function freeCode(teacherId: string): string {
     for (;;) {
       const code = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]).join('');
-      if (!isCodeTaken(db, teacherId, code)) return code;
+      if (!sheetByCode(db, teacherId, code)) return code;
     }
   }
 };

@@ -24,12 +24,13 @@ export function sheetsOf(db: Db, lessonId: string): SheetRow[] {
   return db.select().from(sheet).where(eq(sheet.lessonId, lessonId)).orderBy(desc(sheet.madeAtMs)).all();
 }
 
-export const isCodeTaken = (db: Db, teacherId: string, code: string): boolean =>
+/** The sheet of a teacher with a code: each code stands for one of them. */
+export const sheetByCode = (db: Db, teacherId: string, code: string): SheetRow | undefined =>
   db
-    .select({ id: sheet.id })
+    .select()
     .from(sheet)
     .where(and(eq(sheet.teacherId, teacherId), eq(sheet.code, code)))
-    .get() !== undefined;
+    .get();
 
 /** Runs inside a transaction of whoever calls. */
 export function insertSheet(db: Db, row: SheetRow, copies: readonly Copy[]): void {

@@ -183,6 +183,24 @@ test('a sheet that was printed before leads to its answers, is printed again as 
   await until(() => find.queryByRole('button', { name: /^Print again/ }) === null);
 });
 
+test('the code in the corner of a sheet leads to its answers: of its own class, else of the one that is chosen', async () => {
+  const { press, type, server, find } = await open({});
+  const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
+  server.on('GET /api/sheets/by-code/K7TQ', { id: 's1', classId: null });
+  server.on('POST /api/sheets/s1/answers', { sessionId: 'e1' });
+  const field = find.getByLabelText<HTMLInputElement>(/The code on them/);
+  await type(field, ' K7TQ ');
+  await press('Type in the answers');
+  await until(() => went.mock.calls.length > 0);
+  expect(server.sent('POST /api/sheets/s1/answers')).toEqual([{ classId: 'c1' }]);
+  expect(went).toHaveBeenCalledWith(['/review', 'e1', 'enter']);
+  fireEvent.change(find.getByRole('combobox', { name: /^Class/ }), { target: { value: '' } });
+  await press('Type in the answers');
+  await until(() => find.queryByRole('alert') !== null);
+  expect(textOf(find.getByRole('alert'))).toContain('choose the class that answered it');
+  expect(went).toHaveBeenCalledTimes(1);
+});
+
 test('without a lesson there is what every class uses; a paper that lacks something says what', async () => {
   const { tick, page, save } = await open({});
   expect(save()).not.toBeNull();

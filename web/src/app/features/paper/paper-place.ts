@@ -11,6 +11,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 import { KeptSheets } from './kept-sheets';
 import { PAPERS, type PaperMatter } from './papers';
 import { PaperStore } from './paper-store';
+import { SheetCode } from './sheet-code';
 
 /** The pages are made anew when nothing was changed for so long. */
 const LOOK_AFTER_MS = 150;
@@ -19,7 +20,7 @@ const DAYS_OF_CARDS = 10;
 /** Everything on paper: chosen on the left, looked at on the right as it will be printed, saved as a file. */
 @Component({
   selector: 'zp-paper-place',
-  imports: [KeptSheets, MatButton, PaperLookView, PaperProgress, RouterLink, TeacherFrame],
+  imports: [KeptSheets, MatButton, PaperLookView, PaperProgress, RouterLink, SheetCode, TeacherFrame],
   providers: [PaperMaker, PaperStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './paper-place.html',

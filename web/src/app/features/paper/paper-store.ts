@@ -7,6 +7,7 @@ import type {
   LessonSummary,
   PlanDetail,
   SheetAnswers,
+  SheetFound,
   SheetKept,
   SheetList,
 } from '@zeitpunkt/contract';
@@ -14,7 +15,7 @@ import { DEFAULT_SETTINGS, kindOf, rungOfLesson, type ClassPlan, type Item, type
 import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
 import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { v4 as uuid } from 'uuid';
-import { ask, sentenceOf } from '../../shared/api';
+import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import type { VersionsWish } from '../../shared/paper/paper-messages';
 import { drawVersions } from './draw-versions';
 
@@ -106,6 +107,8 @@ export const PaperStore = signalStore(
         return null;
       }
     };
+    const sessionOf = async (sheetId: string, classId: string) =>
+      (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId;
     const loadSheets = async (lessonId: string) => patchState(store, await ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`));
     return {
       attempt,
@@ -174,8 +177,15 @@ export const PaperStore = signalStore(
           await loadSheets(store.detail()!.id);
         }),
       /** Where the answers of a class to a sheet are typed in. */
-      answersOf: (sheetId: string, classId: string) =>
-        attempt(async () => (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId),
+      answersOf: (sheetId: string, classId: string) => attempt(() => sessionOf(sheetId, classId)),
+      /** The same by the code that stands on the sheet: of the class it was named for, else of the one that is chosen. */
+      answersByCode: (code: string) =>
+        attempt(async () => {
+          const { id, classId } = await ask<SheetFound>('GET', `/api/sheets/by-code/${encodeURIComponent(code)}`);
+          const whose = classId ?? store.ofClass()?.id;
+          if (!whose) throw new ApiProblem('CLASS_NEEDED', 'No names are printed on this sheet: choose the class that answered it.');
+          return sessionOf(id, whose);
+        }),
     };
   }),
   withHooks({
