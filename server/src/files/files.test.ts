@@ -88,6 +88,15 @@ test.each(['a\n.json', 'a\0.json', 'a\x80.json'])('the path %j cannot be shown a
   );
 });
 
+test('files that are not wanted are passed over, however large they unpack, and their names are still looked at', async () => {
+  const film = zipSync({ 'film.mp4': new Uint8Array(5_000_000), 'a.xml': strToU8('<a/>') });
+  const wanted = (path: string) => path.endsWith('.xml');
+  expect([...(await readZip(film, LIMITS, wanted)).keys()]).toEqual(['a.xml']);
+  expect(await reading(film)).toContain('“film.mp4” is larger');
+  const leading = renamed(zipSync({ 'aaafilm.mp4': strToU8('x') }), 'aaafilm.mp4', '../film.mp4');
+  await expect(readZip(leading, LIMITS, wanted)).rejects.toThrow('leads out of it');
+});
+
 test('two files of one name, a file that is no archive and one that ends too early are refused', async () => {
   expect(await reading(renamed(zipSync({ 'aa.json': strToU8('{}'), 'bb.json': strToU8('[]') }), 'bb.json', 'aa.json'))).toContain('twice');
   expect(await reading(strToU8('%PDF-1.7'))).toContain('no ZIP archive');

@@ -20,11 +20,17 @@ const DEFLATED = 8;
 /**
  * The files of a ZIP archive by their paths. It is unpacked piece by piece and given up as soon as it is too much, whatever it
  * says of its own size; nothing is ever written to a path that stands in it.
+ * @param isWanted files for which it says no are passed over without being unpacked
  * @throws CoreError FILE_UNREADABLE with what is wrong and where
  */
-export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<ReadonlyMap<string, Uint8Array>> {
+export async function readZip(
+  bytes: Uint8Array,
+  limits: ZipLimits,
+  isWanted: (path: string) => boolean = () => true,
+): Promise<ReadonlyMap<string, Uint8Array>> {
   if (bytes[0] !== 0x50 || bytes[1] !== 0x4b) throw unreadable('This is no ZIP archive.');
-  const files = new Map<string, Uint8Array[]>();
+  /** By their paths, in their order; null for those that are passed over. */
+  const files = new Map<string, Uint8Array[] | null>();
   let total = 0;
   let open = 0;
   /** What went wrong first: the unpacker says of whatever is thrown that the file is damaged. */
@@ -39,6 +45,7 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
     mustBePlain(name);
     if (files.has(name)) throw unreadable(`The archive holds “${name}” twice.`);
     if (files.size === limits.files) throw unreadable(`The archive holds more than ${limits.files} files.`);
+    if (!isWanted(name)) return void files.set(name, null);
     if (file.compression !== STORED && file.compression !== DEFLATED)
       throw unreadable(`“${name}” is packed or locked in a way that is not read.`);
     const pieces: Uint8Array[] = [];
@@ -66,7 +73,7 @@ export async function readZip(bytes: Uint8Array, limits: ZipLimits): Promise<Rea
     await setImmediate(); // rooms go on while a large archive is read
   }
   if (open > 0) throw unreadable('The archive ends in the midst of a file.');
-  return new Map([...files].map(([name, pieces]) => [name, joined(pieces)]));
+  return new Map([...files].flatMap(([name, pieces]) => (pieces ? [[name, joined(pieces)] as const] : [])));
 }
 
 /** A path within the archive and nowhere else, in signs that can be shown. */

@@ -41,7 +41,8 @@ export const questionsPlugin: Feature<QuestionsOptions> = async (app, { store, r
       const row = ownLesson(store.db, requireTeacher(request).id, (request.params as { id: string }).id);
       if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
       const { settings } = stored.lesson(row.draft, row.title);
-      return found(await readZip(request.body as Buffer, LIMITS), settings);
+      // Pictures, sounds and films of a package are not read, however large they are.
+      return found(await readZip(request.body as Buffer, LIMITS, (path) => path.endsWith('.xml')), settings);
     },
   );
 };
@@ -52,7 +53,7 @@ async function found(files: ReadonlyMap<string, Uint8Array>, settings: LessonSet
   const root = readXml(manifest, MANIFEST);
   await setImmediate();
   const documentOf: DocumentOf = (path) => {
-    const bytes = files.get(path);
+    const bytes = files.get(path) ?? files.get(plainPath(path));
     if (!bytes) return null;
     try {
       return readXml(bytes, path);
@@ -62,6 +63,15 @@ async function found(files: ReadonlyMap<string, Uint8Array>, settings: LessonSet
     }
   };
   return readPackage(root, documentOf, (data) => ownItem(data, settings), settings, MOST_QUESTIONS);
+}
+
+/** A path as it stands in the archive: manifests may write it as an address. */
+function plainPath(path: string): string {
+  try {
+    return decodeURIComponent(path).replace(/^\.\//, '');
+  } catch {
+    return path; // a percent sign that belongs to the name
+  }
 }
 
 const checkItem = checkOf(ItemSchema);

@@ -163,6 +163,14 @@ test('an item of ours whose answer another program changed is read as theirs, an
   expect(await one(own.replace('27000', '27001'))).toMatchObject({ items: [{ timeSec: 27_000 }], taken: [{ whole: false }] });
 });
 
+test('a package with films beside its questions is read, and paths that its manifest writes as addresses are found', async () => {
+  const resource = (href: string) => `<resource identifier="r" type="imsqti_item_xmlv3p0" href="${href}"/>`;
+  const text = entry('Write quarter to four in digits.', '3:45');
+  const manifest = `<manifest><resources>${resource('./tide%20gauge/one.xml')}${resource('100%.xml')}</resources></manifest>`;
+  const files = { 'imsmanifest.xml': strToU8(manifest), 'tide gauge/one.xml': strToU8(text), '100%.xml': strToU8(text), 'film.mp4': new Uint8Array(9_000_000) }; // prettier-ignore
+  expect(await found(zipSync(files))).toMatchObject({ left: [], taken: [{ file: './tide%20gauge/one.xml' }, { file: '100%.xml' }] });
+});
+
 test.each<[string, Uint8Array, string]>([
   ['no archive', strToU8('hello'), 'no ZIP archive'],
   ['an archive without a manifest', packed([['a.xml', '<a/>']]), 'imsmanifest.xml'],
