@@ -138,6 +138,15 @@ test('versions ask the same kinds in the same order about times of the same sort
   );
 });
 
+test('questions of all versions have ids of their own, as short as ids are, whatever the lesson calls its own', () => {
+  const ids = ['q1', 'q1-b', 'q1-b2', 'a'.repeat(40), `${'a'.repeat(32)}-b`];
+  const items = ids.map((id, index): Item => ({ id, kind: 'read-dial', timeSec: 3600 * index + 1800 }));
+  const all = sheetVersions(items, 'half-past', DEFAULT_SETTINGS, 6, 1).flatMap((version) => version.items.map(({ id }) => id));
+  expect(all.slice(0, ids.length)).toEqual(ids);
+  expect(new Set(all).size).toBe(30);
+  for (const id of all) expect(id).toMatch(/^[a-z0-9-]{1,40}$/);
+});
+
 test('hands that are drawn move by themselves, and what is different on paper is said with its numbers', () => {
   const items = oneOfEach(5);
   const [version] = sheetVersions(items, 'half-past', DEFAULT_SETTINGS, 1, 1);

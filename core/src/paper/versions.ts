@@ -18,6 +18,8 @@ export interface SheetVersion {
 }
 
 const DRAWS = 48;
+/** So much of an id is kept in those of its versions, which have 40 characters at most. */
+const LONGEST_STEM = 32;
 
 /** A question as it is asked on paper. */
 export const onPaper = (item: Item): Item => kindOf(item).onPaper?.item?.(item) ?? item;
@@ -32,16 +34,34 @@ export const onPaper = (item: Item): Item => kindOf(item).onPaper?.item?.(item) 
 export function sheetVersions(items: readonly Item[], rung: RungId, settings: LessonSettings, count: number, seed: number): SheetVersion[] {
   const first: SheetVersion = { letter: dialLetter(0), items: items.map(onPaper) };
   const versions = [first];
+  const ids = new Set(items.map(({ id }) => id));
   for (let version = 1; version < Math.min(MOST_VERSIONS, count); version++) {
     const own: Item[] = [];
     for (const [place, like] of items.entries()) {
       const taken = new Set([...versions.map((one) => one.items[place]!), ...own].map(textOf));
       const letter = dialLetter(version).toLowerCase();
-      own.push(anotherAsHard(like, `${like.id}-${letter}`, rung, settings, seed * 1009 + version * 131 + place, taken));
+      own.push(
+        anotherAsHard(
+          like,
+          freeId(`${like.id.slice(0, LONGEST_STEM)}-${letter}`),
+          rung,
+          settings,
+          seed * 1009 + version * 131 + place,
+          taken,
+        ),
+      );
     }
     versions.push({ letter: dialLetter(version), items: own });
   }
   return versions;
+
+  /** An id that no question of the sheet has: a lesson may have a “q1-b” of its own. */
+  function freeId(wanted: string): string {
+    let id = wanted;
+    for (let more = 2; ids.has(id); more++) id = `${wanted}${more}`;
+    ids.add(id);
+    return id;
+  }
 
   function textOf(item: Item): string {
     const { stem, picture } = kindOf(item).viewOf(item, settings);
