@@ -1,4 +1,4 @@
-import { CoreError, kindOf, MISCONCEPTION_IDS, RUNG_IDS, rungIdOf, RUNGS, seededRng } from '@zeitpunkt/core';
+import { CoreError, MISCONCEPTION_IDS, RUNG_IDS, rungOfLesson, RUNGS, seededRng } from '@zeitpunkt/core';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import type { SimulatedWish } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
@@ -52,8 +52,7 @@ const [SKILL_A_RUNG, LEAST_SKILL] = [0.18, 0.3];
 
 function pupilsOf(room: LiveRoom, wish: SimulatedWish): SimulatedPupil[] {
   const { count, ideas, slowness, carelessness, dropOuts, seed } = wish;
-  const { lesson } = room.detail();
-  const taught = lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
+  const taught = rungOfLesson(room.detail().lesson);
   const known = wish.rung ?? taught;
   const beyond = Math.max(0, RUNG_IDS.indexOf(taught) - RUNG_IDS.indexOf(known));
   const held = ideas ?? RUNGS[known].misconceptions;

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf, misconceptionOf, RUNG_IDS, rungIdOf, RUNGS, type MisconceptionId, type RungId } from '@zeitpunkt/core';
+import { misconceptionOf, RUNG_IDS, rungOfLesson, RUNGS, type MisconceptionId, type RungId } from '@zeitpunkt/core';
 import type { SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 
@@ -145,8 +145,7 @@ export class SimulatedPanel {
   private readonly reached = signal<RungId | null>(null);
   /** The rung they have come to: that of the lesson, where nothing else is chosen. */
   protected readonly rung = computed(() => {
-    const { lesson } = this.detail();
-    return this.reached() ?? lesson.rung ?? rungIdOf(lesson.items.flatMap((item) => kindOf(item).timesOf(item)));
+    return this.reached() ?? rungOfLesson(this.detail().lesson);
   });
 
   protected readonly usual = computed(() => {

@@ -2,9 +2,8 @@ import type { CommandDone, LessonDetail, MarkedResponse, SessionDetail } from '@
 import {
   markOf,
   prepareLesson,
-  rungIdOf,
+  rungOfLesson,
   RUNGS,
-  kindOf,
   type Asking,
   type PreparedLesson,
   type PupilProfile,
@@ -42,9 +41,8 @@ export class RehearsalRoom {
   ) {
     this.prepared = prepareLesson(of.lesson);
     this.room = newRoom(this.prepared, 'all');
-    const times = of.lesson.items.flatMap((item) => kindOf(item).timesOf(item));
-    const rung = RUNGS[of.lesson.rung ?? rungIdOf(times)];
-    this.profiles = simulatedClass(NAMES.length, rung.misconceptions, seededRng(seed));
+    const { misconceptions } = RUNGS[rungOfLesson(of.lesson)];
+    this.profiles = simulatedClass(NAMES.length, misconceptions, seededRng(seed));
   }
 
   /** The room as a console shows it. */
