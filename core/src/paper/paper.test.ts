@@ -5,6 +5,7 @@ import { prepareLesson } from '../lesson/prepare.js';
 import { emptyLesson } from '../lesson/empty-lesson.js';
 import { markOf } from '../question-kinds/marking.js';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
+import { misconceptionOf } from '../misconceptions/registry.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { HAND_REACH } from '../scene/dial-hands.js';
@@ -81,6 +82,22 @@ test.each(LOOKS)(
     }
   },
 );
+
+test('a sheet gives no answer away, and its key has the reason of every question and the ideas behind its usual wrong answers', () => {
+  const plain = (text: string) => text.replace(/\s+/g, '');
+  for (const [seed, settings] of SCHOOLS.entries()) {
+    const [version] = sheetVersions(oneOfEach(seed + 3, settings), 'quarter-to', settings, 1, 1);
+    const wish = { kind: 'sheet', title: 'Pier', code: '', versions: [version!], copies: [{ pupil: null, letter: 'A' }], withKey: false, rung: 'quarter-to', settings } as const; // prettier-ignore
+    const [sheet, key] = [wish, { ...wish, copies: [], withKey: true }].map((one) => plain(wordsOn(pagesOf(one, LOOKS[0]!)).join('')));
+    for (const item of version!.items) {
+      const right = plain(kindOf(item).keySentence(item, settings));
+      expect([item.kind, sheet!.includes(right), key!.includes(right)]).toEqual([item.kind, false, true]);
+      for (const { ideas } of usualWrongAnswers(item, 'quarter-to', settings)) {
+        for (const idea of ideas) expect(key).toContain(plain(misconceptionOf(idea).name));
+      }
+    }
+  }
+});
 
 test.each(LOOKS)('every other paper lies within its pages: $size, large $large', (look) => {
   const pattern = { firstSec: 28_800, stepsMin: [30, 45] };

@@ -71,7 +71,8 @@ const ACTS: Readonly<Record<DataAct, (count: number) => string>> = {
       >
     </p>
     <p class="facts">
-      Pupils, answers, remarks, the plan and its lessons, to be kept or taken in on another server. Names are in it: mind who gets it.
+      Pupils, lessons as they were taught with all answers, remarks, the plan and its lessons, to be kept or taken in on another server.
+      Names are in it: mind who gets it.
     </p>
     <button mat-stroked-button type="button" (click)="confirmClass.open()">Delete this class</button>
     <zp-confirm #confirmClass heading="Delete the whole class?" yes="Delete the class" no="Keep it" (confirmed)="store.removeClass()">
