@@ -9,6 +9,9 @@ import { counts } from '../../shared/late';
 import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import { TeacherFrame } from '../frame/teacher-frame';
 
+/** Answers that are a few characters. */
+const SHORT: ReadonlySet<string> = new Set(['time', 'pose', 'choices', 'order']);
+
 /**
  * Answers that came on paper or aloud, typed in: a row for each pupil, a column for each question. Enter goes to the next pupil,
  * Tab to the next question; what is typed is kept and marked as soon as the field is left.
@@ -52,6 +55,7 @@ export class EnterAnswers {
         stem: kind.viewOf(asking.item, detail!.lesson.settings).stem,
         again: timesAsked(askings, asking) > 1,
         example: TYPED_EXAMPLES[kind.shape],
+        isShort: SHORT.has(kind.shape),
       };
     });
   });
