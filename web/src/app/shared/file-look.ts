@@ -16,17 +16,18 @@ export class FileLook<Found> {
   /** @param mostBytes as large as the server reads; null where that is more than such a file ever has */
   constructor(private readonly mostBytes: number | null = null) {}
 
-  /** Asks what a file would bring. */
-  async look(file: File, url: string): Promise<void> {
+  /** Asks what a file would bring. @returns what stands in `found` then */
+  async look(file: File, url: string): Promise<Found | null> {
     this.stop();
     this.found.set(null);
     this.file.set(file);
     if (this.mostBytes !== null && file.size > this.mostBytes) {
       this.problem.set(`“${file.name}” has ${megabytes(file.size)} MB; such a file may have ${megabytes(this.mostBytes)} MB.`);
-      return;
+      return null;
     }
     const found = await this.send(url, 'Looking through the file …');
     if (found) this.found.set(found);
+    return found;
   }
 
   /** Sends the same file again, to be taken. @returns what came of it; null where nothing did */

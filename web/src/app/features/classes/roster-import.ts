@@ -3,10 +3,14 @@ import { MatButton } from '@angular/material/button';
 import type { RosterColumns, RosterEntry } from '@zeitpunkt/core';
 import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
 import { planRoster } from '@zeitpunkt/core/roster/roster';
-import type { Problem, RosterFile } from '@zeitpunkt/contract';
+import type { RosterFile } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
+import { FileLook } from '../../shared/file-look';
+import { FileChoice } from '../../ui/file-choice';
 import { ClassStore } from './class-store';
 
+/** As large as the server reads. */
+const MOST_BYTES = 4 * 2 ** 20;
 /** A preview shows so many rows of each sort at most; the rest is counted. */
 const MOST_SHOWN = 40;
 /** A class of more pupils than this is perhaps a list of several classes. */
@@ -15,7 +19,7 @@ const LARGE_CLASS = 60;
 /** Takes a class list in from a file: what is in it, which column is what, what becomes of each row, and only then into the class. */
 @Component({
   selector: 'zp-roster-import',
-  imports: [MatButton],
+  imports: [FileChoice, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './roster-import.html',
   styleUrl: './roster-import.scss',
@@ -23,8 +27,8 @@ const LARGE_CLASS = 60;
 export class RosterImport {
   readonly done = output();
   protected readonly store = inject(ClassStore);
-  protected readonly file = signal<RosterFile | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  protected readonly came = new FileLook<RosterFile>(MOST_BYTES);
+  protected readonly file = this.came.found;
   protected readonly hasHeader = signal(false);
   protected readonly columns = signal<RosterColumns>({ name: 0, secondName: null, reference: null, only: null });
   protected readonly largeClass = LARGE_CLASS;
@@ -52,28 +56,12 @@ export class RosterImport {
     return only ? [...new Set(this.rows().map(({ cells }) => cells[only.column]?.trim() ?? ''))].filter(Boolean).slice(0, 200) : [];
   });
 
-  protected async read(field: HTMLInputElement): Promise<void> {
-    const [file] = field.files ?? [];
-    field.value = ''; // the same file can be taken again once it is mended
-    if (!file) return;
-    this.file.set(null);
-    this.problem.set(null);
-    try {
-      const reply = await fetch('/api/roster-files', {
-        method: 'POST',
-        body: file,
-        credentials: 'same-origin',
-        headers: { 'content-type': 'application/octet-stream' },
-      });
-      if (!reply.ok) return this.problem.set(((await reply.json()) as Problem).detail);
-      const read = (await reply.json()) as RosterFile;
-      const { hasHeader, columns } = guessColumns(read.rows);
-      this.hasHeader.set(hasHeader);
-      this.columns.set(columns);
-      this.file.set(read);
-    } catch {
-      this.problem.set('The file could not be sent; is the line there?');
-    }
+  protected async look(file: File): Promise<void> {
+    const read = await this.came.look(file, '/api/roster-files');
+    if (!read) return;
+    const { hasHeader, columns } = guessColumns(read.rows);
+    this.hasHeader.set(hasHeader);
+    this.columns.set(columns);
   }
 
   /** @param value of a select: the number of a column, or nothing */
