@@ -135,6 +135,33 @@ test('a sheet is kept with the questions that were chosen before its file is mad
   expect(server.sent(KEEP)[1]).toMatchObject({ classId: 'c1', copies: PUPILS.map(({ id }) => ({ pupilId: id, version: 0 })) });
 });
 
+test('whatever comes late for a lesson or a class that was chosen before is not printed', async () => {
+  const { server, setInputs, find, settled } = await open();
+  let late = () => {};
+  server.on('GET /api/lessons/l2', () => new Promise((resolve) => (late = () => resolve({ id: 'l2', revision: 1, lesson: { ...LESSON, title: 'Late' } })))); // prettier-ignore
+  server.on('GET /api/lessons/l2/sheets', { sheets: [] });
+  await setInputs({ id: 'l2' });
+  await setInputs({ id: 'l1' });
+  await until(() => lookedAt() !== null);
+  late();
+  await settled();
+  expect(lookedAt()!.title).toBe(LESSON.title);
+  let lateClass = () => {};
+  server.on('GET /api/classes/c2', () => new Promise((resolve) => (lateClass = () => resolve({ id: 'c2', name: 'Gulls', pupils: [] }))));
+  server.on('GET /api/classes/c2/plan', { revision: 1, plan: NEW_PLAN });
+  const choose = (value: string) => {
+    const field = find.getByRole<HTMLSelectElement>('combobox', { name: /^Class/ });
+    if (value === 'c2') field.append(new Option('Gulls', 'c2'));
+    fireEvent.change(field, { target: { value } });
+  };
+  choose('c2');
+  choose('c1');
+  await until(() => find.queryByRole('radio', { name: /the 3 pupils of Terns/ }) !== null);
+  lateClass();
+  await settled();
+  expect(find.queryByRole('radio', { name: /pupils of Gulls/ })).toBeNull();
+});
+
 test('a sheet that cannot be kept is not printed, for its answers could never be typed in', async () => {
   const { press, server, find } = await open();
   server.on(KEEP, new Refusal('SHEET_UNREADABLE', 'Two questions of the sheet carry the id “q1”.', 400));

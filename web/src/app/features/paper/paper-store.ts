@@ -110,28 +110,33 @@ export const PaperStore = signalStore(
     const sessionOf = async (sheetId: string, classId: string) =>
       (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId;
     const loadSheets = async (lessonId: string) => patchState(store, await ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`));
+    /** What was chosen last: whatever comes for a lesson or a class from before is not shown any more. */
+    const last = { lesson: 0, class: 0 };
     return {
       attempt,
       async load(lessonId: string | null): Promise<void> {
+        const mine = (last.lesson += 1);
         await attempt(async () => {
-          const [lessons, classes, detail] = await Promise.all([
+          const [lessons, classes, detail, kept] = await Promise.all([
             ask<LessonSummary[]>('GET', '/api/lessons'),
             ask<ClassSummary[]>('GET', '/api/classes'),
             lessonId ? ask<LessonDetail>('GET', `/api/lessons/${lessonId}`) : null,
+            lessonId ? ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`) : null,
           ]);
+          if (mine !== last.lesson) return;
           patchState(store, {
             lessons: lessons.filter(({ facts, archivedAtMs }) => facts !== null && archivedAtMs === null),
             classes,
             detail,
-            sheets: [],
+            sheets: kept?.sheets ?? [],
             leftOut: [],
             rungOfChart: null,
+            loaded: true,
           });
-          if (lessonId) await loadSheets(lessonId);
-          patchState(store, { loaded: true });
         });
       },
       async chooseClass(classId: string | null): Promise<void> {
+        const mine = (last.class += 1);
         await attempt(async () => {
           const [ofClass, plan] = classId
             ? await Promise.all([
@@ -139,7 +144,7 @@ export const PaperStore = signalStore(
                 ask<PlanDetail>('GET', `/api/classes/${classId}/plan`),
               ])
             : [null, null];
-          patchState(store, { ofClass, plan: plan?.plan ?? null });
+          if (mine === last.class) patchState(store, { ofClass, plan: plan?.plan ?? null });
         });
       },
       setVersions: (versionCount: number) => patchState(store, { versionCount }),
