@@ -1,10 +1,9 @@
 import { DEFAULT_SETTINGS, QUESTION_KINDS, RUNG_IDS, RUNGS, seededRng, type Answered, type Item } from '@zeitpunkt/core';
-import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { bitsOf, designSet } from '@zeitpunkt/core/diagnosis/design-set';
 import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
-import { bitsOf } from '@zeitpunkt/core/diagnosis/design-set';
 import { median, ms } from './stats.js';
 
 // Diagnosis of 36 pupils × 200 responses, and sets of 10 designed from 5,000 questions: both work in a worker.

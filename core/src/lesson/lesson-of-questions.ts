@@ -7,16 +7,16 @@ import type { LessonSettings } from './settings.js';
 /** Minutes that such a lesson is said to take: it is kept to be reviewed, not to be taught. */
 const MINUTES = 5;
 
+/** What such a lesson says of itself. */
+interface Head {
+  readonly title: string;
+  readonly goal: string;
+  readonly rung: RungId | null;
+  readonly settings: LessonSettings;
+}
+
 /** Questions one after another as a lesson, each asked and answered: a sheet of paper, or what is known of a lesson from its results. */
-export function lessonOfQuestions(
-  {
-    title,
-    goal,
-    rung,
-    settings,
-  }: { readonly title: string; readonly goal: string; readonly rung: RungId | null; readonly settings: LessonSettings },
-  items: readonly Item[],
-): Lesson {
+export function lessonOfQuestions({ title, goal, rung, settings }: Head, items: readonly Item[]): Lesson {
   const beats = items.flatMap(({ id: itemId }, index) => [
     { id: `b${2 * index + 1}`, kind: 'ask' as const, itemId, text: '' },
     { id: `b${2 * index + 2}`, kind: 'answer' as const, itemId },

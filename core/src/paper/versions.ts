@@ -39,17 +39,8 @@ export function sheetVersions(items: readonly Item[], rung: RungId, settings: Le
     const own: Item[] = [];
     for (const [place, like] of items.entries()) {
       const taken = new Set([...versions.map((one) => one.items[place]!), ...own].map(textOf));
-      const letter = dialLetter(version).toLowerCase();
-      own.push(
-        anotherAsHard(
-          like,
-          freeId(`${like.id.slice(0, LONGEST_STEM)}-${letter}`),
-          rung,
-          settings,
-          seed * 1009 + version * 131 + place,
-          taken,
-        ),
-      );
+      const id = freeId(`${like.id.slice(0, LONGEST_STEM)}-${dialLetter(version).toLowerCase()}`);
+      own.push(anotherAsHard(like, id, rung, settings, seed * 1009 + version * 131 + place, taken));
     }
     versions.push({ letter: dialLetter(version), items: own });
   }

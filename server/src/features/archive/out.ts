@@ -34,7 +34,8 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
     .where(eq(pupil.classId, id))
     .orderBy(asc(pupil.place))
     .all();
-  const doorAdmits = liveQueries(db).doorAdmitsOf(id) ?? 'one-by-one';
+  const live = liveQueries(db);
+  const doorAdmits = live.doorAdmitsOf(id) ?? 'one-by-one';
   yield { path: PATHS.class, pieces: [writeClassFile({ name, keepDays, doorAdmits, pupils, notes: reviewQueries(db).notes(id) })] };
   const { plan } = planOf(db, { id, name });
   yield { path: PATHS.plan, pieces: [writePlan(plan)] };
@@ -46,7 +47,7 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
   yield { path: PATHS.results, pieces: lines(db, id, taught) };
   // The answers are written by now: their lessons are known, and can be read.
   for (const sessionId of taught) {
-    const { file, session } = liveQueries(db).session(sessionId)!;
+    const { file, session } = live.session(sessionId)!;
     yield { path: PATHS.taught(sessionId), pieces: [writeLesson(stored.lesson(file, session.title))] };
   }
 }

@@ -13,15 +13,15 @@ export class FileLook<Found> {
   readonly problem = signal<string | null>(null);
   private under = new AbortController();
 
-  /** @param mostBytes as large as the server reads; null where that is more than such a file ever has */
-  constructor(private readonly mostBytes: number | null = null) {}
+  /** @param mostBytes as large as the server reads */
+  constructor(private readonly mostBytes: number) {}
 
   /** Asks what a file would bring. @returns what stands in `found` then */
   async look(file: File, url: string): Promise<Found | null> {
     this.stop();
     this.found.set(null);
     this.file.set(file);
-    if (this.mostBytes !== null && file.size > this.mostBytes) {
+    if (file.size > this.mostBytes) {
       this.problem.set(`“${file.name}” has ${megabytes(file.size)} MB; such a file may have ${megabytes(this.mostBytes)} MB.`);
       return null;
     }

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { beatTimes, nameInLesson, wordsOf, type PreparedLesson, type Run, lengthText } from '@zeitpunkt/core';
+import { beatTimes, lengthText, nameInLesson, wordsOf, type PreparedLesson, type Run } from '@zeitpunkt/core';
 
 /** All beats of the lesson with what each was to take and what it took, to jump to one of them. */
 @Component({

@@ -7,6 +7,7 @@ import {
   bestWording,
   displayText,
   kindOf,
+  lengthText,
   narrationAt,
   spokenAnswer,
   stepIndex,
@@ -14,7 +15,6 @@ import {
   timesAsked,
   toSecondOfDay,
   WORD_PACKS,
-  lengthText,
 } from '@zeitpunkt/core';
 import { everySecond } from '../../shared/every-second';
 import type { Shortcut } from '../../shared/shortcuts';

@@ -6,6 +6,9 @@ import { FileLook } from '../../shared/file-look';
 import { FileChoice } from '../../ui/file-choice';
 import { ClassReviewStore } from './class-review-store';
 
+/** As large as the server reads. */
+const MOST_BYTES = 48 * 2 ** 20;
+
 /** Results out and in: CSV for spreadsheets, xAPI statements for record stores, and either of them read back. */
 @Component({
   selector: 'zp-look-files',
@@ -88,7 +91,7 @@ import { ClassReviewStore } from './class-review-store';
 export class LookFiles {
   private readonly store = inject(ClassReviewStore);
   protected readonly lessons = computed(() => [...this.store.insight()!.lessons].filter(({ answers }) => answers > 0).reverse());
-  protected readonly came = new FileLook<ResultsTaken>();
+  protected readonly came = new FileLook<ResultsTaken>(MOST_BYTES);
   protected readonly word = signal<string | null>(null);
 
   /** Where the results go out, or come in. */

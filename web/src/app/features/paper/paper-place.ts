@@ -39,19 +39,15 @@ export class PaperPlace {
   protected readonly rungs = RUNG_IDS.map((id) => ({ id, name: RUNGS[id].name }));
   protected readonly versionCounts = Array.from({ length: MOST_VERSIONS }, (_, index) => index + 1);
   protected readonly chosen = signal<string | null>(null);
-  protected readonly named = signal(false);
   protected readonly withKey = signal(true);
   protected readonly cards = signal(DAYS_OF_CARDS);
   protected readonly paper = computed(() => {
     const begin = this.chosen() ?? this.what() ?? (this.id() ? 'sheet' : 'cut-out-dial');
     return PAPERS.find(({ id }) => id === begin) ?? PAPERS[0]!;
   });
-  /** Whether names are printed: there must be a class that has some. */
-  protected readonly isNamed = computed(() => this.named() && this.store.pupils().length > 0);
   private readonly copies = computed((): readonly SheetCopy[] => {
     const versions = this.store.versions();
-    if (!this.isNamed() || versions.length === 0) return versions.map(({ letter }) => ({ pupil: null, letter }));
-    return this.store.pupils().map(({ name }, place) => ({ pupil: name, letter: versions[place % versions.length]!.letter }));
+    return this.store.copies().map(({ pupil, version }) => ({ pupil: pupil?.name ?? null, letter: versions[version]!.letter }));
   });
   protected readonly matter = computed((): PaperMatter => ({
     lesson: this.store.lesson(),
@@ -103,7 +99,7 @@ export class PaperPlace {
     const wish = this.wish();
     if (!wish) return;
     if (wish.kind !== 'sheet') return void this.maker.save(wish, this.title());
-    const kept = await this.store.keep(this.isNamed());
+    const kept = await this.store.keep();
     if (kept) await this.maker.save({ ...wish, code: kept.code }, `${this.title()} ${kept.code}`);
   }
 

@@ -29,6 +29,8 @@ interface PaperState {
   /** How many versions a sheet has, and with which numbers they are drawn. */
   readonly versionCount: number;
   readonly seed: number;
+  /** Whether each pupil of the class has a copy with their name. */
+  readonly named: boolean;
   /** The versions that were drawn last, and for what. */
   readonly drawn: { readonly of: VersionsWish; readonly versions: readonly SheetVersion[] } | null;
   /** Questions that are not asked on the sheet, by id. */
@@ -52,6 +54,7 @@ export const PaperStore = signalStore(
     sheets: [],
     versionCount: 1,
     seed: 1,
+    named: false,
     drawn: null,
     keptAs: null,
     leftOut: [],
@@ -96,6 +99,17 @@ export const PaperStore = signalStore(
     }),
     isDrawing: computed(() => wishOfVersions() !== null && drawn()?.of !== wishOfVersions()),
   })),
+  withComputed(({ named, pupils, versions }) => {
+    /** Names are printed where there are some. */
+    const isNamed = computed(() => named() && pupils().length > 0);
+    /** Who has which version, by its place: a pupil of the class each, or nobody in particular one of each. */
+    const copies = computed(() => {
+      const count = versions().length;
+      if (!isNamed()) return versions().map((_, version) => ({ pupil: null, version }));
+      return count === 0 ? [] : pupils().map((pupil, place) => ({ pupil, version: place % count }));
+    });
+    return { isNamed, copies };
+  }),
   withMethods((store) => {
     const attempt = async <T>(work: () => Promise<T>): Promise<T | null> => {
       try {
@@ -109,7 +123,8 @@ export const PaperStore = signalStore(
     };
     const sessionOf = async (sheetId: string, classId: string) =>
       (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId;
-    const loadSheets = async (lessonId: string) => patchState(store, await ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`));
+    const sheetsOf = (lessonId: string) => ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`);
+    const loadSheets = async (lessonId: string) => patchState(store, await sheetsOf(lessonId));
     /** What was chosen last: whatever comes for a lesson or a class from before is not shown any more. */
     const last = { lesson: 0, class: 0 };
     return {
@@ -121,7 +136,7 @@ export const PaperStore = signalStore(
             ask<LessonSummary[]>('GET', '/api/lessons'),
             ask<ClassSummary[]>('GET', '/api/classes'),
             lessonId ? ask<LessonDetail>('GET', `/api/lessons/${lessonId}`) : null,
-            lessonId ? ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`) : null,
+            lessonId ? sheetsOf(lessonId) : null,
           ]);
           if (mine !== last.lesson) return;
           patchState(store, {
@@ -153,11 +168,12 @@ export const PaperStore = signalStore(
       setRung: (rungOfChart: string) => patchState(store, { rungOfChart: rungOfChart as RungId }),
       /** Other questions in all versions but the first. */
       drawAnew: () => patchState(store, ({ seed }) => ({ seed: seed + 1 })),
-      /** Keeps the sheet as it is printed, so that its answers can be typed in. @param named whether pupils of the class are named on it */
-      keep: (named: boolean) =>
+      setNamed: (named: boolean) => patchState(store, { named }),
+      /** Keeps the sheet as it is printed, so that its answers can be typed in. */
+      keep: () =>
         attempt(async () => {
           const [detail, versions] = [store.detail()!, store.versions()];
-          const copies = named ? store.pupils().map(({ id }, place) => ({ pupilId: id, version: place % versions.length })) : [];
+          const copies = store.copies().flatMap(({ pupil, version }) => (pupil ? [{ pupilId: pupil.id, version }] : []));
           const sheet = {
             lessonId: detail.id,
             file: lessonOfQuestions(
@@ -165,7 +181,7 @@ export const PaperStore = signalStore(
               versions.flatMap(({ items }) => items),
             ),
             versions: versions.length,
-            classId: named ? store.ofClass()!.id : null,
+            classId: store.isNamed() ? store.ofClass()!.id : null,
             copies,
           };
           const as = JSON.stringify(sheet);

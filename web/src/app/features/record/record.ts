@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { motionMs, nameInLesson, prepareLesson, sameStep, stageAt, type Take, lengthText } from '@zeitpunkt/core';
+import { lengthText, motionMs, nameInLesson, prepareLesson, sameStep, stageAt, type Take } from '@zeitpunkt/core';
 import { BREATH_MS } from '@zeitpunkt/core/voice/film';
 import { paceOfTakes, planByTakes } from '@zeitpunkt/core/voice/take-times';
 import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';

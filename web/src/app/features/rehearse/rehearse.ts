@@ -14,7 +14,7 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { beatTimes, changeBeat, nameInLesson, type BeatTime, type Lesson, type ScriptEdit, lengthText } from '@zeitpunkt/core';
+import { beatTimes, changeBeat, lengthText, nameInLesson, type BeatTime, type Lesson, type ScriptEdit } from '@zeitpunkt/core';
 import { measuredPace, takeTimes, wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';

@@ -4,15 +4,7 @@ import type { MarkedResponse } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
 import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
 import type { Opened } from './review-store';
-import {
-  rowsFor,
-  type ReviewCell,
-  type ReviewQuestion,
-  type ReviewRow,
-  type ReviewTable,
-  type RowFilter,
-  type RowOrder,
-} from './review-table';
+import { rowsFor, type ReviewCell, type ReviewQuestion, type ReviewTable, type RowFilter, type RowOrder } from './review-table';
 
 const ORDERS: Record<RowOrder, string> = { class: 'as in the class', look: 'most to look at first', name: 'by name' };
 const FILTERS: Record<RowFilter, string> = {
@@ -38,15 +30,10 @@ export class AnswerGrid {
   protected readonly filter = signal<RowFilter>('all');
   protected readonly orders = Object.entries(ORDERS);
   protected readonly filters = Object.entries(FILTERS);
-  protected readonly rows = computed(() => rowsFor(this.table(), this.order(), this.filter()));
-
-  /** The cells that are seen: of a column with several questions the one that the pupil was asked. */
-  protected cellsOf({ cells }: ReviewRow): readonly ReviewCell[] {
-    return this.table().columns.map((questions) => {
-      const some = cells.filter(({ question }) => questions.includes(question));
-      return some.find(({ last }) => last !== null) ?? some[0]!;
-    });
-  }
+  protected readonly rows = computed(() => {
+    const { columns } = this.table();
+    return rowsFor(this.table(), this.order(), this.filter()).map(({ pupil, cells }) => ({ pupil, cells: seenOf(cells, columns) }));
+  });
 
   protected isOpen({ pupil, question }: ReviewCell): boolean {
     const at = this.at();
@@ -70,4 +57,12 @@ export class AnswerGrid {
   }
 
   protected readonly counts = counts;
+}
+
+/** The cells that are seen: of a column with several questions the one that the pupil was asked. */
+function seenOf(cells: readonly ReviewCell[], columns: ReviewTable['columns']): readonly ReviewCell[] {
+  return columns.map((questions) => {
+    const some = cells.filter(({ question }) => questions.includes(question));
+    return some.find(({ last }) => last !== null) ?? some[0]!;
+  });
 }

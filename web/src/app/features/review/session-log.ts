@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { beatTimes, nameInLesson, prepareLesson, type ItemFacts, lengthText } from '@zeitpunkt/core';
+import { beatTimes, lengthText, nameInLesson, prepareLesson, type ItemFacts } from '@zeitpunkt/core';
 import { wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import { Chart, type ChartOf } from '../../ui/chart';
 import type { ReviewQuestion } from './review-table';

@@ -4,6 +4,7 @@ import { RouterLink } from '@angular/router';
 import {
   criteriaOf,
   describeStage,
+  lengthText,
   MATERIALS,
   narrationAt,
   prepareLesson,
@@ -12,7 +13,6 @@ import {
   stageScene,
   tongueOf,
   rungOfLesson,
-  lengthText,
 } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
 import { rowsOf } from './beat-rows';

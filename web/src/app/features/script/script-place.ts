@@ -5,6 +5,7 @@ import {
   addQuestion,
   clipOf,
   duplicateBeat,
+  lengthText,
   moveBeats,
   pasteClip,
   prepareLesson,
@@ -19,7 +20,6 @@ import {
   type Step,
   type TimingOffer,
   rungOfLesson,
-  lengthText,
 } from '@zeitpunkt/core';
 import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import type { Clip } from '@zeitpunkt/contract';

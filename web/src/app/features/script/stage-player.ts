@@ -16,6 +16,7 @@ import {
   addBeats,
   bestWording,
   displayText,
+  lengthText,
   motionMs,
   NEW_ASIDE,
   stageAside,
@@ -29,7 +30,6 @@ import {
   type PreparedLesson,
   type ScriptEdit,
   type SecondOfDay,
-  lengthText,
 } from '@zeitpunkt/core';
 import type { Turning } from '../../ui/dial-gesture';
 import { PointingStage } from '../../ui/pointing-stage';

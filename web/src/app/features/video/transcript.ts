@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { WORD_PACKS, type Chapter, type Film, lengthText } from '@zeitpunkt/core';
+import { lengthText, WORD_PACKS, type Chapter, type Film } from '@zeitpunkt/core';
 import { filmOf } from '@zeitpunkt/core/voice/film';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, RecordingDetail } from '@zeitpunkt/contract';
-import { WORD_PACKS, type ThinkAs, lengthText } from '@zeitpunkt/core';
+import { lengthText, WORD_PACKS, type ThinkAs } from '@zeitpunkt/core';
 import { filmOf } from '@zeitpunkt/core/voice/film';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';

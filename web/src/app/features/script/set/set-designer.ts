@@ -14,6 +14,7 @@ import {
 import { MatButton } from '@angular/material/button';
 import {
   kindOf,
+  lengthText,
   misconceptionOf,
   RUNGS,
   type DesignedSet,
@@ -22,7 +23,6 @@ import {
   type MisconceptionId,
   type Rung,
   rungOfLesson,
-  lengthText,
 } from '@zeitpunkt/core';
 import { MOST_IDEAS } from '@zeitpunkt/core/diagnosis/design-set';
 import { ask, sentenceOf } from '../../../shared/api';
