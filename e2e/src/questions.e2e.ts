@@ -33,7 +33,7 @@ test('every kind of question is asked, answered on a phone and on a tablet, and 
       const sticksOut = await wren.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
       expect(sticksOut).toBeLessThanOrEqual(0);
       await teacher.goTo('Answer');
-      await expect(isUnsure.sentence).toContainText('Good that you say so.');
+      await expect(isUnsure.sentence).toContainText('Good that you told me.');
     });
   }
   await teacher.end();

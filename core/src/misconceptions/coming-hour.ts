@@ -10,6 +10,12 @@ export const comingHour: Misconception = {
     en: 'The short hand is on its way to the next numeral, but it is not there yet: {which}',
     de: 'Der kurze Zeiger ist auf dem Weg zur nächsten Zahl, aber noch nicht da. {which}',
   }),
+  sayWhile: {
+    set: inTongue({
+      en: 'Now read your own clock: {which} That is the hour it shows.',
+      de: 'Lies jetzt deine eigene Uhr. {which} Das ist die Stunde, die sie zeigt.',
+    }),
+  },
   howItCame: inTongue({
     en: 'Took the numeral that the short hand is on its way to.',
     de: 'Hat die Zahl genommen, zu der der kurze Zeiger unterwegs ist.',
@@ -18,6 +24,7 @@ export const comingHour: Misconception = {
   distorts: (acts) => ({
     read: (pose) =>
       acts.read(pose).map(({ hour, minute }) => ({ hour: Number(minute) === 0 ? hour : String(nextHour12(Number(hour))), minute })),
-    set: (at) => acts.set(minuteOfHour(at) === 0 ? at : later(at, 3600)),
+    // They set the hands that they would read so: those of an hour before. Many set them right all the same, and only read so.
+    set: (at) => (minuteOfHour(at) === 0 ? acts.set(at) : [...acts.set(later(at, -3600)), ...acts.set(at)]),
   }),
 };

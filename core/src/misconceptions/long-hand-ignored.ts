@@ -6,13 +6,13 @@ export const longHandIgnored: Misconception = {
   name: 'Only the short hand is read',
   whatThePupilDoes: 'Reads every dial as a full hour: 7:20 becomes 7:00.',
   sayToPupil: inTongue({
-    en: 'You have the hour. Now look at the long hand, too: it tells how many minutes have gone.',
-    de: 'Die Stunde hast du. Schau jetzt auch auf den langen Zeiger: Er sagt, wie viele Minuten vorbei sind.',
+    en: 'Look at the long hand, too: it tells how many minutes have gone.',
+    de: 'Schau auch auf den langen Zeiger: Er sagt, wie viele Minuten vorbei sind.',
   }),
   sayWhile: {
     set: inTongue({
-      en: 'Your short hand has its hour. The long hand has to move, too: it shows the minutes.',
-      de: 'Dein kurzer Zeiger hat seine Stunde. Auch der lange muss gehen: Er zeigt die Minuten.',
+      en: 'The long hand has to move, too: it shows the minutes.',
+      de: 'Auch der lange Zeiger muss gehen: Er zeigt die Minuten.',
     }),
   },
   howItCame: inTongue({
@@ -22,6 +22,8 @@ export const longHandIgnored: Misconception = {
   nextMove: 'Set 7:00 and 7:20 one after the other and ask what has moved, and what that tells.',
   distorts: (acts) => ({
     read: (pose) => acts.read(pose).map(({ hour }) => ({ hour, minute: '00' })),
-    set: (at) => acts.set(at).map((pose) => (pose.minuteDeg === minuteHandDeg(at) ? { ...pose, minuteDeg: 0 } : pose)),
+    // Who knows only full hours puts the short hand on its numeral; hands that move together show the full hour, too.
+    set: (at) =>
+      acts.set(at).map((pose) => (pose.minuteDeg === minuteHandDeg(at) ? { hourDeg: Math.floor(pose.hourDeg / 30) * 30, minuteDeg: 0 } : pose)),
   }),
 };

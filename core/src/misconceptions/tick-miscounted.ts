@@ -6,8 +6,8 @@ export const tickMiscounted: Misconception = {
   name: 'Tick miscounted',
   whatThePupilDoes: 'Counts a tick too many or too few after the fives: 2:23 becomes 2:24.',
   sayToPupil: inTongue({
-    en: 'Your fives are right. Count the single ticks after them once more, one by one.',
-    de: 'Deine Fünfer stimmen. Zähle die einzelnen Striche danach noch einmal, einen nach dem anderen.',
+    en: 'Count the single ticks up to the long hand once more, one by one.',
+    de: 'Zähle die einzelnen Striche bis zum langen Zeiger noch einmal, einen nach dem anderen.',
   }),
   howItCame: inTongue({
     en: 'Counted a tick too many or too few.',

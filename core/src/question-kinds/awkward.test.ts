@@ -186,7 +186,7 @@ test('whoever is not sure may say so to any question: it is kept, marked blank, 
       expect(canBeGiven(item, { kind: 'not-sure' }, DEFAULT_SETTINGS)).toBe(true);
       const mark = markOf(item, { kind: 'not-sure' }, DEFAULT_SETTINGS);
       expect(mark).toMatchObject({ verdict: 'blank', misconceptions: [] });
-      expect(mark.sayToPupil).toMatch(/^Good that you say so\. [A-Z].*[.?]$/);
+      expect(mark.sayToPupil).toMatch(/^Good that you told me\. [A-Z].*[.?]$/);
     }
   }
 });

@@ -12,6 +12,6 @@ export function correctedMark(item: Item, response: Response, mark: Mark, verdic
   const right = isRightVerdict(verdict);
   if (!right && !isRightVerdict(mark.verdict)) return { ...mark, verdict };
   const parts = mark.parts.map(({ part }) => ({ part, right }));
-  const sayToPupil = isNotSure(response) ? mark.sayToPupil : kindOf(item).hint(item, { verdict, parts }, settings);
+  const sayToPupil = isNotSure(response) ? mark.sayToPupil : kindOf(item).hint(item, { verdict, parts }, settings, response);
   return { verdict, parts, misconceptions: [], sayToPupil };
 }

@@ -3,8 +3,9 @@ import type { LessonSettings } from '../lesson/settings.js';
 import { PLAIN_LAYERS, type DialLayers } from '../scene/dial-state.js';
 import { displayText } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { hour24, minuteOfHour } from '../time/second-of-day.js';
+import { minuteOfHour } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';
+import { partOfDay } from '../words/parts-of-day.js';
 import type { Judgement } from './question-kind.js';
 
 interface Shared {
@@ -20,18 +21,18 @@ interface Shared {
   readonly minutesRight: string;
   readonly hourRight: string;
   readonly hoursTo12: string;
-  /** Parts of the day by the hour from which they hold. */
-  readonly dayParts: readonly (readonly [fromHour: number, words: string])[];
+  /** A time in digits before its part of the day. */
+  readonly digits: (time: string) => string;
 }
 
 /** What every kind says in the same words. */
 const SHARED: Readonly<Record<Tongue, Shared>> = {
   en: {
     right: 'Yes, that is right.',
-    someRight: 'Some of yours is right.',
+    someRight: 'Some of it is right.',
     notYet: 'Not yet.',
     haveAGo: 'Next time, have a go: a guess helps too.',
-    saidSo: 'Good that you say so.',
+    saidSo: 'Good that you told me.',
     count: 'Count round from the 12 once more:',
     firstHour: 'Start with the short hand:',
     firstMinutes: 'Start with the long hand and count round from the 12.',
@@ -39,13 +40,7 @@ const SHARED: Readonly<Record<Tongue, Shared>> = {
     minutesRight: 'Your minutes are right.',
     hourRight: 'Your hour is right.',
     hoursTo12: 'The time is right. After 12 the hours begin again at 1.',
-    dayParts: [
-      [0, 'at night'],
-      [5, 'in the morning'],
-      [12, 'in the afternoon'],
-      [18, 'in the evening'],
-      [22, 'at night'],
-    ],
+    digits: (time) => time,
   },
   de: {
     right: 'Ja, das stimmt.',
@@ -60,13 +55,7 @@ const SHARED: Readonly<Record<Tongue, Shared>> = {
     minutesRight: 'Deine Minuten stimmen.',
     hourRight: 'Deine Stunde stimmt.',
     hoursTo12: 'Die Zeit stimmt. Nach 12 fangen die Stunden wieder bei 1 an.',
-    dayParts: [
-      [0, 'nachts'],
-      [5, 'morgens'],
-      [12, 'nachmittags'],
-      [18, 'abends'],
-      [22, 'nachts'],
-    ],
+    digits: (time) => `${time} Uhr`,
   },
 };
 
@@ -111,11 +100,9 @@ export function whereToBegin(at: SecondOfDay, settings: LessonSettings): string 
   return `${firstHour} ${minuteOfHour(at) === 0 ? talk.whichNumeral : talk.whichHour[settings.betweenRule]}`;
 }
 
-/** A 12-hour display with the part of the day: "4:30 in the afternoon". */
+/** A 12-hour display with the part of the day: "4:30 in the afternoon", "12:00 noon". */
 export function withDayPart(at: SecondOfDay, settings: LessonSettings): string {
-  const { dayParts } = sharedOf(settings);
-  const words = dayParts.findLast(([fromHour]) => hour24(at) >= fromHour)![1];
-  return `${displayText(at, settings.separator)} ${words}`;
+  return `${sharedOf(settings).digits(displayText(at, settings.separator))} ${partOfDay(at, tongueOf(settings)).words}`;
 }
 
 /** One object each, so that outlets see an unchanged face as unchanged. */

@@ -79,11 +79,17 @@ test('times in the sentences are written as the lesson writes them', () => {
 });
 
 test('what is said of an idea fits what the pupil was doing', () => {
-  expect(set(setting(4, 30, 'words'), 105, 180)).toMatchObject({
+  const words: Item = { id: 'w', kind: 'write-display', timeSec: 16_200 };
+  expect(markOf(words, { kind: 'write-display', hour: '3', minute: '30' }, DEFAULT_SETTINGS)).toMatchObject({
     misconceptions: ['half-of-coming-hour'],
     sayToPupil: '“Half past” means half an hour after. The hour in the words has begun already.',
   });
-  expect(set(setting(4, 30, 'display'), 105, 180).misconceptions).toEqual([]); // no words were shown
+  // Who takes the coming numeral for the hour sets those hands, too; on a display no half is said.
+  expect(set(setting(4, 30, 'words'), 105, 180).misconceptions).toEqual(['coming-hour', 'half-of-coming-hour']);
+  expect(set(setting(4, 30, 'display'), 105, 180)).toMatchObject({
+    misconceptions: ['coming-hour'],
+    sayToPupil: 'Now read your own clock: which numeral has it passed? That is the hour it shows.',
+  });
   expect(markOf(reading(3, 30), { kind: 'read-dial', hour: '4', minute: '30' }, DEFAULT_SETTINGS).misconceptions).toContain(
     'half-of-coming-hour',
   );

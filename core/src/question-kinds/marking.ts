@@ -22,7 +22,7 @@ export function markOf(item: Item, response: Response, settings: LessonSettings)
   const misconceptions = ideasBehind(item, response, judgement, settings);
   const [named, ...others] = misconceptions;
   const sayToPupil =
-    named && others.length === 0 ? sayToPupilWhile(named, kind.doing(item), settings) : kind.hint(item, judgement, settings);
+    named && others.length === 0 ? sayToPupilWhile(named, kind.doing(item), settings) : kind.hint(item, judgement, settings, response);
   return { ...judgement, misconceptions, sayToPupil };
 }
 

@@ -80,8 +80,11 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   isPossible(item: Item, response: Response, settings: LessonSettings): boolean;
   /** Which acts the pupil is about, the first one first, so that what is said of a misconception fits. */
   doing(item: Item): readonly ActId[];
-  /** One kind sentence that says what to look at, where no misconception explains the response. */
-  hint(item: Item, judgement: Judgement, settings: LessonSettings): string;
+  /**
+   * One kind sentence that says what to look at, where no misconception explains the response: true of that very response,
+   * and with praise only for what was given.
+   */
+  hint(item: Item, judgement: Judgement, settings: LessonSettings, response: Response): string;
   /** One sentence that says what to look at, whatever was answered: for whoever is not sure. */
   lookAt(item: Item, settings: LessonSettings): string;
   /** Why the key is right, in the sentences of the lesson's school: for the board. */

@@ -73,8 +73,36 @@ export function looksPossible(pose: Pose, acts: Acts): boolean {
 /** Degrees that a hand may be off the place where an idea would have it. */
 const NEAR_DEG = 3;
 
-function isNear(a: Pose, b: Pose): boolean {
-  return Math.abs(turnDeg(a.hourDeg, b.hourDeg)) <= NEAR_DEG && Math.abs(turnDeg(a.minuteDeg, b.minuteDeg)) <= NEAR_DEG;
+const isNear = (a: Pose, b: Pose): boolean => degreesApart(a, b) <= NEAR_DEG;
+
+/** Degrees between two poses: of the hand that differs more, by the shorter way. */
+export function degreesApart(a: Pose, b: Pose): number {
+  return Math.max(Math.abs(turnDeg(a.hourDeg, b.hourDeg)), Math.abs(turnDeg(a.minuteDeg, b.minuteDeg)));
+}
+
+/**
+ * Degrees by which one hand at least differs between two dials of a question: more than any tolerance under which a dial
+ * counts as right, and a difference that a child sees. A tick of the minute hand is as much.
+ */
+export const APART_DEG = 6;
+
+/**
+ * The first choices that can all be told from each other and from those that are there: dials by {@link APART_DEG}, texts by
+ * what they say.
+ */
+export function tellApart(there: readonly Choice[], more: readonly Choice[], most: number): Choice[] {
+  const chosen: Choice[] = [];
+  for (const choice of more) {
+    if (chosen.length >= most) break;
+    if ([...there, ...chosen].every((other) => areApart(choice, other))) chosen.push(choice);
+  }
+  return chosen;
+}
+
+function areApart(one: Choice, other: Choice): boolean {
+  if ('text' in one || 'text' in other) return !('text' in one && 'text' in other && one.text === other.text);
+  // Angles that were computed differ in their last digit.
+  return degreesApart(one, other) > APART_DEG - 0.01;
 }
 
 /** The same moment in the half of the day of another, as far as a dial can tell. */

@@ -9,7 +9,7 @@ import type { SecondOfDay } from '../time/second-of-day.js';
 import { aboutForm, haveAGo, opener, partRight } from './kind-talk.js';
 import { NO_PICTURE, type Picture } from './picture.js';
 import type { ItemBase, Judgement, Kinded, QuestionKind, ViewBase } from './question-kind.js';
-import { isRightPart, judgeTime, timeShape, type HourForm, type TimeAnswer, type TimeShapeView } from './shapes/time.js';
+import { isOf12, isRightPart, judgeTime, timeShape, type HourForm, type TimeAnswer, type TimeShapeView } from './shapes/time.js';
 import { slipOfTime } from './slips.js';
 import { timeStages } from './time-stages.js';
 
@@ -32,6 +32,8 @@ export interface TimeKindParts<Kind extends string, Item extends ItemBase & Kind
   readonly judge?: (item: Item, given: TimeAnswer, settings: LessonSettings) => Judgement;
   doing(item: Item): readonly ActId[];
   lookAt(item: Item, settings: LessonSettings): string;
+  /** What to look at again where only this part is wrong; the same as at first where it is absent. */
+  readonly lookAgain?: (item: Item, part: 'hour' | 'minute', settings: LessonSettings) => string;
   reason(item: Item, settings: LessonSettings): readonly string[];
   make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
   readonly samples: readonly Item[];
@@ -69,20 +71,18 @@ export function timeKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     judge,
     predict: (item, acts, settings) => parts.typed(item, acts, settings).map(give),
     doing: parts.doing,
-    hint(item, judgement, settings) {
+    hint(item, judgement, settings, response) {
       const [hour, minute] = [isRightPart(judgement, 'hour'), isRightPart(judgement, 'minute')];
       const lookAt = parts.lookAt(item, settings);
       if (judgement.verdict === 'blank') return haveAGo(settings);
       if (judgement.verdict === 'right') return opener(judgement, settings);
       if (hour && minute) {
         // Only the form is left: one digit for the minutes, or an hour above 12.
-        const { hour: typed } = keyOf(item, settings);
-        return form === 'of-12' && Number(typed) <= 12 && !isRightPart(judgement, 'form')
-          ? aboutForm('hoursTo12', settings)
-          : aboutForm('twoDigits', settings);
+        return aboutForm(isOf12(response) ? 'twoDigits' : 'hoursTo12', settings);
       }
-      if (minute) return `${partRight('minutesRight', settings)} ${lookAt}`;
-      if (hour) return `${partRight('hourRight', settings)} ${lookAt}`;
+      const again = (part: 'hour' | 'minute') => parts.lookAgain?.(item, part, settings) ?? lookAt;
+      if (minute) return `${partRight('minutesRight', settings)} ${again('hour')}`;
+      if (hour) return `${partRight('hourRight', settings)} ${again('minute')}`;
       return `${opener(judgement, settings)} ${lookAt}`;
     },
     lookAt: parts.lookAt,

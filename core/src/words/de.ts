@@ -71,7 +71,6 @@ export const de: WordPack = {
     nachts: 'night',
     nacht: 'night',
   },
-  partAt: [{ fromHour: 0, words: '' }],
   fillers: ['es', 'ist', 'um', 'am', 'in', 'der'],
   openings: [
     'ich glaube es ist',

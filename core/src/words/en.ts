@@ -116,12 +116,6 @@ const SHARED = {
   displayNouns: { oclock: 1 },
   numberSlips: NUMBER_SLIPS,
   dayParts: { am: 'am', pm: 'pm', morning: 'am', afternoon: 'pm', evening: 'pm', night: 'night' },
-  partAt: [
-    { fromHour: 0, words: 'at night' },
-    { fromHour: 6, words: 'in the morning' },
-    { fromHour: 12, words: 'in the afternoon' },
-    { fromHour: 18, words: 'in the evening' },
-  ],
   fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and'],
   openings: [
     'i think the time is',

@@ -74,8 +74,6 @@ export interface WordPack {
   readonly numberSlips: Readonly<Record<string, number>>;
   /** Parts of the day as typed, and what they mean. */
   readonly dayParts: Readonly<Record<string, DayPart>>;
-  /** The part of the day as said at an hour of 24. */
-  readonly partAt: readonly { readonly fromHour: number; readonly words: string }[];
   /** Words that carry no time. */
   readonly fillers: readonly string[];
   /** What may be said before a time: "I think", longer ones first. */

@@ -1,12 +1,13 @@
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, hour24, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import type { Register, WordPack } from './pack.js';
+import { partOfDay } from './parts-of-day.js';
 
 /**
  * Every right wording of a time, best first. Without a register: those that a 12-hour dial allows; the words for the half
  * of the day come only when `half-day` is asked for.
  * @example say(secondOfDay(16, 30), enGB) // ["half past four", "four thirty"]
- * @example say(secondOfDay(12, 0), enGB, 'half-day') // ["noon", "twelve in the afternoon"]
+ * @example say(secondOfDay(12, 0), enGB, 'half-day') // ["noon", "twelve noon"]
  */
 export function say(at: SecondOfDay, pack: WordPack, register?: Register): string[] {
   const minute = minuteOfHour(at);
@@ -30,7 +31,6 @@ function slots(at: SecondOfDay, pack: WordPack): Record<string, string> {
   const left = 60 - minute;
   const number = (n: number) => pack.numbers[Math.abs(n) % 60]!;
   const before = (n: number) => pack.hourForms[n] ?? number(n);
-  const part = [...pack.partAt].reverse().find(({ fromHour }) => hour24(at) >= fromHour);
   const counted = minute > 30 ? left : minute;
   return {
     h: number(hour),
@@ -44,6 +44,6 @@ function slots(at: SecondOfDay, pack: WordPack): Record<string, string> {
     toHalf: number(30 - minute),
     pastHalf: number(minute - 30),
     minutes: pack.minuteWord[counted === 1 ? 0 : 1],
-    part: part?.words ?? '',
+    part: partOfDay(at, pack.tongue).words,
   };
 }

@@ -1,7 +1,8 @@
-import { DAY_NAMES } from '../../scene/bands/day-line.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import type { DayEvent } from '../../lesson/day-events.js';
 import type { Tongue } from '../../words/pack.js';
+import { partOfDay } from '../../words/parts-of-day.js';
+import { secondOfDay } from '../../time/second-of-day.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';
 import { cutBox, line } from '../strokes.js';
 import { paragraph, word } from '../text.js';
@@ -36,7 +37,7 @@ export function dayLinePages(events: readonly DayEvent[], tongue: Tongue, look: 
       if (half % 2 === 1 || (half === 2 * HOURS && !isLast)) continue;
       const of24 = strip * HOURS + half / 2;
       const anchor = half === 0 ? 'start' : 'middle';
-      const named = of24 % 12 === 0 ? DAY_NAMES[tongue][of24 === 12 ? 'noon' : 'midnight'] : '';
+      const named = of24 % 12 === 0 ? partOfDay(secondOfDay(of24 % 24, 0), tongue).name : '';
       nodes.push(word(String(of24 % 12 || 12), at + (half === 0 ? 3 : 0), base + size * 1.5, { size: size * 1.2, bold: true, anchor }));
       if (named)
         nodes.push(word(named, at + (half === 0 ? 3 : 0), base + size * 2.6, { size: size * 0.85, anchor: half === 0 ? 'start' : 'end' }));

@@ -11,7 +11,7 @@ import type { SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording, say } from '../../words/say.js';
 import { dialsReadAs } from '../read-as.js';
-import { isTakenFor, targetsOf } from '../seen-as.js';
+import { APART_DEG, degreesApart, isTakenFor, targetsOf, tellApart } from '../seen-as.js';
 import { oneOf, shuffled } from '../slips.js';
 import type { Choice } from '../shapes/choices.js';
 import type { ChooseAllItem } from './choose-all.js';
@@ -47,16 +47,16 @@ function texts(at: SecondOfDay, rng: Rng, settings: LessonSettings): Choice[] {
 /** The time on a clock with all numerals and on one with few, and dials that ideas would take for it. */
 function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: Rung, settings: LessonSettings): Choice[] {
   const right = gearedPose(at);
-  const distractors = new Map<string, Pose>();
-  for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
-    const pose = takenFor(at, from, idea, rung, settings);
-    if (pose && isTaken(pose, at, from, idea, settings)) distractors.set(`${pose.hourDeg} ${pose.minuteDeg}`, pose);
-  }
-  return [
+  const shown: Choice[] = [
     { ...right, numerals: 'all' },
     { ...right, numerals: 'quarters' },
-    ...[...distractors.values()].slice(0, MOST_DISTRACTORS).map((pose) => ({ ...pose, numerals: 'all' as const })),
   ];
+  const distractors: Choice[] = [];
+  for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
+    const pose = takenFor(at, from, idea, rung, settings);
+    if (pose && isTaken(pose, at, from, idea, settings)) distractors.push({ ...pose, numerals: 'all' });
+  }
+  return [...shown, ...tellApart(shown, distractors, MOST_DISTRACTORS)];
 }
 
 /** Whether somebody with an idea takes a dial in the end for what they understand of the time that is asked for. */
@@ -81,7 +81,7 @@ function takenFor(
 ): Pose | null {
   const acts = actsOf([idea], settings);
   const right = gearedPose(at);
-  const isOther = (pose: Pose) => Math.abs(pose.hourDeg - right.hourDeg) > 6 || Math.abs(pose.minuteDeg - right.minuteDeg) > 6;
+  const isOther = (pose: Pose) => degreesApart(pose, right) >= APART_DEG - 0.01;
   const meant = from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[settings.pack])).map(timeTyped) : [at];
   const set = meant.flatMap((time) => (time === null ? [] : acts.set(time))).find(isOther);
   if (set) return set;

@@ -23,6 +23,7 @@ export interface ChooseOneItem extends ItemBase {
   readonly choices: readonly Choice[];
 }
 
+const showsDial = ({ from, choices }: ChooseOneItem) => from === 'dial' || choices.some((choice) => !('text' in choice));
 const atOf = (item: ChooseOneItem) => toSecondOfDay(item.timeSec);
 
 export const chooseOne = choiceKind<'choose-one', ChooseOneItem>({
@@ -35,7 +36,7 @@ export const chooseOne = choiceKind<'choose-one', ChooseOneItem>({
   choices: (item) => item.choices,
   taken: (item, acts, settings) => taken(item, acts, settings).map((place) => [place]),
   doing: (item) => (item.from === 'words' ? ['mean', 'read', 'set', 'digits'] : ['read', 'set', 'mean', 'digits']),
-  lookAt: (item, settings) => whereToBegin(atOf(item), settings),
+  lookAt: (item, settings) => (showsDial(item) ? whereToBegin(atOf(item), settings) : TEXTS[tongueOf(settings)].noDial),
   reason: (item, settings, [key = 0]) => [
     TEXTS[tongueOf(settings)].is(dialLetter(key), displayText(atOf(item), settings.separator)),
     ...reasonFor(atOf(item), settings),

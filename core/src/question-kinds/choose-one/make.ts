@@ -8,7 +8,7 @@ import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { reportPose } from '../../dial/possible.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
-import { asChoice, seenAs, targetsOf, written, type Given } from '../seen-as.js';
+import { asChoice, seenAs, targetsOf, tellApart, written, type Given } from '../seen-as.js';
 import type { Choice } from '../shapes/choices.js';
 import { shuffled } from '../slips.js';
 import type { ChooseOneItem } from './choose-one.js';
@@ -33,16 +33,16 @@ export function makeChooseOne(id: string, rng: Rng, wanted: Rung, settings: Less
   for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const [from, to] = WAYS[Math.floor(rng() * WAYS.length)]!;
-    const wrong = new Map<string, Choice>();
+    const wrong: Choice[] = [];
     for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
       for (const choice of mistakenFor(at, from, to, idea, settings)) {
         // Whoever holds the idea must take it in the end: words are understood by them in their own way, too.
         const isTaken = taken({ timeSec: at, from, choices: [choice] }, actsOf([idea], settings), settings).length > 0;
-        if (isTaken) wrong.set(JSON.stringify(choice), choice);
+        if (isTaken) wrong.push(choice);
       }
     }
     const right = asChoice(at, to, settings);
-    const choices = [right, ...[...wrong.values()].slice(0, MOST_DISTRACTORS)];
+    const choices = [right, ...tellApart([right], wrong, MOST_DISTRACTORS)];
     if (choices.length > 1) return { id, kind: 'choose-one', timeSec: at, from, choices: shuffled(choices, rng) };
   }
   throw new CoreError('ITEM_NOT_MADE', 'No such question could be made on this rung.');

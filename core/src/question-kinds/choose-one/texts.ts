@@ -8,6 +8,7 @@ export const TEXTS = {
       display: 'Which one shows the same time?',
       words: 'Which one shows the same time?',
     },
+    noDial: 'Which hour is it, and is it past that hour or still before it?',
     is: (letter: string, time: string) => `${letter} is right: it is ${time}.`,
   },
   de: {
@@ -16,6 +17,7 @@ export const TEXTS = {
       display: 'Was zeigt dieselbe Zeit?',
       words: 'Was zeigt dieselbe Zeit?',
     },
+    noDial: 'Welche Stunde ist es, und ist es nach ihr oder noch davor?',
     is: (letter: string, time: string) => `${letter} stimmt: Es ist ${time}.`,
   },
 } as const satisfies Record<Tongue, object>;

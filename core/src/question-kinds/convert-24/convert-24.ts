@@ -4,6 +4,7 @@ import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { displayText24, minuteDigits } from '../../time/display.js';
 import { hour12, hour24, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';
+import { partOfDay } from '../../words/parts-of-day.js';
 import { withDayPart } from '../kind-talk.js';
 import type { ItemBase } from '../question-kind.js';
 import { written } from '../seen-as.js';
@@ -45,6 +46,7 @@ export const convert24 = timeKind<'convert-24', Convert24Item>({
   },
   doing: (item) => [item.to === '24' ? 'to24' : 'to12', 'digits'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
+  lookAgain: (_item, part, settings) => TEXTS[tongueOf(settings)][part === 'hour' ? 'lookAt' : 'sameMinutes'],
   reason: (item, settings) => [reasonOf(item, settings)],
   make: (id, rng, rung) => ({ id, kind: 'convert-24', timeSec: timeOnRung(rung, rng), to: oneOf(['12', '24'], rng) }),
   samples: [54_000, 27_000, 1800, 45_900, 82_800, 36_300].flatMap((timeSec, index) =>
@@ -52,10 +54,13 @@ export const convert24 = timeKind<'convert-24', Convert24Item>({
   ),
 });
 
+/** The way the question goes: on to 24 hours, or back to twelve. */
 function reasonOf(item: Convert24Item, settings: LessonSettings): string {
   const text = TEXTS[tongueOf(settings)];
   const at = atOf(item);
-  if (hour24(at) === 0) return text.midnight;
-  if (hour24(at) <= 12) return text.beforeNoon(of24(item), hour12(at));
-  return item.to === '24' ? text.afterNoon(hour24(at), hour12(at)) : text.back(hour24(at), hour12(at));
+  const [of12, hour] = [hour12(at), hour24(at)];
+  const way = item.to === '24' ? text.on : text.back;
+  if (hour === 0) return way.midnight;
+  if (hour === 12) return way.noon;
+  return hour < 12 ? way.before(of12, of24(item)) : way.after(of12, hour, partOfDay(at, tongueOf(settings)).words);
 }

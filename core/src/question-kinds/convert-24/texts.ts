@@ -5,21 +5,39 @@ export const TEXTS = {
   en: {
     to24: (time: string) => `Write ${time} on the 24-hour display.`,
     to12: (time: string) => `Write ${time} as a display of 12 hours shows it.`,
-    afterNoon: (of24: number, of12: number) =>
-      `After noon the hours go on: ${of12} in the afternoon is ${of24}, because ${of12} and 12 make ${of24}.`,
-    back: (of24: number, of12: number) => `From 13 on take 12 away: ${of24} is ${of12}.`,
-    beforeNoon: (of24: string, of12: number) => `Before 13 the hour stays: ${of24} is ${of12}.`,
-    midnight: 'Midnight begins the day: the first hour is written 00.',
+    on: {
+      midnight: 'Midnight begins the day: its first hour is written 00.',
+      before: (of12: number, written: string) => `Before noon the hour stays the same, with two digits: ${of12} is ${written}.`,
+      noon: 'The hour that begins at noon is 12 on both displays.',
+      after: (of12: number, of24: number, part: string) =>
+        `After noon the hours go on: ${of12} ${part} is ${of24}, because 12 and ${of12} make ${of24}.`,
+    },
+    back: {
+      midnight: 'The hour 00 begins at midnight: on a display of 12 hours it is 12.',
+      before: (of12: number, written: string) => `Before noon the hour stays the same: ${written} is ${of12}.`,
+      noon: 'The hour that begins at noon is 12 on both displays.',
+      after: (of12: number, of24: number, part: string) => `From 13 on take 12 away: ${of24} is ${of12} ${part}.`,
+    },
+    sameMinutes: 'The minutes stay the same on both displays.',
     lookAt: 'Is it before noon or after noon? After noon the two displays are 12 hours apart.',
   },
   de: {
     to24: (time: string) => `Schreibe ${time} auf die 24-Stunden-Anzeige.`,
     to12: (time: string) => `Schreibe ${time} so, wie es eine 12-Stunden-Anzeige zeigt.`,
-    afterNoon: (of24: number, of12: number) =>
-      `Nach Mittag gehen die Stunden weiter: ${of12} Uhr nachmittags ist ${of24} Uhr, denn ${of12} und 12 sind ${of24}.`,
-    back: (of24: number, of12: number) => `Ab 13 ziehst du 12 ab: ${of24} ist ${of12}.`,
-    beforeNoon: (of24: string, of12: number) => `Vor 13 bleibt die Stunde: ${of24} ist ${of12}.`,
-    midnight: 'Mit Mitternacht fängt der Tag an: Die erste Stunde schreibt man 00.',
+    on: {
+      midnight: 'Mit Mitternacht fängt der Tag an: Seine erste Stunde schreibt man 00.',
+      before: (of12: number, written: string) => `Vor Mittag bleibt die Stunde gleich, mit zwei Ziffern: ${of12} ist ${written}.`,
+      noon: 'Die Stunde, die mittags anfängt, heißt auf beiden Anzeigen 12.',
+      after: (of12: number, of24: number, part: string) =>
+        `Nach Mittag zählen die Stunden weiter: ${of12} Uhr ${part} ist ${of24} Uhr, denn 12 und ${of12} sind ${of24}.`,
+    },
+    back: {
+      midnight: 'Die Stunde 00 fängt um Mitternacht an: Auf einer 12-Stunden-Anzeige heißt sie 12.',
+      before: (of12: number, written: string) => `Vor Mittag bleibt die Stunde gleich: ${written} ist ${of12}.`,
+      noon: 'Die Stunde, die mittags anfängt, heißt auf beiden Anzeigen 12.',
+      after: (of12: number, of24: number, part: string) => `Ab 13 ziehst du 12 ab: ${of24} Uhr ist ${of12} Uhr ${part}.`,
+    },
+    sameMinutes: 'Die Minuten sind auf beiden Anzeigen gleich.',
     lookAt: 'Ist es vor Mittag oder nach Mittag? Nach Mittag liegen die beiden Anzeigen 12 Stunden auseinander.',
   },
 } as const satisfies Record<Tongue, object>;

@@ -71,13 +71,15 @@ function answersOf({ plannedSec, thereSec }: EarlyLateItem, acts: Acts): number[
   return [...new Set(places)];
 }
 
+/** About something that one comes to; drawn until there is such a thing at the planned hour. */
 function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): EarlyLateItem {
-  const minute = minuteOfHour(timeOnRung(rung, rng));
-  const there = secondOfDay(7 + Math.floor(rng() * 12), minute);
-  const apart =
-    Array.from({ length: MOST_DRAWS }, () => oneOf(APART_MIN, rng)).find((min) => isOnRung(rung, [later(there, min * 60)])) ?? 0;
-  const planned = later(there, apart * 60);
-  const [first, ...others] = situationsAt(hour24(planned));
-  const event = oneOf([first!, ...others], rng).says[tongueOf(settings)];
-  return { id, kind: 'early-late', event, plannedSec: planned, thereSec: there };
+  for (;;) {
+    const there = secondOfDay(7 + Math.floor(rng() * 12), minuteOfHour(timeOnRung(rung, rng)));
+    const apart =
+      Array.from({ length: MOST_DRAWS }, () => oneOf(APART_MIN, rng)).find((min) => isOnRung(rung, [later(there, min * 60)])) ?? 0;
+    const planned = later(there, apart * 60);
+    const [first, ...others] = situationsAt(hour24(planned)).filter(({ isMet }) => isMet);
+    if (!first) continue;
+    return { id, kind: 'early-late', event: oneOf([first, ...others], rng).says[tongueOf(settings)], plannedSec: planned, thereSec: there };
+  }
 }

@@ -1,11 +1,12 @@
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { situationsAt } from '../../lesson/draft/situations.js';
+import { situationsAt, tellsTheHalf } from '../../lesson/draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { displayText } from '../../time/display.js';
 import { halfOfDay } from '../../time/occurrence.js';
 import { hour24, minuteOfHour, secondOfDay, toSecondOfDay } from '../../time/second-of-day.js';
+import { isNoonOrMidnight } from '../../words/parts-of-day.js';
 import { choiceKind } from '../choice-kind.js';
 import type { ItemBase } from '../question-kind.js';
 import { oneOf } from '../slips.js';
@@ -34,7 +35,7 @@ export const halfOfDayKind = choiceKind<'half-of-day', HalfOfDayItem>({
   taken: (item, acts) => acts.half(atOf(item)).map((half) => [HALVES.indexOf(half)]),
   doing: () => ['half'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
-  reason: (item, settings) => [TEXTS[tongueOf(settings)][halfOfDay(atOf(item)) === 'am' ? 'isAm' : 'isPm']],
+  reason: (item, settings) => [TEXTS[tongueOf(settings)][reasonOf(item)]],
   make,
   samples: [
     { id: 'sample-boat', kind: 'half-of-day', timeSec: 36_000, event: 'The mail boat comes' },
@@ -44,16 +45,27 @@ export const halfOfDayKind = choiceKind<'half-of-day', HalfOfDayItem>({
   ],
 });
 
-/** A third of the items lie in the hour of the 12, by day or by night. */
+/** Noon and midnight are in neither half: nothing is asked about them any more, but old lessons do. */
+function reasonOf(item: HalfOfDayItem): 'isAm' | 'isPm' | 'isMidnight' | 'isNoon' {
+  const isAm = halfOfDay(atOf(item)) === 'am';
+  if (isNoonOrMidnight(atOf(item))) return isAm ? 'isMidnight' : 'isNoon';
+  return isAm ? 'isAm' : 'isPm';
+}
+
+const MOST_DRAWS = 60;
+
+/** A third of the items lie in the hour of the 12, by day or by night; none is about what could happen in the other half, too. */
 function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): HalfOfDayItem {
   const tongue = tongueOf(settings);
-  const minute = minuteOfHour(timeOnRung(rung, rng));
-  if (rng() < 0.33) {
-    const { hours, says } = TWELVE_EVENTS[Math.floor(rng() * TWELVE_EVENTS.length)]!;
-    return { id, kind: 'half-of-day', timeSec: secondOfDay(hours[0], minute), event: says[tongue] };
+  const pastTwelve = rung.minutes.filter((minute) => minute > 0);
+  // Where only full hours are known, the hour of the 12 is noon or midnight itself.
+  if (pastTwelve.length === 0 || rng() < 0.67) {
+    for (let draw = 0; pastTwelve.length === 0 || draw < MOST_DRAWS; draw++) {
+      const at = secondOfDay(6 + Math.floor(rng() * 15), minuteOfHour(timeOnRung(rung, rng)));
+      const [first, ...others] = situationsAt(hour24(at)).filter((one) => tellsTheHalf(one, at));
+      if (first) return { id, kind: 'half-of-day', timeSec: at, event: oneOf([first, ...others], rng).says[tongue] };
+    }
   }
-  const at = secondOfDay(6 + Math.floor(rng() * 15), minute);
-  const [first, ...others] = situationsAt(hour24(at));
-  const event = first ? oneOf([first, ...others], rng).says[tongue] : TWELVE_EVENTS[0]!.says[tongue];
-  return { id, kind: 'half-of-day', timeSec: first ? at : secondOfDay(0, minute), event };
+  const { hours, says } = TWELVE_EVENTS[Math.floor(rng() * TWELVE_EVENTS.length)]!;
+  return { id, kind: 'half-of-day', timeSec: secondOfDay(hours[0], oneOf(pastTwelve as [number, ...number[]], rng)), event: says[tongue] };
 }

@@ -3,7 +3,7 @@ import { timeOnRung } from '../../ladder/rung.js';
 import { reasonFor } from '../../lesson/reason.js';
 import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
-import { whereToBegin } from '../kind-talk.js';
+import { countOnceMore, whereToBegin } from '../kind-talk.js';
 import type { ItemBase } from '../question-kind.js';
 import { written } from '../seen-as.js';
 import { timeKind } from '../time-kind.js';
@@ -34,6 +34,8 @@ export const handsInWords = timeKind<'hands-in-words', HandsInWordsItem>({
   typed: (item, acts) => written(acts.read(gearedPose(atOf(item))), acts),
   doing: () => ['read', 'digits'],
   lookAt: (item, settings) => whereToBegin(atOf(item), settings),
+  lookAgain: (item, part, settings) =>
+    part === 'hour' ? talkOf(settings).hourReason(atOf(item), settings.betweenRule) : countOnceMore(atOf(item), settings),
   reason: (item, settings) => reasonFor(atOf(item), settings),
   make: (id, rng, rung) => ({
     id,

@@ -5,7 +5,7 @@ import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
 import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
 import { displayText } from '../../time/display.js';
-import { onDial, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';
+import { minuteOfHour, onDial, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';
 import { dialPicture } from '../picture.js';
 import type { ItemBase, Judgement } from '../question-kind.js';
 import type { TimeAnswer } from '../shapes/time.js';
@@ -45,6 +45,11 @@ export const hourHandAlone = timeKind<'hour-hand-alone', HourHandAloneItem>({
   judge,
   doing: () => ['read'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
+  lookAgain(item, part, settings) {
+    const { lookAt, hour } = TEXTS[tongueOf(settings)];
+    const { whichHour, whichNumeral } = talkOf(settings);
+    return part === 'minute' ? lookAt : `${hour} ${minuteOfHour(atOf(item)) === 0 ? whichNumeral : whichHour[settings.betweenRule]}`;
+  },
   reason: (item, settings) => [talkOf(settings).oneHand.hour(atOf(item)), about(item, settings)],
   make: (id, rng, rung) => ({ id, kind: 'hour-hand-alone', timeSec: timeOnRung(rung, rng) }),
   samples: [27_000, 45_900, 29_700, 21_600, 35_400, 40_200].map((timeSec, index) => ({
@@ -64,7 +69,8 @@ function judge(item: HourHandAloneItem, { hour, minute }: TimeAnswer): Judgement
   const isAbout = Math.min(apart, 720 - apart) <= ABOUT_MIN;
   const isHour = isAbout || (isTime && onDial(typedHour) % 12 === Math.floor(wantedMin / 60));
   const minutesApart = Math.abs(typedMinute - (wantedMin % 60));
-  const isMinute = isAbout || (isTime && Math.min(minutesApart, 60 - minutesApart) <= ABOUT_MIN);
+  // Minutes that were not given are not right by themselves.
+  const isMinute = isAbout || (isTime && minute !== '' && Math.min(minutesApart, 60 - minutesApart) <= ABOUT_MIN);
   const parts = [
     { part: 'hour', right: isHour },
     { part: 'minute', right: isMinute },

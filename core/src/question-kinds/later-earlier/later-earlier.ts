@@ -13,7 +13,7 @@ import { aboutForm, haveAGo, opener, partRight } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
 import { written } from '../seen-as.js';
-import { isRightPart, judgeTime, timeShape, type TimeAnswer, type TimeShapeView } from '../shapes/time.js';
+import { isOf12, isRightPart, judgeTime, timeShape, type TimeAnswer, type TimeShapeView } from '../shapes/time.js';
 import { oneOf, slipOfTime } from '../slips.js';
 import { TEXTS } from './texts.js';
 
@@ -133,13 +133,13 @@ function judgeLength(minutes: number, given: TimeAnswer): Judgement {
   };
 }
 
-function hint(item: LaterEarlierItem, judgement: Judgement, settings: LessonSettings): string {
+function hint(item: LaterEarlierItem, judgement: Judgement, settings: LessonSettings, response: LaterEarlierResponse): string {
   const lookAt = textsOf(settings).lookAt[item.asks];
   if (judgement.verdict === 'blank') return haveAGo(settings);
   if (judgement.verdict === 'right') return opener(judgement, settings);
   if (judgement.verdict === 'right-other-form') return laterEarlier.keySentence(item, settings);
   const [hour, minute] = [isRightPart(judgement, 'hour'), isRightPart(judgement, 'minute')];
-  if (hour && minute) return aboutForm(hour12(wantedOf(item)) < 12 && item.asks !== 'length' ? 'hoursTo12' : 'twoDigits', settings);
+  if (hour && minute) return aboutForm(isOf12(response) ? 'twoDigits' : 'hoursTo12', settings);
   if (minute) return `${partRight('minutesRight', settings)} ${lookAt}`;
   if (hour) return `${partRight('hourRight', settings)} ${lookAt}`;
   return `${opener(judgement, settings)} ${lookAt}`;
@@ -158,19 +158,29 @@ function stemOf(item: LaterEarlierItem, settings: LessonSettings): string {
   return item.asks === 'end' ? text.end(start!, length) : item.asks === 'start' ? text.start(end!, length) : text.length(start!, end!);
 }
 
-/** The way over the full hour, where there is one between start and end. */
+/** The way over the full hour, where there is one between start and end: back from the end where the start is asked for. */
 function viaFullHour(item: LaterEarlierItem, settings: LessonSettings): string[] {
-  const toFull = 60 - minuteOfHour(startOf(item));
-  if (toFull === 60 || toFull >= item.minutes) return [];
-  const full = later(startOf(item), toFull * 60);
-  return [textsOf(settings).on(displayText(full, settings.separator), displayText(startOf(item), settings.separator))];
+  const text = textsOf(settings);
+  const shown = (at: SecondOfDay) => displayText(at, settings.separator);
+  const [start, end] = [startOf(item), endOf(item)];
+  const isBack = item.asks === 'start';
+  const toFull = isBack ? minuteOfHour(end) : (60 - minuteOfHour(start)) % 60;
+  if (toFull === 0 || toFull >= item.minutes) return [];
+  const full = later(isBack ? end : start, (isBack ? -toFull : toFull) * 60);
+  const rest = lengthWords(item.minutes - toFull, settings);
+  const first = isBack ? text.backTo(shown(end), shown(full)) : text.onTo(shown(start), shown(full));
+  if (item.asks === 'length') return [first, text.onFrom(shown(full), shown(end))];
+  return [first, isBack ? text.thenBack(rest) : text.thenOn(rest)];
 }
 
-/** The jumps along the hour line, where start and end are within one hour of it. */
+/** The jump along the hour line, where start and end are within one hour of it. */
 function lineOf(item: LaterEarlierItem) {
   const from = minuteOfHour(startOf(item));
-  if (from + item.minutes > 60) return null;
-  return { type: 'hour-line', hour: hour12(startOf(item)), by: 5, at: null, jumps: [{ from, to: from + item.minutes }] } as const;
+  const to = from + item.minutes;
+  if (to > 60) return null;
+  // Back from the end where the start is looked for.
+  const jumps = [item.asks === 'start' ? { from: to, to: from } : { from, to }];
+  return { type: 'hour-line', hour: hour12(startOf(item)), by: 5, at: null, jumps } as const;
 }
 
 /** Lengths that the rung can count; over the full hour more often than not, since there the mistakes are. */

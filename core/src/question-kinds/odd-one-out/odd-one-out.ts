@@ -16,7 +16,7 @@ import { say } from '../../words/say.js';
 import { choiceKind } from '../choice-kind.js';
 import type { ItemBase } from '../question-kind.js';
 import { dialsReadAs } from '../read-as.js';
-import { seenAs } from '../seen-as.js';
+import { seenAs, tellApart } from '../seen-as.js';
 import type { Choice } from '../shapes/choices.js';
 import { shuffled } from '../slips.js';
 import { TEXTS } from './texts.js';
@@ -114,8 +114,9 @@ function mistakenText(at: SecondOfDay, wordings: readonly string[], acts: Acts, 
 
 function readAs(at: SecondOfDay, rng: Rng, rung: Rung, settings: LessonSettings): Choice | null {
   for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
-    const [other] = dialsReadAs(typedTime(at), idea, rung.minutes, settings);
-    if (other !== undefined) return { ...gearedPose(other), numerals: 'all' };
+    const others = dialsReadAs(typedTime(at), idea, rung.minutes, settings).map((other): Choice => ({ ...gearedPose(other), numerals: 'all' }));
+    const [odd] = tellApart([{ ...gearedPose(at), numerals: 'all' }], others, 1);
+    if (odd) return odd;
   }
   return null;
 }

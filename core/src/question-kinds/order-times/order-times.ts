@@ -13,6 +13,7 @@ import { minuteOfHour, secondOfDay, toSecondOfDay } from '../../time/second-of-d
 import { plainHint } from '../kind-talk.js';
 import { NO_PICTURE, pictureOnStage } from '../picture.js';
 import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { isNoonOrMidnight } from '../../words/parts-of-day.js';
 import { asChoice, inHalfOf, seenAs, type Given } from '../seen-as.js';
 import { dialOfChoice } from '../shapes/choices.js';
 import { isOrder, orderText, sameOrder, type OrderAnswer, type OrderShapeView } from '../shapes/order.js';
@@ -125,11 +126,13 @@ function cardsOnStage(item: OrderTimesItem, settings: LessonSettings) {
   return pictureOnStage({ ...NO_PICTURE, lines: [dayOf(item, settings), ...lines] });
 }
 
-/** In one half of the day; two of three rows have a time in the hour of the 12, which comes first there. */
+/** In one half of the day; two of three rows have a time in the hour of the 12, which comes first there: never noon or midnight itself. */
 function make(id: string, rng: Rng, rung: Rung): OrderTimesItem {
   const half = rng() < 0.5 ? 0 : 12;
   const hours = shuffled([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11], rng).slice(0, 3);
   if (rng() < 0.67) hours[0] = 0;
-  const times = hours.map((hour) => secondOfDay(half + hour, minuteOfHour(timeOnRung(rung, rng))));
+  const drawn = hours.map((hour) => secondOfDay(half + hour, minuteOfHour(timeOnRung(rung, rng))));
+  const spare = [1, 2, 3, 4].find((hour) => !hours.includes(hour))!;
+  const times = drawn.map((at) => (isNoonOrMidnight(at) ? secondOfDay(half + spare, 0) : at));
   return { id, kind: 'order-times', times: shuffled(times, rng), as: oneOf(['display', 'dial', 'words'], rng) };
 }

@@ -63,11 +63,11 @@ export const placeOnLine: QuestionKind<PlaceOnLineItem, PlaceOnLineResponse, Pla
     stepSec: STEP_SEC[item.line],
   }),
   judge(item, { atSec }): Judgement {
-    const right = Math.abs(atSec - item.timeSec) <= NEAR_SEC[item.line];
+    const right = isNear(item, item.timeSec, atSec);
     return { verdict: right ? 'right' : 'not-yet', parts: [{ part: 'place', right }] };
   },
   predict: (item, acts, settings) => [...new Set(placesOf(item, acts, settings))].map(give),
-  isSame: (item, predicted, given) => Math.abs(predicted.atSec - given.atSec) <= NEAR_SEC[item.line],
+  isSame: (item, predicted, given) => isNear(item, predicted.atSec, given.atSec),
   isPossible(item, { atSec }) {
     const start = item.line === 'hour' ? hourStart(atOf(item)) : 0;
     return atSec >= start && atSec <= start + (item.line === 'hour' ? HOUR_SEC : SECONDS_PER_DAY);
@@ -109,6 +109,12 @@ export const placeOnLine: QuestionKind<PlaceOnLineItem, PlaceOnLineResponse, Pla
     { id: 'sample-noon', kind: 'place-on-line', timeSec: 45_000, line: 'day', from: 'display' },
   ],
 };
+
+/** Midnight is at both ends of the line of a day. */
+function isNear({ line }: PlaceOnLineItem, wantedSec: number, givenSec: number): boolean {
+  const places = line === 'day' && wantedSec % SECONDS_PER_DAY === 0 ? [0, SECONDS_PER_DAY] : [wantedSec];
+  return places.some((place) => Math.abs(givenSec - place) <= NEAR_SEC[line]);
+}
 
 const endsOf = (item: PlaceOnLineItem) =>
   item.line === 'day'

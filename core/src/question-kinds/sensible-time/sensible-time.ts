@@ -1,5 +1,5 @@
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { SITUATIONS } from '../../lesson/draft/situations.js';
+import { isNever, SITUATIONS, tellsTheHalf } from '../../lesson/draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import type { Acts } from '../../acts/acts.js';
@@ -27,7 +27,6 @@ export interface SensibleTimeItem extends ItemBase {
   readonly as: 'day-part' | 'of-24';
 }
 
-const MOST_TIMES = 3;
 const isWithin = ({ fromHour, toHour }: SensibleTimeItem, at: SecondOfDay) => hour24(at) >= fromHour && hour24(at) <= toHour;
 
 export const sensibleTime = choiceKind<'sensible-time', SensibleTimeItem>({
@@ -100,24 +99,28 @@ function momentsMeant({ as }: SensibleTimeItem, at: SecondOfDay, acts: Acts): Se
 const written = ({ as }: SensibleTimeItem, at: SecondOfDay, settings: LessonSettings): string =>
   as === 'of-24' ? displayText24(at, settings.separator) : withDayPart(at, settings);
 
-/** Beside the sensible time the same one in the other half of the day, and on 24 hours what ten instead of twelve makes of it. */
+/**
+ * Beside the sensible time the same one in the other half of the day, and on 24 hours what ten instead of twelve makes of it:
+ * only what nobody would defend.
+ */
 function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): SensibleTimeItem {
   const of24 = rung.kinds.includes('convert-24');
   for (;;) {
-    const { hours, says } = SITUATIONS[Math.floor(rng() * SITUATIONS.length)]!;
-    const [fromHour, toHour] = hours;
+    const situation = SITUATIONS[Math.floor(rng() * SITUATIONS.length)]!;
+    const [fromHour, toHour] = situation.hours;
     const minute = minuteOfHour(timeOnRung(rung, rng));
     const right = secondOfDay(fromHour + Math.floor(rng() * (toHour - fromHour + 1)), minute);
-    const others = [wrapSecondOfDay(right + 43_200), ...(of24 && hour24(right) > 14 ? [wrapSecondOfDay(right - 7200)] : [])];
-    const item: SensibleTimeItem = {
+    if (!tellsTheHalf(situation, right)) continue;
+    const minusTen = wrapSecondOfDay(right - 7200);
+    const others = [wrapSecondOfDay(right + 43_200), ...(of24 && isNever(situation, minusTen) ? [minusTen] : [])];
+    return {
       id,
       kind: 'sensible-time',
-      event: says[tongueOf(settings)],
+      event: situation.says[tongueOf(settings)],
       fromHour,
       toHour,
-      times: shuffled([right, ...others].slice(0, MOST_TIMES), rng),
+      times: shuffled([right, ...others], rng),
       as: of24 ? 'of-24' : 'day-part',
     };
-    if (item.times.filter((sec) => isWithin(item, toSecondOfDay(sec))).length === 1) return item;
   }
 }

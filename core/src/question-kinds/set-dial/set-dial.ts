@@ -1,5 +1,5 @@
 import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
-import { countOnceMore, opener, reasonLayers, whereToBegin } from '../kind-talk.js';
+import { countOnceMore, reasonLayers, whereToBegin } from '../kind-talk.js';
 import { TEXTS } from './texts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
 import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
@@ -177,15 +177,28 @@ function hourHandFits(at: SecondOfDay, hourDeg: number, { strictness }: LessonSe
   return isBetween && minuteOfHour(at) > 0 && offDeg <= STRICTNESS['right-side'];
 }
 
-function hint(item: SetDialItem, { verdict, parts }: Judgement, settings: LessonSettings): string {
+/** Both hands within this are in place, whatever the lesson lets count. */
+const IN_PLACE_DEG = STRICTNESS.exact;
+
+function hint(item: SetDialItem, { verdict, parts }: Judgement, settings: LessonSettings, response: SetDialResponse): string {
   const at = toSecondOfDay(item.timeSec);
   const text = TEXTS[tongueOf(settings)];
   const right = parts.filter((one) => one.right).map(({ part }) => part);
-  if (verdict === 'right') return text.right(displayText(at, settings.separator));
-  if (right.includes('minute')) return text.minuteRight(talkOf(settings).where(hourHandDeg(at)));
-  if (right.includes('hour')) return `${text.hourRight} ${countOnceMore(at, settings)}`;
-  return `${opener({ verdict, parts }, settings)} ${lookAt(item, settings)}`;
+  if (verdict === 'right') {
+    const time = displayText(at, settings.separator);
+    const offDeg = turnDeg(response.hourDeg, hourHandDeg(at));
+    return Math.abs(offDeg) <= IN_PLACE_DEG ? text.right(time) : text.about(time, offDeg > 0);
+  }
+  // Hands that nobody has turned are praised for nothing.
+  if (!isUntouched(response)) {
+    if (right.includes('minute')) return text.minuteRight(talkOf(settings).where(hourHandDeg(at)));
+    if (right.includes('hour')) return `${text.hourRight} ${countOnceMore(at, settings)}`;
+  }
+  return `${text.notYet} ${lookAt(item, settings)}`;
 }
+
+/** Where both hands stand before anybody turns them: at twelve. */
+const isUntouched = ({ hourDeg, minuteDeg }: Pose): boolean => hourDeg === 0 && minuteDeg === 0;
 
 function lookAt(item: SetDialItem, settings: LessonSettings): string {
   const at = toSecondOfDay(item.timeSec);

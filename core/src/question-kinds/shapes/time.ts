@@ -27,6 +27,9 @@ export const timeShape = {
   responseText: (_item: unknown, response: TimeAnswer) => timeText(response),
 } as const;
 
+/** Whether an hour was typed as a display of 12 hours has it. */
+export const isOf12 = ({ hour }: TimeAnswer): boolean => Number(hour) >= 1 && Number(hour) <= 12;
+
 /** Which hours are the same: those that one numeral of a dial stands for, those of 24, or only 1 to 12 as a display has them. */
 export type HourForm = 'dial' | 'of-24' | 'of-12';
 

@@ -4,13 +4,13 @@ import type { Tongue } from '../../words/pack.js';
 export const TEXTS = {
   en: {
     stems: {
-      'seconds-in-minute': 'How many seconds are one minute?',
-      'minutes-in-hour': 'How many minutes are one hour?',
-      'minutes-in-half-hour': 'How many minutes are half an hour?',
-      'minutes-in-quarter': 'How many minutes are a quarter of an hour?',
-      'minutes-in-three-quarters': 'How many minutes are three quarters of an hour?',
-      'hours-in-day': 'How many hours are one day, with its night?',
-      'rounds-in-day': 'How often does the short hand go round in one day, with its night?',
+      'seconds-in-minute': 'How many seconds are there in one minute?',
+      'minutes-in-hour': 'How many minutes are there in one hour?',
+      'minutes-in-half-hour': 'How many minutes are there in half an hour?',
+      'minutes-in-quarter': 'How many minutes are there in a quarter of an hour?',
+      'minutes-in-three-quarters': 'How many minutes are there in three quarters of an hour?',
+      'hours-in-day': 'How many hours are there in one day, day and night together?',
+      'rounds-in-day': 'How many times does the short hand go round in one whole day and night?',
     },
     keys: {
       'seconds-in-minute': 'One minute is 60 seconds.',
@@ -29,13 +29,13 @@ export const TEXTS = {
   },
   de: {
     stems: {
-      'seconds-in-minute': 'Wie viele Sekunden sind eine Minute?',
-      'minutes-in-hour': 'Wie viele Minuten sind eine Stunde?',
-      'minutes-in-half-hour': 'Wie viele Minuten sind eine halbe Stunde?',
-      'minutes-in-quarter': 'Wie viele Minuten sind eine Viertelstunde?',
-      'minutes-in-three-quarters': 'Wie viele Minuten sind eine Dreiviertelstunde?',
-      'hours-in-day': 'Wie viele Stunden hat ein Tag mit seiner Nacht?',
-      'rounds-in-day': 'Wie oft geht der kurze Zeiger an einem Tag mit seiner Nacht herum?',
+      'seconds-in-minute': 'Wie viele Sekunden hat eine Minute?',
+      'minutes-in-hour': 'Wie viele Minuten hat eine Stunde?',
+      'minutes-in-half-hour': 'Wie viele Minuten hat eine halbe Stunde?',
+      'minutes-in-quarter': 'Wie viele Minuten hat eine Viertelstunde?',
+      'minutes-in-three-quarters': 'Wie viele Minuten hat eine Dreiviertelstunde?',
+      'hours-in-day': 'Wie viele Stunden haben ein Tag und seine Nacht zusammen?',
+      'rounds-in-day': 'Wie oft geht der kurze Zeiger in einem Tag und seiner Nacht herum?',
     },
     keys: {
       'seconds-in-minute': 'Eine Minute hat 60 Sekunden.',

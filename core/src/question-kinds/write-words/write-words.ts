@@ -41,7 +41,7 @@ export interface WriteWordsView extends ViewBase, WordsShapeView {
 
 const atOf = (item: WriteWordsItem) => toSecondOfDay(item.timeSec);
 const give = (lines: readonly string[]): WriteWordsResponse => ({ kind: 'write-words', lines });
-const stemOf = (item: WriteWordsItem, settings: LessonSettings) => TEXTS[tongueOf(settings)].stem[item.lines - 1]!;
+const stemOf = (item: WriteWordsItem, settings: LessonSettings) => TEXTS[tongueOf(settings)].stem[linesOf(item, settings) - 1]!;
 
 export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteWordsView> = {
   name: 'Write in words',
@@ -80,7 +80,7 @@ export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteW
     if (words.every(({ right }) => right)) return text.twoWays;
     return `${opener(judgement, settings)} ${writeWords.lookAt(item, settings)}`;
   },
-  lookAt: (item, settings) => whereToBegin(atOf(item), settings),
+  lookAt: (item, settings) => (item.from === 'dial' ? whereToBegin(atOf(item), settings) : TEXTS[tongueOf(settings)].fromDisplay),
   reason: (item, settings) => [...reasonFor(atOf(item), settings), writeWords.keySentence(item, settings)],
   keySentence: (item, settings) => TEXTS[tongueOf(settings)].is(writeWords.keyOf(item, settings).lines[0]!),
   responseText: (_item, response) => wordsText(response),
@@ -165,6 +165,10 @@ function meansTheSame(one: string, other: string, settings: LessonSettings): boo
   return a !== null && b !== null && a.form === 'words' && b.form === 'words' && a.minuteOfDay % 720 === b.minuteOfDay % 720;
 }
 
-function make(id: string, rng: Rng, rung: Rung): WriteWordsItem {
-  return { id, kind: 'write-words', timeSec: timeOnRung(rung, rng), from: oneOf(['dial', 'display'], rng), lines: rng() < 0.3 ? 2 : 1 };
+/** In two ways only where there are two. */
+function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): WriteWordsItem {
+  const timeSec = timeOnRung(rung, rng);
+  const from = oneOf(['dial', 'display'], rng);
+  const item: WriteWordsItem = { id, kind: 'write-words', timeSec, from, lines: rng() < 0.3 ? 2 : 1 };
+  return { ...item, lines: linesOf(item, settings) === 2 ? 2 : 1 };
 }

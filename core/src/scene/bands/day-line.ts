@@ -1,11 +1,9 @@
 import { displayText, displayText24 } from '../../time/display.js';
-import { SECONDS_PER_DAY, toSecondOfDay } from '../../time/second-of-day.js';
+import { SECONDS_PER_DAY, toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
+import { partOfDay } from '../../words/parts-of-day.js';
 import type { SceneNode } from '../scene-node.js';
 import type { BandKind, BandPlace, DayLine } from './band.js';
 import { label, stroke } from './strokes.js';
-
-/** What the ends and the middle of a day are called. */
-export const DAY_NAMES = { en: { midnight: 'midnight', noon: 'noon' }, de: { midnight: 'Mitternacht', noon: 'Mittag' } } as const;
 
 /** The day as a line: two rounds of the hour hand, every hour named as the dial names it, events above. */
 export const dayLine: BandKind<DayLine> = {
@@ -33,13 +31,9 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
     drawn.push(stroke(`${id}-tick-${hour}`, `M${x.toFixed(1)} ${y - long} L${x.toFixed(1)} ${y + long}`, 'ink', hour % 12 === 0 ? 5 : 3));
     if (hour % 12 !== 0) drawn.push(label(`${id}-hour-${hour}`, x, y + 38, String(hour % 12), 24, 'ink'));
   }
-  const { midnight, noon } = DAY_NAMES[band.tongue ?? 'en'];
-  for (const [sec, text] of [
-    [0, midnight],
-    [SECONDS_PER_DAY / 2, noon],
-    [SECONDS_PER_DAY, midnight],
-  ] as const) {
-    drawn.push(label(`${id}-name-${sec}`, xAt(sec), y + 48, text, 28, 'ink', true));
+  const nameAt = (sec: number) => partOfDay(wrapSecondOfDay(sec), band.tongue ?? 'en').name;
+  for (const sec of [0, SECONDS_PER_DAY / 2, SECONDS_PER_DAY]) {
+    drawn.push(label(`${id}-name-${sec}`, xAt(sec), y + 48, nameAt(sec), 28, 'ink', true));
   }
   [...band.events]
     .sort((a, b) => a.atSec - b.atSec)
