@@ -24,6 +24,8 @@ export const longHandIgnored: Misconception = {
     read: (pose) => acts.read(pose).map(({ hour }) => ({ hour, minute: '00' })),
     // Who knows only full hours puts the short hand on its numeral; hands that move together show the full hour, too.
     set: (at) =>
-      acts.set(at).map((pose) => (pose.minuteDeg === minuteHandDeg(at) ? { hourDeg: Math.floor(pose.hourDeg / 30) * 30, minuteDeg: 0 } : pose)),
+      acts
+        .set(at)
+        .map((pose) => (pose.minuteDeg === minuteHandDeg(at) ? { hourDeg: Math.floor(pose.hourDeg / 30) * 30, minuteDeg: 0 } : pose)),
   }),
 };

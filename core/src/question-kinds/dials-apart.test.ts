@@ -7,7 +7,7 @@ import { sheetVersions } from '../paper/versions.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
-import { kindOf, type Item } from './registry.js';
+import { kindOf, QUESTION_KINDS, type Item } from './registry.js';
 
 const offDeg = (a: Pose, b: Pose) => [Math.abs(turnDeg(a.hourDeg, b.hourDeg)), Math.abs(turnDeg(a.minuteDeg, b.minuteDeg))] as const;
 
@@ -29,22 +29,28 @@ function faultsOf(item: Item): string[] {
     }),
   );
   if (item.kind !== 'choose-one' || dials.length === 0) return twins;
-  const [key = -1] = kindOf(item).keyOf(item, DEFAULT_SETTINGS).chosen as readonly number[];
+  const { chosen } = QUESTION_KINDS['choose-one'].keyOf(item, DEFAULT_SETTINGS);
+  const [key = -1] = chosen;
   const [hour, minute] = offDeg(dials[key]!, gearedPose(toSecondOfDay(item.timeSec)));
   return hour + minute < 0.01 ? twins : [...twins, `key ${key} of ${JSON.stringify(item)}`];
 }
 
-test.each(RUNG_IDS)('%s: two dials of a question are clearly two, and the key shows the time; made, asked again, on paper, drafted', (id) => {
-  const rung = RUNGS[id];
-  const kinds = rung.kinds.filter((kind) => ['choose-one', 'choose-all', 'odd-one-out', 'match', 'order-times', 'possible-dial'].includes(kind));
-  for (let seed = 1; seed <= 2; seed++) {
-    const made = [...poolOf(60, rung, DEFAULT_SETTINGS, seed, kinds)];
-    const again = made.slice(0, 8).map((item) => anotherLike(item, made, 'again', DEFAULT_SETTINGS, seededRng(seed)));
-    const versions = sheetVersions(made.slice(0, 3), id, DEFAULT_SETTINGS, 4, seed).flatMap(({ items }) => items);
-    const drafted = draftLesson({ rung: id, minutes: 20, delivery: 'live', settings: DEFAULT_SETTINGS, seed }).items;
-    for (const item of [...made, ...again, ...versions, ...drafted]) expect(faultsOf(item)).toEqual([]);
-  }
-});
+test.each(RUNG_IDS)(
+  '%s: two dials of a question are clearly two, and the key shows the time; made, asked again, on paper, drafted',
+  (id) => {
+    const rung = RUNGS[id];
+    const kinds = rung.kinds.filter((kind) =>
+      ['choose-one', 'choose-all', 'odd-one-out', 'match', 'order-times', 'possible-dial'].includes(kind),
+    );
+    for (let seed = 1; seed <= 2; seed++) {
+      const made = [...poolOf(60, rung, DEFAULT_SETTINGS, seed, kinds)];
+      const again = made.slice(0, 8).map((item) => anotherLike(item, made, 'again', DEFAULT_SETTINGS, seededRng(seed)));
+      const versions = sheetVersions(made.slice(0, 3), id, DEFAULT_SETTINGS, 4, seed).flatMap(({ items }) => items);
+      const drafted = draftLesson({ rung: id, minutes: 20, delivery: 'live', settings: DEFAULT_SETTINGS, seed }).items;
+      for (const item of [...made, ...again, ...versions, ...drafted]) expect(faultsOf(item)).toEqual([]);
+    }
+  },
+);
 
 test('of twin dials in a lesson of before, the one that shows the time is the key', () => {
   const twins = [{ hourDeg: 315, minuteDeg: 150, numerals: 'all' }, { hourDeg: 312.5, minuteDeg: 150, numerals: 'all' }] as const; // prettier-ignore

@@ -18,8 +18,14 @@ interface Told {
   readonly said: string;
 }
 
-type Digits = { readonly hour: string; readonly minute: string };
-type Hands = { readonly hourDeg: number; readonly minuteDeg: number };
+interface Digits {
+  readonly hour: string;
+  readonly minute: string;
+}
+interface Hands {
+  readonly hourDeg: number;
+  readonly minuteDeg: number;
+}
 
 const apart = (a: number, b: number, round: number) => Math.min((((a - b) % round) + round) % round, (((b - a) % round) + round) % round);
 const typed = ({ given, key }: Told) => [given, key] as unknown as [Digits, Digits];
@@ -73,7 +79,8 @@ const CLAIMS: readonly (readonly [RegExp, (told: Told, settings: LessonSettings)
 function sharesSomething(item: Item, given: Response, key: KindResponse): boolean {
   if ('chosen' in given && 'chosen' in key) return given.chosen.some((place) => key.chosen.includes(place));
   if ('pairs' in given && 'pairs' in key) return given.pairs.some((one, place) => one !== null && one === key.pairs[place]);
-  if ('values' in given && 'values' in key) return given.values.some((one, place) => one !== '' && Number(one) === Number(key.values[place]));
+  if ('values' in given && 'values' in key)
+    return given.values.some((one, place) => one !== '' && Number(one) === Number(key.values[place]));
   if ('order' in given && 'order' in key) {
     const gone = (list: readonly number[], out: number) => list.filter((one) => one !== out).join();
     return key.order.some((out) => gone(key.order, out) === gone(given.order, out));

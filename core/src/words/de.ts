@@ -1,4 +1,5 @@
 import type { WordPack } from './pack.js';
+import { GERMAN_SOUNDS } from './sounds.js';
 
 const ONES =
   'null eins zwei drei vier fünf sechs sieben acht neun zehn elf zwölf dreizehn vierzehn fünfzehn sechzehn siebzehn achtzehn neunzehn'.split(
@@ -49,7 +50,7 @@ export const de: WordPack = {
     halb: { written: ['halb'], slips: ['hlab', 'halp', 'hab'] },
     viertel: { written: ['viertel'], slips: ['firtel', 'vietel', 'fiertel', 'virtel', 'vierdel'] },
     dreiviertel: { written: ['dreiviertel'], slips: ['dreifirtel', 'dreivirtel'] },
-    nach: { written: ['nach'], slips: ['nahc', 'nac', 'nah'] },
+    nach: { written: ['nach'], slips: ['nahc', 'nac', 'nah', 'nch'] },
     vor: { written: ['vor'], slips: ['for', 'vr', 'fohr', 'vohr'] },
     uhr: { written: ['uhr'], slips: ['ur', 'urh', 'uhrr'] },
     minutes: { written: ['minuten', 'minute', 'min'], slips: ['minutn', 'minutten'] },
@@ -57,7 +58,7 @@ export const de: WordPack = {
     midnight: { written: ['mitternacht'], slips: ['miternacht', 'mitternach'] },
   },
   displayNouns: { uhr: 0 },
-  numberSlips: { ein: 1, eine: 1, zwo: 2, drai: 3, fir: 4, sex: 6, siben: 7, neuen: 9, zen: 10, zwelf: 12 },
+  numberSlips: { ein: 1, eine: 1, zwo: 2, drai: 3, fir: 4, sex: 6, siben: 7, sibn: 7, aht: 8, neuen: 9, zen: 10, zehen: 10, zwelf: 12 },
   dayParts: {
     morgens: 'am',
     morgen: 'am',
@@ -71,7 +72,7 @@ export const de: WordPack = {
     nachts: 'night',
     nacht: 'night',
   },
-  fillers: ['es', 'ist', 'um', 'am', 'in', 'der'],
+  fillers: ['es', 'ist', 'is', 'um', 'am', 'in', 'der', 'punkt', 'genau', 'jetzt'],
   openings: [
     'ich glaube es ist',
     'ich glaube, es ist',
@@ -105,6 +106,7 @@ export const de: WordPack = {
     { shape: 'M minutes vor halb H', base: -30, sign: -1 },
     { shape: 'M minutes nach halb H', base: -30, sign: 1 },
   ],
+  sounds: GERMAN_SOUNDS,
   folds: [
     ['ü', 'ue'],
     ['ö', 'oe'],

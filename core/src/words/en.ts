@@ -1,4 +1,5 @@
 import type { HeardShape, Lexeme, WordPack, WordRule } from './pack.js';
+import { ENGLISH_SOUNDS } from './sounds.js';
 
 const ONES =
   'zero one two three four five six seven eight nine ten eleven twelve thirteen fourteen fifteen sixteen seventeen eighteen nineteen'.split(
@@ -51,7 +52,8 @@ function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly He
     { shape: 'H oclock' },
     { shape: 'half past H', base: 30 },
     { shape: 'half H', base: 30 },
-    ...pasts.filter((word) => word !== 'past').map((word): HeardShape => ({ shape: `half ${word} H`, base: 30, slip: 1 })),
+    // Said so in some places; where the pack does not teach "after", it is a slip all the same.
+    { shape: 'half after H', base: 30, ...(!pasts.includes('after') && { slip: 1 as const }) },
     ...around(pasts, 1),
     ...around(tos, -1),
     { shape: 'H M', sign: 1, minutes: [10, 59] },
@@ -64,23 +66,24 @@ function shapesOf(pasts: readonly string[], tos: readonly string[]): readonly He
 }
 
 const LEXICON: Readonly<Record<string, Lexeme>> = {
-  half: { written: ['half'], slips: ['harf', 'haf', 'arf', 'hav', 'halve'] },
+  half: { written: ['half'], slips: ['harf', 'haf', 'arf', 'hav', 'halve', 'have', 'hlf', 'hafe', 'hald'] },
   // As it is heard: sounded out, it may begin with c, k, q or qu and end in a vowel.
   quarter: {
     written: ['quarter'],
     slips: ['c', 'k', 'q', 'qu', 'kw', 'qw', 'cw'].flatMap((start) =>
-      ['arter', 'ater', 'orter', 'oter', 'arta', 'ata', 'orta', 'ota', 'ortr', 'artr', 'artre', 'ort', 'awta']
+      ['arter', 'ater', 'orter', 'ourter', 'otter', 'oter', 'arta', 'ata', 'orta', 'ota', 'ortr', 'artr', 'artre', 'ort', 'awta']
         .map((end) => start + end)
         .concat('qter'),
     ),
   },
-  past: { written: ['past'], slips: ['passed', 'parst', 'pased', 'pass', 'pst', 'paste'] },
+  past: { written: ['past'], slips: ['passed', 'parst', 'pased', 'pass', 'pas', 'pst', 'paste', 'parsed', 'pastt'] },
   to: { written: ['to'], slips: ['too', 'two', '2', 'tu'] },
   oclock: { written: ["o'clock"], slips: ['oclock', 'oclok', 'oclick', 'aclock', 'oklok'] },
   minutes: { written: ['minutes', 'minute', 'mins', 'min'], slips: ['minits', 'minit', 'minets', 'minutse', 'minuets'] },
   oh: { written: ['oh', 'o'], slips: ['ow', 'zero', '0'] },
   noon: { written: ['noon', 'midday'], slips: ['nune', 'mid-day'] },
   midnight: { written: ['midnight'], slips: ['midnite', 'mid-night'] },
+  after: { written: ['after'], slips: ['afta', 'aftr'] },
 };
 
 const NUMBER_SLIPS = {
@@ -106,6 +109,22 @@ const NUMBER_SLIPS = {
   fourty: 40,
   fiveteen: 15,
   twenny: 20,
+  wan: 1,
+  oen: 1,
+  fif: 5,
+  fivety: 50,
+  fivty: 50,
+  sx: 6,
+  svn: 7,
+  ait: 8,
+  eit: 8,
+  eite: 8,
+  aight: 8,
+  nne: 9,
+  tn: 10,
+  alevn: 11,
+  levn: 11,
+  twelw: 12,
 };
 
 const SHARED = {
@@ -116,13 +135,16 @@ const SHARED = {
   displayNouns: { oclock: 1 },
   numberSlips: NUMBER_SLIPS,
   dayParts: { am: 'am', pm: 'pm', morning: 'am', afternoon: 'pm', evening: 'pm', night: 'night' },
-  fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and'],
+  fillers: ['a', 'an', 'the', 'in', 'at', "it's", 'its', 'it', 'is', 'and', 'now', 'exactly', 'about', 'around'],
   openings: [
     'i think the time is',
     'i think it is',
     "i think it's",
     'i think its',
     'i think',
+    'i thik',
+    'i fink',
+    'i thing',
     'the time is now',
     'the time is',
     'the time',
@@ -143,12 +165,14 @@ const SHARED = {
     "it's about",
   ],
   otherWords: [
-    ...'even none moon soon nein halb boon noun fine line mine wine pine vine dine nice fire live give dive hive file fife'.split(' '),
+    ...'even none moon soon nein halb boon noun fine line mine wine pine vine dine nice fire live give dive hive file'.split(' '),
     ...'your hour tour pour sour weight height heaven these hall calf halo last cast fast east post pest minus'.split(' '),
   ],
+  sounds: ENGLISH_SOUNDS,
   folds: [
     ['1/2', 'half'],
     ['1/4', 'quarter'],
+    ['one quarter', 'quarter'],
     ['mid day', 'midday'],
     ['mid night', 'midnight'],
     ['a minute', '1 minute'],
@@ -173,7 +197,6 @@ export const enUS: WordPack = {
   rules: [...SHARED_RULES, ...pastTo('past', 'to'), ...pastTo('after', 'of')].sort(bestFirst),
   lexicon: {
     ...LEXICON,
-    after: { written: ['after'], slips: ['afta', 'aftr'] },
     of: { written: ['of'], slips: ['ov', 'off'] },
     till: { written: ['till', 'til', "'til", 'until'], slips: ['tell', 'untill', 'untell'] },
     before: { written: ['before'], slips: ['befor', 'b4'] },

@@ -17,7 +17,9 @@ export function hearDisplayInWords(text: string, pack: WordPack): Heard | null {
   const digits = slips === undefined && named === undefined ? rest : rest.slice(0, -1);
   const heard = hearDisplay(digits.join(' '));
   if (heard?.kind !== 'time') return heard;
-  if (named === undefined) return inDayPart({ ...heard, slips: slips ?? 0 }, part);
+  // With its noun it is said as it is read out: "7.30 Uhr" as "7 Uhr 30".
+  const form = slips === 0 ? 'words' : heard.form;
+  if (named === undefined) return inDayPart({ ...heard, form, slips: slips ?? 0 }, part);
   // "12:00 noon" says its hour twice; no other time can.
   const isTwelve = heard.minuteOfDay === 0 && !heard.halfKnown;
   return isTwelve ? inDayPart({ ...heard, minuteOfDay: named, halfKnown: true }, part) : { kind: 'unreadable' };

@@ -4,6 +4,10 @@ import type { Heard } from './hear.js';
 const HALF = '(?:\\s*([ap])\\.?\\s*m\\.?)?';
 /** What stands between hour and minutes; struck twice it is still one. */
 const BETWEEN = '(?:\\s*([-:.;,])\\2?\\s*|\\s+)';
+/** What children also put there, between digits that can be nothing else: 7/30, 7'30, 7h30. */
+const RARELY_BETWEEN = /^(\d{1,2})\s?([/'h])\s?(\d{2})$/;
+/** The letters o and l for the digits that they look like. */
+const LOOKALIKES = /^[\dl][\dol]?[:.][\dol]{2}$/;
 const SEPARATED = new RegExp(`^(\\d{1,2})${BETWEEN}(\\d{1,2})${HALF}$`);
 const TOGETHER = new RegExp(`^(\\d{1,2})()(\\d{2})${HALF}$`);
 
@@ -12,7 +16,8 @@ const TOGETHER = new RegExp(`^(\\d{1,2})()(\\d{2})${HALF}$`);
  * apart as a misconception, and so is 60. Returns null where the text is no display at all.
  */
 export function hearDisplay(text: string): Heard | null {
-  const match = SEPARATED.exec(text) ?? TOGETHER.exec(text);
+  const digits = LOOKALIKES.test(text) ? text.replaceAll('o', '0').replaceAll('l', '1') : text.replace(RARELY_BETWEEN, '$1:$3');
+  const match = SEPARATED.exec(digits) ?? TOGETHER.exec(digits);
   if (!match) return null;
   const [, hourText, , minuteText, half] = match as unknown as [string, string, string, string, string | undefined];
   const hour = Number(hourText);

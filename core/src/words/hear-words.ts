@@ -12,12 +12,16 @@ export function hearWords(text: string, pack: WordPack): Heard {
   const perWord = rest.map((word) => readingsIn(word, pack));
   const readings = perWord.flat();
   if (readings.length === 0 || readings.length > 8 || perWord.some((one) => one.length === 0)) return { kind: 'unreadable' };
-  let best: Heard = { kind: 'unreadable' };
+  let best: HeardTime | null = null;
+  // Two times that are as near as each other are none: what was meant is not known.
+  let isOpen = false;
   for (const way of ways(readings)) {
     const heard = understand(joinNumbers(way), part, pack);
-    if (heard.kind === 'time' && (best.kind === 'unreadable' || heard.slips < best.slips)) best = heard;
+    if (heard.kind !== 'time' || (best && heard.slips > best.slips)) continue;
+    isOpen = best !== null && heard.slips === best.slips && (isOpen || heard.minuteOfDay !== best.minuteOfDay);
+    if (!isOpen) best = heard;
   }
-  return best;
+  return best && !isOpen ? best : { kind: 'unreadable' };
 }
 
 /** Every way to choose one reading for each word. */
@@ -94,7 +98,8 @@ function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named:
       else return null;
     } else if (slot === 'H') {
       if (!('number' in reading) || reading.number > (shape.hours ?? 12) || (reading.number === 0 && !shape.hours)) return null;
-      if (reading.soundsLike && !/[a-z]/.test(shape.shape)) return null; // "to seven" lacks its minutes, it is not 2:07
+      // "to seven" lacks its minutes, it is not 2:07; nothing is to thirty.
+      if (reading.soundsLike && !/[a-z]/.test(shape.shape) && !isOnlyMinutes(way.at(-1))) return null;
       found.hour = reading.number;
     } else if (slot === 'M') {
       if (!('number' in reading) || reading.number < least || reading.number > most) return null;
@@ -108,5 +113,8 @@ function fit(way: readonly Reading[], shape: HeardShape): { hour: number; named:
   }
   return found;
 }
+
+/** A number that is no hour of a dial: it can only be minutes. */
+const isOnlyMinutes = (reading: Reading | undefined): boolean => reading !== undefined && 'number' in reading && reading.number > 12;
 
 const wrap = (minutes: number, length: number) => ((minutes % length) + length) % length;

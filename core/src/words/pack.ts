@@ -76,6 +76,8 @@ export interface WordPack {
   readonly dayParts: Readonly<Record<string, DayPart>>;
   /** Words that carry no time. */
   readonly fillers: readonly string[];
+  /** What a word sounds like, as rewriting rules one after the other; see {@link file://./sounds.ts}. */
+  readonly sounds: readonly (readonly [from: RegExp, to: string])[];
   /** What may be said before a time: "I think", longer ones first. */
   readonly openings: readonly string[];
   /** Words that are none of the pack's with a slip in it, though only a letter apart: "moon" is not noon. */

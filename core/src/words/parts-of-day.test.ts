@@ -58,7 +58,11 @@ test('no question about the half of the day can be answered otherwise by somebod
       const sensible = QUESTION_KINDS['sensible-time'].make('q', seededRng(seed), rung, DEFAULT_SETTINGS);
       const [key] = QUESTION_KINDS['sensible-time'].keyOf(sensible, DEFAULT_SETTINGS).chosen;
       sensible.times.forEach((sec, place) =>
-        expect([sensible.event, sec, isNever(byWords.get(sensible.event)!, toSecondOfDay(sec))]).toEqual([sensible.event, sec, place !== key]),
+        expect([sensible.event, sec, isNever(byWords.get(sensible.event)!, toSecondOfDay(sec))]).toEqual([
+          sensible.event,
+          sec,
+          place !== key,
+        ]),
       );
 
       const order = QUESTION_KINDS['order-times'].make('q', seededRng(seed), rung, DEFAULT_SETTINGS);

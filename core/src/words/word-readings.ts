@@ -1,6 +1,7 @@
 import { fold } from './fold.js';
 import { slipsAllowed, slipsBetween } from './letters.js';
 import type { WordPack } from './pack.js';
+import { soundOf, tellsAWord } from './sounds.js';
 
 /** One way to read a typed word: as a word of the lexicon or as a number, with the slips that it takes. */
 export type Reading =
@@ -15,12 +16,13 @@ export type Reading =
     };
 
 /** "o'clock" with a zero for its o, and with a space, comma, hyphen or apostrophe where none belongs. */
-const MISPUT_OCLOCK = / ?(?<![a-z])(?!o'clock)[oa0][',.-]? ?[',-]?c'?l?'?o'?(ck|k|c)(?![a-z])/g;
+const MISPUT_OCLOCK = / ?(?<![a-z])(?!o'clock)[oa0]h?[',.-]? ?[',-]?[ck]'?l?'?o'?o?(ck|k|c)(?![a-z])/g;
 
 /** Words and numbers apart: "7oclock" and "twenty-five" are two each; "a clock" and "o clock" are one. */
 export function wordsOf(text: string): string[] {
   return text
     .replace(MISPUT_OCLOCK, ' oclock')
+    .replace(/\bo'(?!c)/g, 'o ')
     .replace(/(\d)(?=[^\d\s])/g, '$1 ')
     .replace(/([a-zäöüß]{2,})(?=\d)/g, '$1 ')
     .replace(/\b([ap])\.? ?m\.?(?=\s|$)/g, '$1m')
@@ -68,6 +70,8 @@ interface Table {
   readonly words: Written<string>;
   readonly slips: Written<string>;
   readonly numbers: Written<number>;
+  /** By sound, of words, known slips and numbers; null where several sound so. */
+  readonly bySound: ReadonlyMap<string, Reading | null>;
 }
 
 const tables = new WeakMap<WordPack, Table>();
@@ -77,14 +81,32 @@ function tableOf(pack: WordPack): Table {
   const known = tables.get(pack);
   if (known) return known;
   const entries = Object.entries(pack.lexicon);
-  const table: Table = {
+  const written = {
     words: entries.flatMap(([name, { written }]) => written.map((word) => [fold(word, pack), name] as const)),
     slips: entries.flatMap(([name, { slips = [] }]) => slips.map((word) => [fold(word, pack), name] as const)),
     numbers: pack.numbers.map((word, n) => [fold(word, pack), n] as const),
   };
+  const table: Table = { ...written, bySound: bySoundOf(written, pack) };
   tables.set(pack, table);
   return table;
 }
+
+function bySoundOf({ words, slips, numbers }: Omit<Table, 'bySound'>, pack: WordPack): Map<string, Reading | null> {
+  const found = new Map<string, Reading | null>();
+  const add = (text: string, reading: Reading) => {
+    const sound = soundOf(text, pack);
+    if (!tellsAWord(sound)) return;
+    const before = found.get(sound);
+    const isSame = before === undefined || (before !== null && meaningOf(before) === meaningOf(reading));
+    found.set(sound, isSame ? reading : null);
+  };
+  for (const [text, word] of [...words, ...slips]) add(text, { word, slips: 1 });
+  // Of two words with a hyphen each is heard by itself.
+  for (const [text, number] of numbers) if (!text.includes('-')) add(text, { number, slips: 1 });
+  return found;
+}
+
+const meaningOf = (reading: Reading): string | number => ('word' in reading ? reading.word : reading.number);
 
 /** Every way to read one word. */
 export function readingsOf(word: string, pack: WordPack): Reading[] {
@@ -103,7 +125,10 @@ export function readingsOf(word: string, pack: WordPack): Reading[] {
       soundsLike,
     });
   }
-  return readings.length > 0 || pack.otherWords.includes(word) ? readings : nearby(word, pack);
+  if (readings.length > 0 || pack.otherWords.includes(word)) return readings;
+  // What sounds like one word is that word, even where letters alone come nearer to another: "firty" is thirty, not forty.
+  const heard = table.bySound.get(soundOf(word, pack));
+  return heard ? [heard] : nearby(word, pack);
 }
 
 /** Words that the typed one is a few slips away from; only the nearest count. */
@@ -117,8 +142,12 @@ function nearby(word: string, pack: WordPack): Reading[] {
 }
 
 function limited(typed: string, written: string): number {
+  if (typed.length === 3 && written.length === 3 && slipsBetween(typed, written) === 1 && sameLetters(typed, written)) return 1;
   const allowed = slipsAllowed(Math.min(typed.length, written.length));
   if (allowed === 0 || Math.abs(typed.length - written.length) > allowed) return Infinity;
   const slips = slipsBetween(typed, written);
   return slips <= allowed ? slips : Infinity;
 }
+
+/** Whether two words have the same letters: of three letters two neighbours are exchanged, "tne" for "ten". */
+const sameLetters = (one: string, other: string): boolean => [...one].sort().join('') === [...other].sort().join('');

@@ -114,7 +114,10 @@ function mistakenText(at: SecondOfDay, wordings: readonly string[], acts: Acts, 
 
 function readAs(at: SecondOfDay, rng: Rng, rung: Rung, settings: LessonSettings): Choice | null {
   for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
-    const others = dialsReadAs(typedTime(at), idea, rung.minutes, settings).map((other): Choice => ({ ...gearedPose(other), numerals: 'all' }));
+    const others = dialsReadAs(typedTime(at), idea, rung.minutes, settings).map((other): Choice => ({
+      ...gearedPose(other),
+      numerals: 'all',
+    }));
     const [odd] = tellApart([{ ...gearedPose(at), numerals: 'all' }], others, 1);
     if (odd) return odd;
   }

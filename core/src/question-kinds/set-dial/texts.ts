@@ -6,8 +6,7 @@ export const TEXTS = {
     stem: (time: string) => `Set the hands to ${time}.`,
     onPaper: (time: string) => `Draw the hands at ${time}.`,
     right: (time: string) => `Yes, that is ${time}. Both hands are in place.`,
-    about: (time: string, isEarly: boolean) =>
-      `Yes, that is ${time}. The short hand belongs a little further ${isEarly ? 'on' : 'back'}.`,
+    about: (time: string, isEarly: boolean) => `Yes, that is ${time}. The short hand belongs a little further ${isEarly ? 'on' : 'back'}.`,
     notYet: 'Not yet.',
     minuteRight: (where: string) => `Your long hand is right. Look at the short hand again: it belongs ${where}.`,
     hourRight: 'Your short hand is right.',
