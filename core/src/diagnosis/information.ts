@@ -2,7 +2,7 @@ import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsBy } from '../question-kinds/predictions.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
-import { FIRMNESS, HELD_PRIOR } from './model.js';
+import { FIRMNESSES, HELD_PRIOR } from './model.js';
 import { waysToBeWrong } from './scatter.js';
 
 /** An idea that pupils may hold, with how likely that is beside the others: any positive weight. */
@@ -18,6 +18,9 @@ export interface StateSpace {
   /** For each state at each level of skill, state-major. */
   readonly prior: Float64Array;
 }
+
+/** How often an idea is followed, on average. */
+const FIRMNESS = FIRMNESSES.reduce((sum, one) => sum + one, 0) / FIRMNESSES.length;
 
 /**
  * Chances of a right answer where no idea is in the way, for pupils of little, middling and much skill: how skilled a pupil is

@@ -1,11 +1,14 @@
+import type { Acts } from '../acts/acts.js';
 import type { LessonSettings } from '../lesson/settings.js';
-import { actsOf } from '../misconceptions/distorted-acts.js';
-import type { MisconceptionId } from '../misconceptions/registry.js';
+import { actsOf, readingActsOf, readsAndSets } from '../misconceptions/distorted-acts.js';
+import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { isNotSure } from '../question-kinds/not-sure.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { kindOf, type Item, type KindResponse, type Response } from '../question-kinds/registry.js';
 import type { Verdict } from '../question-kinds/question-kind.js';
 import { isRightVerdict } from '../question-kinds/verdict.js';
+import { minuteOfHour } from '../time/second-of-day.js';
+import { BY_HEART } from './model.js';
 import { waysToBeWrong } from './scatter.js';
 
 /** What a response shows, as far as the diagnosis looks at it. */
@@ -13,7 +16,11 @@ export interface Shown {
   readonly is: 'right' | 'wrong' | 'not-sure';
   /** For each idea that has a chance on this item, in their order: how likely an answer by that idea is this one, 0 to 1. */
   readonly byIdea: readonly number[];
-  /** The same for pairs of those ideas, both at once: first with second, first with third, …, second with third, …. */
+  /** The same for somebody who holds the idea in reading alone; the same list where that makes no difference. */
+  readonly byReading: readonly number[];
+  /** For each idea, whether it makes a difference here to somebody who holds it in reading alone. */
+  readonly readsAlike: readonly boolean[];
+  /** The same as byIdea for pairs of those ideas, both at once: first with second, first with third, …, second with third, …. */
   readonly byPair: readonly number[];
 }
 
@@ -21,6 +28,8 @@ export interface Shown {
 export interface ItemModel {
   /** Ideas that predict a wrong answer here. */
   readonly ideas: readonly MisconceptionId[];
+  /** How much is to be expected of each here, 0 to 1: less where many know the time by heart. */
+  readonly reach: readonly number[];
   /** In how many ways an answer is wrong without an idea. */
   readonly ways: number;
   /** @param verdict as marked, where that was corrected: it goes before what the kind says */
@@ -45,24 +54,28 @@ function makeModel(item: Item, settings: LessonSettings): ItemModel {
   const predictions = predictionsOf(item, settings);
   const ideas = [...predictions.keys()];
   const isRight = (response: KindResponse) => isRightVerdict(kind.judge(item, response, settings).verdict);
+  const wrongBy = (acts: Acts) => kind.predict(item, acts, settings).filter((given) => !isRight(given));
   const share = (predicted: readonly KindResponse[], given: KindResponse) =>
     predicted.length === 0 ? 0 : predicted.filter((one) => kind.isSame(item, one, given, settings)).length / predicted.length;
+  // Only where hands are set, and only for ideas about both, it matters whether an idea is held in reading alone.
+  const sets = kind.doing(item).includes('set');
+  const byReading = ideas.map((id) => (sets && readsAndSets(id, settings) ? wrongBy(readingActsOf([id], settings)) : predictions.get(id)!));
+  const isAlike = byReading.every((predicted, place) => predicted === predictions.get(ideas[place]!));
+  const readsAlike = byReading.map((predicted) => predicted.length > 0);
   let pairs: readonly (readonly KindResponse[])[] | null = null;
   /** What both of two ideas at once predict; only looked at where an answer is wrong. */
   const ofPairs = () =>
-    (pairs ??= ideas.flatMap((one, place) =>
-      ideas
-        .slice(place + 1)
-        .map((other) => kind.predict(item, actsOf([one, other], settings), settings).filter((given) => !isRight(given))),
-    ));
+    (pairs ??= ideas.flatMap((one, place) => ideas.slice(place + 1).map((other) => wrongBy(actsOf([one, other], settings)))));
   const shown = new Map<string, Shown>();
   // One object for all answers that show no idea, so that what they add is looked at once.
-  const none = { byIdea: ideas.map(() => 0), byPair: [] };
+  const nothing = ideas.map(() => 0);
+  const none = { byIdea: nothing, byReading: nothing, readsAlike, byPair: [] };
   const right: Shown = { is: 'right', ...none };
   const notSure: Shown = { is: 'not-sure', ...none };
 
   return {
     ideas,
+    reach: ideas.map((id) => reachOf(id, item)),
     ways: waysToBeWrong(item, settings),
     shown(response, marked) {
       if (isNotSure(response) || marked === 'blank') return notSure;
@@ -73,16 +86,27 @@ function makeModel(item: Item, settings: LessonSettings): ItemModel {
         const verdict = marked ?? kind.judge(item, response, settings).verdict;
         if (verdict === 'blank') one = notSure;
         else if (isRightVerdict(verdict)) one = right;
-        else
+        else {
+          const byIdea = ideas.map((id) => share(predictions.get(id)!, response));
           one = {
             is: 'wrong',
-            byIdea: ideas.map((id) => share(predictions.get(id)!, response)),
+            byIdea,
+            byReading: isAlike ? byIdea : byReading.map((predicted) => share(predicted, response)),
+            readsAlike,
             byPair: ofPairs().map((predicted) => share(predicted, response)),
           };
+        }
         if (shown.size >= MOST_SHOWN) shown.clear();
         shown.set(key, one);
       }
       return one;
     },
   };
+}
+
+/** Full hours and halves that many know by heart show less of an idea that gets at the minutes. */
+function reachOf(id: MisconceptionId, item: Item): number {
+  const { byHeart = [] } = misconceptionOf(id);
+  const minutes = kindOf(item).timesOf(item).map(minuteOfHour);
+  return minutes.length > 0 && minutes.every((minute) => byHeart.includes(minute)) ? BY_HEART : 1;
 }

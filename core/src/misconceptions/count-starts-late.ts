@@ -19,6 +19,7 @@ export const countStartsLate: Misconception = {
     en: 'Began to count after the 1.',
     de: 'Hat erst nach der 1 angefangen zu zählen.',
   }),
+  byHeart: [0, 30],
   nextMove: 'Let the long hand jump from the 12 to the 1 and say “five” when it lands; then count on.',
   distorts: (acts) => ({
     ...distortMinutes(acts, (minute) => (minute < 5 ? minute : minute - 5)),

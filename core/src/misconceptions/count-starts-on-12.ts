@@ -23,6 +23,7 @@ export const countStartsOn12: Misconception = {
     en: 'Counted the 12 as the first five.',
     de: 'Hat die 12 schon als erste Fünf gezählt.',
   }),
+  byHeart: [0, 30],
   nextMove: 'Count round together with a hand that starts at the 12: say “none yet” there, and “five” at the 1.',
   distorts: (acts) => ({
     ...distortMinutes(acts, (minute) => (minute === 0 ? minute : minute + 5)),

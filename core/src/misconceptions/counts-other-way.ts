@@ -19,6 +19,7 @@ export const countsOtherWay: Misconception = {
     en: 'Counted against the way the hands go.',
     de: 'Hat gegen die Richtung der Zeiger gezählt.',
   }),
+  byHeart: [0, 30],
   nextMove: 'Let the long hand run from the 12 and let the finger follow: the count goes the way the hand goes.',
   distorts: (acts) => ({
     ...distortMinutes(acts, (minute) => (60 - minute) % 60),

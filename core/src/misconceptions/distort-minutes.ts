@@ -9,9 +9,9 @@ import { minuteOfHour } from '../time/second-of-day.js';
  */
 export function distortMinutes(acts: Acts, counted: (minute: number) => number | readonly number[]): Pick<Acts, 'read' | 'set' | 'count'> {
   const all = Array.from({ length: 60 }, (_, minute) => [counted(minute)].flat());
-  // They stop where their own count says the wanted number.
-  // Where one stops counting for each minute that is wanted; few of them are asked for, and an idea is looked at often.
-  const stops = (wanted: number) => all.flatMap((said, minute) => (said.includes(wanted) ? [minute] : []));
+  // They stop where their own count says the wanted number; few of them are asked for, and those often.
+  const found: (readonly number[] | undefined)[] = [];
+  const stops = (wanted: number) => (found[wanted] ??= all.flatMap((said, minute) => (said.includes(wanted) ? [minute] : [])));
   return {
     count: (minuteDeg) => acts.count(minuteDeg).flatMap((minute) => all[minute] ?? [minute]),
     read: (pose) =>

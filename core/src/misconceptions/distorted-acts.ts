@@ -18,6 +18,18 @@ export function actsOf(held: readonly MisconceptionId[], settings: LessonSetting
   return acts;
 }
 
+/** The acts of a pupil whose ideas show only where they read or understand, and who sets hands right all the same. */
+export function readingActsOf(held: readonly MisconceptionId[], settings: LessonSettings): Acts {
+  return { ...actsOf(held, settings), set: actsOf([], settings).set };
+}
+
+/** Acts by which a time is taken in: an idea that changes one of them and setting, too, may be held in reading alone. */
+const TAKES_IN: readonly ActId[] = ['read', 'mean', 'count'];
+
+/** Whether an idea changes both how a dial is read and how it is set. */
+export const readsAndSets = (id: MisconceptionId, settings: LessonSettings): boolean =>
+  changesAnyOf(id, TAKES_IN, settings) && changesAnyOf(id, ['set'], settings);
+
 const distorted = new Map<MisconceptionId, ReadonlySet<string>>();
 
 /** Whether an idea changes any of some acts: where it changes none, it makes no difference. */

@@ -17,6 +17,11 @@ export interface Misconception {
   readonly sayWhile?: Partial<Record<ActId, (settings: LessonSettings) => string>>;
   /** For a pupil who explains somebody’s wrong reading of a dial: how it came about; only ideas about reading have it. */
   readonly howItCame?: (settings: LessonSettings) => string;
+  /**
+   * Minutes past the hour at which many who hold it are right all the same: o'clock and half past are known by heart before
+   * anything is counted.
+   */
+  readonly byHeart?: readonly number[];
   /** For the teacher: what to do next. */
   readonly nextMove: string;
   /** The acts as somebody with this idea does them; acts that are not named stay as they are. */

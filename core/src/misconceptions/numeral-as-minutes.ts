@@ -16,6 +16,7 @@ export const numeralAsMinutes: Misconception = {
     en: 'Took the numeral at the long hand for the minutes.',
     de: 'Hat die Zahl am langen Zeiger für die Minuten genommen.',
   }),
+  byHeart: [0, 30],
   nextMove: 'Count in fives round the dial with the minute ring on, then read with the ring hidden.',
   distorts: (acts) => ({
     count: (minuteDeg) => acts.count(minuteDeg).map((minute) => (minute % 5 === 0 ? minute / 5 || 12 : minute)),

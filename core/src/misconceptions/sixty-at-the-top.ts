@@ -19,6 +19,11 @@ export const sixtyAtTheTop: Misconception = {
     read: (pose) =>
       acts
         .read(pose)
-        .map((typed) => (Number(typed.minute) === 0 ? { hour: String(previousHour12(Number(typed.hour))), minute: '60' } : typed)),
+        // Of the hour before, as they count on; or of the one that the short hand points at.
+        .flatMap(({ hour, minute }) =>
+          Number(minute) === 0
+            ? [String(previousHour12(Number(hour))), hour].map((one) => ({ hour: one, minute: '60' }))
+            : [{ hour, minute }],
+        ),
   }),
 };

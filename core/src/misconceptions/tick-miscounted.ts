@@ -13,6 +13,7 @@ export const tickMiscounted: Misconception = {
     en: 'Counted a tick too many or too few.',
     de: 'Hat einen Strich zu viel oder zu wenig gezählt.',
   }),
+  byHeart: [0, 30],
   nextMove: 'Enlarge one numeral to the next with its four ticks between, and name each: one, two, three, four, then the next five.',
   distorts: (acts) => distortMinutes(acts, (minute) => (minute % 5 === 0 ? minute : [minute - 1, minute + 1])),
 };

@@ -13,6 +13,7 @@ export const zeroDropped: Misconception = {
     en: 'Left out the zero of the minutes.',
     de: 'Hat die Null der Minuten weggelassen.',
   }),
+  byHeart: [0],
   nextMove: 'Write 6:05 and 6:50 one under the other, set both on the dial and ask which is later.',
   distorts: (acts) => ({ digits: (typed, words) => acts.digits(typed, words).flatMap(withoutZero) }),
 };

@@ -62,8 +62,9 @@ export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     judge: (item, response, settings) => judgePairs(keyPairs(item, settings), response),
     predict(item, acts, settings) {
       const pairs = parts.pairs(item, acts, settings);
-      // Whoever finds nothing that belongs together gives no answer that would tell why.
-      return pairs.every((one) => one === null) ? [] : [give(pairs)];
+      // Whoever finds nothing that belongs together gives no answer that would tell why; else what is left is put together somehow.
+      if (pairs.every((one) => one === null)) return [];
+      return filledUp(pairs, parts.partners(item, settings).length).map(give);
     },
     isSame: (_item, predicted, given) => samePairs(predicted, given),
     isPossible: (item, response, settings) => arePairs(response, parts.cards(item, settings).length, parts.partners(item, settings).length),
@@ -95,6 +96,25 @@ export function pairKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     samples: parts.samples,
   };
 }
+
+/** Every way to give the cards that have no partner yet one that is left; more than a few are not looked at. */
+function filledUp(pairs: Pairs, partners: number): Pairs[] {
+  const open = pairs.indexOf(null);
+  if (open < 0) return [pairs];
+  const left = Array.from({ length: partners }, (_, place) => place).filter((place) => !pairs.includes(place));
+  if (left.length === 0) return [pairs];
+  return left
+    .flatMap((place) =>
+      filledUp(
+        pairs.map((one, index) => (index === open ? place : one)),
+        partners,
+      ),
+    )
+    .slice(0, MOST_FILLINGS);
+}
+
+/** Three cards in any order. */
+const MOST_FILLINGS = 6;
 
 /** Dials side by side with the partners above them, texts as lines: cards lettered, partners numbered. */
 function cardsOnStage(picture: Picture, cards: readonly Choice[], partners: readonly Choice[]): StageState {

@@ -9,14 +9,26 @@ import { partOfDay } from './parts-of-day.js';
  * @example say(secondOfDay(16, 30), enGB) // ["half past four", "four thirty"]
  * @example say(secondOfDay(12, 0), enGB, 'half-day') // ["noon", "twelve noon"]
  */
-export function say(at: SecondOfDay, pack: WordPack, register?: Register): string[] {
+export function say(at: SecondOfDay, pack: WordPack, register?: Register): readonly string[] {
+  let ofPack = known.get(pack);
+  if (!ofPack) known.set(pack, (ofPack = new Map<string, readonly string[]>()));
+  const key = `${Math.floor(at / 60)} ${register ?? ''}`;
+  let wordings = ofPack.get(key);
+  if (!wordings) ofPack.set(key, (wordings = wordingsOf(at, pack, register)));
+  return wordings;
+}
+
+/** The wordings of a minute are asked for again and again. */
+const known = new WeakMap<WordPack, Map<string, readonly string[]>>();
+
+function wordingsOf(at: SecondOfDay, pack: WordPack, register?: Register): string[] {
   const minute = minuteOfHour(at);
   const words = slots(at, pack);
   return pack.rules
     .filter((rule) => minute >= rule.from && minute <= rule.to)
     .filter((rule) => (register === undefined ? rule.register !== 'half-day' : rule.register === register))
     .filter((rule) => rule.fives === undefined || rule.fives === (minute % 5 === 0))
-    .filter((rule) => rule.only === undefined || rule.only * 60 === at)
+    .filter((rule) => rule.only === undefined || rule.only * 60 === at - (at % 60))
     .map((rule) => rule.template.replace(/\{(\w+)\}/g, (_, slot: string) => words[slot]!).trim());
 }
 

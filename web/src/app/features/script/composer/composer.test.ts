@@ -115,8 +115,8 @@ test('a set says what it tells, what it shows too seldom, what it leaves out, an
 test('the ideas of a class are those of its pupils, each counted by how sure it is', () => {
   const pupil = (probability: number, sureness: Diagnosis['ideas'][number]['sureness']): Diagnosis => ({
     ideas: [
-      { id: 'nearest-hour', probability, chances: 4, hits: 3, evidence: [], unlike: [], sureness },
-      { id: 'tick-miscounted', probability: 0.05, chances: 4, hits: 0, evidence: [], unlike: [], sureness: 'not-seen' },
+      { id: 'nearest-hour', probability, chances: 4, hits: 3, evidence: [], lastAskedMs: 0, unlike: [], sureness },
+      { id: 'tick-miscounted', probability: 0.05, chances: 4, hits: 0, evidence: [], lastAskedMs: 0, unlike: [], sureness: 'not-seen' },
     ],
     none: 0,
     skill: 0.8,
