@@ -99,11 +99,21 @@ test('one hand alone tells what it tells, for every minute of the round, and the
 
 /** The minute after 12 that a sentence about the short hand comes to, as a child would take it. */
 function roughly(sentence: string): number {
-  const [, how, hour] = /(about quarter past|about half past|about quarter to|a few minutes past|a few minutes to|:) (\d+)/.exec(sentence)!;
+  const [, how, hour] =
+    /(about quarter past|about half past|about quarter to|five or ten minutes past|five or ten minutes to|a few minutes past|a few minutes to|:) (\d+)/.exec(
+      sentence,
+    )!;
   const from = (Number(hour) % 12) * 60;
   const by =
-    { 'about quarter past': 15, 'about half past': 30, 'about quarter to': -15, 'a few minutes past': 4, 'a few minutes to': -4 }[how!] ??
-    0;
+    {
+      'about quarter past': 15,
+      'about half past': 30,
+      'about quarter to': -15,
+      'a few minutes past': 2,
+      'a few minutes to': -2,
+      'five or ten minutes past': 7,
+      'five or ten minutes to': -7,
+    }[how!] ?? 0;
   // The last hour of the round comes to 12 again.
   return from + by < 0 ? from + by + 720 : from === 0 && by < 0 ? 720 + by : from + by;
 }

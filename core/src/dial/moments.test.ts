@@ -54,7 +54,7 @@ test.each([
   [90, 90, false, 'This cannot be: at quarter past, the hour hand is less than half way from the 3 to the 4; here it has not gone so far.'],
   [298, 180, false, 'This cannot be: at half past, the hour hand is half way from the 9 to the 10; here it has gone further.'],
   [100, 0, false, 'This cannot be: at the full hour, the hour hand points exactly at the 3; here it has gone further.'],
-  [222.5, 330, false, 'This cannot be: 55 minutes past the hour, the hour hand is nearly at the 8; here it has not gone so far.'],
+  [222.5, 330, false, 'This cannot be: 55 minutes past the hour, the hour hand is close to the 8; here it has not gone so far.'],
   [239.7, 358.2, true, 'This can be: it is 8:00.'],
   [100, 358.2, false, 'This cannot be: at the full hour, the hour hand points exactly at the 3; here it has gone further.'],
   [285, 180, true, 'This can be: it is 9:30.'],

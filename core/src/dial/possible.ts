@@ -35,8 +35,8 @@ function placeOf(hourDeg: number, minute: number): string {
   const next = nextHour12(hour);
   if (minute === 0) return `points exactly at the ${hour}`;
   if (minute === 30) return `is half way from the ${hour} to the ${next}`;
-  if (minute < 10) return `is just past the ${hour}`;
-  if (minute > 50) return `is nearly at the ${next}`;
+  if (minute < 10) return `is a little past the ${hour}`;
+  if (minute > 50) return `is close to the ${next}`;
   return `is ${minute < 30 ? 'less' : 'more'} than half way from the ${hour} to the ${next}`;
 }
 

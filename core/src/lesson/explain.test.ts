@@ -77,11 +77,11 @@ function meaning(sentence: string, at: SecondOfDay): number {
   const count = /eine Minute/.test(text) ? 1 : numbers[0]!;
   const hours = /eine Minute/.test(text) ? numbers : numbers.slice(1);
   const base = (hour: number) => (hour % 12) * 60;
-  if (/is full|ist voll/.test(text)) return base(hour12(at));
+  if (/exactly|genau/.test(text)) return base(hour12(at));
   if (/half of the hour after/.test(text)) return base(numbers[0]!) + 30;
   if (/Hälfte/.test(text)) return base(numbers[0]!) + 30;
   if (/:30/.test(text)) return base(hours[0]!) + 30 + (/vor/.test(text) ? -count : count);
-  if (/missing|fehl/.test(text)) return (base(hours[0]!) - count + 720) % 720;
+  if (/to go until|fehl/.test(text)) return (base(hours[0]!) - count + 720) % 720;
   return base(hours[0]!) + count;
 }
 
@@ -89,7 +89,9 @@ test('where each hand goes and what the words mean are true of every time, in ev
   for (const pack of PACKS)
     for (const at of ALL) {
       const steps = explain(at, { ...DEFAULT_SETTINGS, pack }, 'words');
-      const hour = hourPlace(textOf(steps, 'put-hour-hand'));
+      // Where it has come to when the hands have run; where it is put at a full hour.
+      const place = minuteOfHour(at) === 0 ? textOf(steps, 'put-hour-hand') : textOf(steps, 'check').replace(/^[^?]*\? /, '');
+      const hour = hourPlace(place);
       const minute = minuteOfHour(at);
       expect([at, hour.hour, minute >= hour.from && minute <= hour.to]).toEqual([at, hour12(at), true]);
       expect([at, minutePlace(textOf(steps, 'put-minute-hand'))]).toEqual([at, minute]);
@@ -103,16 +105,16 @@ test('what is special about a time is said: both up, nearly met, close to the ne
       .map(({ beat }) => beat.text)
       .join(' ');
   expect(told(0, 0)).toContain('Both hands point up.');
-  expect(told(3, 16)).toContain('The hands nearly meet.');
-  expect(told(7, 50)).toContain('Close to 8, but not there yet: still 7.');
+  expect(told(3, 16)).toContain('The hands are close together.');
+  expect(told(7, 50)).toContain('Close to 8, but not there yet: the hour is still 7.');
   expect(told(7, 5)).toContain('5, written 05.');
-  expect(told(0, 20)).toContain('It has passed 12, and 1 comes next: 12.');
-  expect(told(4, 30)).toContain('half way round');
+  expect(told(0, 20)).toContain('It has passed 12, and 1 comes next: the hour is 12.');
+  expect(told(4, 30)).toContain('Half way round, on the 6: 30.');
   for (const at of ALL) {
     const text = textOf(explain(at, DEFAULT_SETTINGS), 'look');
     const { hourDeg, minuteDeg } = gearedPose(at);
     const apart = Math.abs(((hourDeg - minuteDeg + 540) % 360) - 180);
-    expect([at, /meet|up/.test(text)]).toEqual([at, apart <= 10]);
+    expect([at, /close together|up\b/.test(text)]).toEqual([at, apart <= 10]);
   }
 });
 

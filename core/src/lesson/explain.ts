@@ -1,6 +1,7 @@
 import { hourHandDeg } from '../dial/pose.js';
 import type { MarkBeat } from '../beats/mark.js';
 import type { SetBeat } from '../beats/set.js';
+import type { SweepBeat } from '../beats/sweep.js';
 import { displayText, minuteDigits } from '../time/display.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { hour12, minuteOfHour, nextHour12 } from '../time/second-of-day.js';
@@ -29,7 +30,7 @@ export type ExplainFrom = 'dial' | 'display' | 'words';
 
 export interface ExplainStep {
   readonly step: ExplainStepId;
-  readonly beat: SetBeat | MarkBeat;
+  readonly beat: SetBeat | MarkBeat | SweepBeat;
 }
 
 /** The chain of thought for a time in the school of a lesson, from whatever is given, as beats. Its last state is the right time. */
@@ -80,14 +81,17 @@ function explainSetting(at: SecondOfDay, settings: LessonSettings, from: 'displa
     beat: { kind: 'set', timeSec: at, display: written, words: from === 'words', layers: { ...zones, ...hands }, text },
   });
   const hourFirst = settings.readingOrder === 'hour-first';
-  const hourHand = put('put-hour-hand', { hourHand: true, minuteHand: !hourFirst }, talk.putHour(at));
   const minuteHand = put('put-minute-hand', { hourHand: hourFirst, minuteHand: true }, talk.putMinute(at));
+  const meaning =
+    from === 'words'
+      ? [marked('meaning', { marks: [], text: talk.means(at, pack), board: talk.itIs(digits), write: { hour, minute } })]
+      : [];
+  const runs = minuteOfHour(at) !== 0 && hourFirst;
+  const setting = runs ? letRun() : setOneByOne();
   return [
     put('look', { hourHand: false, minuteHand: false }, talk.setTo(given)),
-    ...(from === 'words'
-      ? [marked('meaning', { marks: [], text: talk.means(at, pack), board: talk.itIs(digits), write: { hour, minute } })]
-      : []),
-    ...(hourFirst ? [hourHand, minuteHand] : [minuteHand, hourHand]),
+    ...meaning,
+    ...setting,
     {
       step: 'check',
       beat: {
@@ -96,10 +100,43 @@ function explainSetting(at: SecondOfDay, settings: LessonSettings, from: 'displa
         display: 'full',
         words: true,
         ...(Object.keys(zones).length > 0 ? { layers: zones } : {}),
-        text: talk.isSet(at),
+        text: runs ? talk.isSet(at) : talk.possible.moved,
       },
     },
   ];
+
+  function setOneByOne(): ExplainStep[] {
+    const hourHand = put('put-hour-hand', { hourHand: true, minuteHand: !hourFirst }, talk.putHour(at));
+    return hourFirst ? [hourHand, minuteHand] : [minuteHand, hourHand];
+  }
+
+  /** From the full hour the hands run on together, so that it is seen why the short hand stands where it stands. */
+  function letRun(): ExplainStep[] {
+    const fullSec = at - (at % 3600);
+    const start = {
+      kind: 'set',
+      timeSec: fullSec,
+      display: written,
+      words: false,
+      ...(Object.keys(zones).length > 0 ? { layers: zones } : {}),
+      text: talk.startAt(at),
+    } as const;
+    const run = { kind: 'sweep', fromSec: fullSec, toSec: at, turnSeconds: RUN_SECONDS, count: countTo(at), stops: [], text: talk.putMinute(at) } as const; // prettier-ignore
+    return [
+      { step: 'put-hour-hand', beat: start },
+      { step: 'put-minute-hand', beat: run },
+    ];
+  }
+}
+
+/** Seconds a turn at which hands run to a time in an example: slow enough to be counted along. */
+const RUN_SECONDS = 20;
+
+/** How minutes are counted on the way: by quarters where the time is one, else in fives, and the first few one by one. */
+function countTo(at: SecondOfDay): SweepBeat['count'] {
+  const minute = minuteOfHour(at);
+  if (minute % 15 === 0) return 'quarters';
+  return minute < 5 ? 'ones' : 'fives';
 }
 
 function explainHour(at: SecondOfDay, settings: LessonSettings): ExplainStep[] {
@@ -133,7 +170,10 @@ function explainMinutes(at: SecondOfDay, settings: LessonSettings): ExplainStep[
       board: talk.board.longHand,
     }),
     marked('minutes', {
-      marks: minute === 0 ? [{ type: 'hand', hand: 'minute' }] : [{ type: 'count', toMinute: minute, by: minute < 5 ? 1 : 5 }],
+      marks:
+        minute === 0
+          ? [{ type: 'hand', hand: 'minute' }]
+          : [{ type: 'count', toMinute: minute, by: minute < 5 ? 1 : minute % 15 === 0 ? 15 : 5 }],
       text: talk.shortMinutes(at),
       board: minute === 0 ? talk.board.noMinutes : talk.minuteReason(at),
       write: { minute: minuteDigits(minute) },

@@ -107,11 +107,11 @@ test('the worked example of 4:30 fills the display in step by step and ends in w
   const shown = prepared.steps.map((_, step) => stageOf(prepared, step, Infinity).display);
   expect(shown.map((display) => `${display?.hour ?? '_'}:${display?.minute ?? '_'}`)).toEqual(['_:_', '_:_', '4:_', '4:_', '4:30', '4:30']);
   expect(stageOf(prepared, prepared.steps.length - 1, Infinity).words).toEqual(['half past four', 'four thirty']);
-  expect(narrationAt(prepared, { beatId: 'b1', step: 'hour' })).toBe('It has passed 4, not 5 yet: 4.');
+  expect(narrationAt(prepared, { beatId: 'b1', step: 'hour' })).toBe('It has passed 4 but not 5: the hour is 4.');
 });
 
 test('a count is written only when it has reached its minute', () => {
-  const prepared = prepareLesson(lessonOf([{ kind: 'worked-example', timeSec: at(16, 30) }]));
+  const prepared = prepareLesson(lessonOf([{ kind: 'worked-example', timeSec: at(16, 20) }]));
   expect(stageOf(prepared, 4, 1500)).toMatchObject({ display: { minute: null }, dial: { marks: [{ type: 'count', toMinute: 10 }] } });
 });
 
@@ -121,8 +121,8 @@ test('explanations follow the school: which hand first, the wording of the rule,
   expect(minuteFirst.findIndex((text) => text.includes('long hand'))).toBeLessThan(
     minuteFirst.findIndex((text) => text.includes('short hand')),
   );
-  expect(minuteFirst.join(' ')).toContain('Step back to the numeral before it: 12.');
-  expect(minuteFirst.join(' ')).toContain('25 minutes to go to 1 o’clock.');
+  expect(minuteFirst.join(' ')).toContain('Step back to the numeral before it: that is 12.');
+  expect(minuteFirst.join(' ')).toContain('25 minutes to go until 1 o’clock.');
 });
 
 test('every minute of the day can be explained, and the explanation writes the right display', () => {

@@ -5,17 +5,14 @@ import { hour12, minuteOfHour, nextHour12 } from '../../time/second-of-day.js';
 import { bestWording, say } from '../../words/say.js';
 import { CLOSE_MIN, countedTo, handsTogether, partOfHour, SEEMS_NEXT_MIN, sentence, type Talk } from './talk.js';
 
-const PART_OF_THE_WAY: Readonly<Record<number, string>> = {
-  15: ', ein Viertel der Runde',
-  30: ', halb herum',
-  45: ', drei Viertel der Runde',
-};
+/** How far round the long hand is where that has a name. */
+const SHORT_PART: Readonly<Record<number, string>> = { 15: 'ein Viertel', 30: 'halb', 45: 'drei Viertel' };
 
 export const german: Talk = {
   look: 'Wie spät ist es?',
   lookAt(at) {
     if (hour12(at) === 12 && minuteOfHour(at) === 0) return 'Beide Zeiger zeigen nach oben.';
-    return handsTogether(at) ? 'Die Zeiger stehen beieinander.' : 'Wie spät ist es?';
+    return handsTogether(at) ? 'Die Zeiger stehen dicht beieinander. Wie spät ist es?' : 'Wie spät ist es?';
   },
   setTo: (given) => `Stell die Uhr auf ${given}.`,
   means(at, pack) {
@@ -23,7 +20,7 @@ export const german: Talk = {
     const next = nextHour12(hour);
     const taught = bestWording(at, pack);
     const said = sentence(taught).slice(0, -1);
-    if (minute === 0) return `${said}: Die Stunde ist voll.`;
+    if (minute === 0) return `${said}: genau ${hour}, und keine Minuten.`;
     if (minute === 30) return `${said}: Die Hälfte auf dem Weg von der ${hour} zur ${next}.`;
     const fromHalf = taught.includes('halb');
     const count = fromHalf ? Math.abs(minute - 30) : minute < 30 ? minute : 60 - minute;
@@ -33,6 +30,7 @@ export const german: Talk = {
       ? `${said}: ${counted} nach ${hour}.`
       : `${said}: Es ${count === 1 ? 'fehlt' : 'fehlen'} ${counted} bis ${next}, also ist die Stunde noch ${hour}.`;
   },
+  startAt: (at) => `Fang bei ${hour12(at)} Uhr an.`,
   putHour(at) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
     const next = nextHour12(hour);
@@ -46,11 +44,13 @@ export const german: Talk = {
     const minute = minuteOfHour(at);
     if (minute === 0) return 'Keine Minuten: Der lange Zeiger steht auf der 12.';
     const [numeral, ticks] = [Math.floor(minute / 5) || 12, minute % 5];
-    const counted = `Zähle ${minute < 5 ? 'die Striche' : 'in Fünfern'}: ${countedTo(minute, 'und')}.`;
+    const part = SHORT_PART[minute];
+    if (part) return `${sentence(part).slice(0, -1)} herum: Der lange Zeiger steht auf der ${numeral}.`;
+    const counted = `Zähle ${minute < 5 ? 'die Striche' : 'in Fünfern'}: ${countedTo(minute, ' und')}.`;
     if (ticks === 0) return `${counted} Der lange Zeiger steht auf der ${numeral}.`;
     return `${counted} Der lange Zeiger steht ${ticks === 1 ? 'einen Strich' : `${ticks} Striche`} nach der ${numeral}.`;
   },
-  isSet: (at) => (minuteOfHour(at) === 0 ? 'Beide Zeiger passen zusammen.' : 'Schau: Der kurze Zeiger ist mitgegangen.'),
+  isSet: (at) => `Und der kurze? ${german.putHour(at)}`,
   stopHere: 'Halte hier an und denk nach.',
   chapters: {
     beginning: 'Anfang',
@@ -65,9 +65,11 @@ export const german: Talk = {
       return {
         at: `Der kurze Zeiger steht auf der ${hour}: ${hour} Uhr.`,
         'just-past': `Kurz nach der ${hour}: ein paar Minuten nach ${hour}.`,
-        quarter: `Ein Stück nach der ${hour}: ungefähr Viertel nach ${hour}.`,
+        'a-little': `Ein Stückchen nach der ${hour}: fünf oder zehn nach ${hour}.`,
+        quarter: `Ein Viertel auf dem Weg zur ${next}: ungefähr Viertel nach ${hour}.`,
         half: `In der Mitte zwischen ${hour} und ${next}: ungefähr ${hour}:30.`,
-        'three-quarters': `Näher bei der ${next}: ungefähr Viertel vor ${next}.`,
+        'three-quarters': `Drei Viertel auf dem Weg zur ${next}: ungefähr Viertel vor ${next}.`,
+        close: `Nah an der ${next}: fünf oder zehn vor ${next}.`,
         almost: `Fast bei der ${next}: ein paar Minuten vor ${next}.`,
       }[partOfHour(minuteOfHour(at))];
     },
@@ -93,7 +95,7 @@ export const german: Talk = {
       return `Das kann nicht sein: ${german.putHour(nearest).slice(0, -1)}, wenn der lange so steht; hier ist er ${hasGoneOn ? 'weiter' : 'noch nicht so weit'}.`;
     },
     moved: 'Die Zeiger passen zusammen.',
-    mended: 'So würden die Zeiger zusammenpassen.',
+    mended: 'So passen die Zeiger zusammen.',
   },
   mistake: {
     wrote: (reading) => `Jemand schrieb ${reading}.`,
@@ -126,13 +128,15 @@ export const german: Talk = {
   shortHour(at, rule) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
     const next = nextHour12(hour);
-    if (minute === 0) return `Er steht auf der ${hour}: Stunde ${hour}.`;
-    if (rule === 'step-back') return `Geh zurück zur Zahl davor: ${hour}.`;
-    if (rule === 'zone') return `Er steht im Feld der ${hour}: ${hour}.`;
-    if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: ${hour}.`;
-    if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: noch ${hour}.`;
-    if (minute >= SEEMS_NEXT_MIN) return `Nah an der ${next}, aber nicht da: noch ${hour}.`;
-    return hour === 12 ? 'Nach der 12 kommt die 1: noch 12.' : `Er ist hinter der ${hour}, vor der ${next}: ${hour}.`;
+    if (minute === 0) return `Er steht auf der ${hour}: Die Stunde ist ${hour}.`;
+    if (rule === 'step-back') return `Geh zurück zur Zahl davor: Das ist die ${hour}.`;
+    if (rule === 'zone') return `Er steht im Feld der ${hour}, also ist die Stunde ${hour}.`;
+    if (minute <= CLOSE_MIN) return `Er ist gerade an der ${hour} vorbei: Die Stunde ist ${hour}.`;
+    if (minute >= 60 - CLOSE_MIN) return `Er ist fast bei der ${next}, aber noch nicht da: Die Stunde ist noch ${hour}.`;
+    if (minute >= SEEMS_NEXT_MIN) return `Nah an der ${next}, aber noch nicht da: Die Stunde ist noch ${hour}.`;
+    return hour === 12
+      ? 'Er ist an der 12 vorbei, danach kommt die 1: Die Stunde ist 12.'
+      : `Er ist an der ${hour} vorbei, noch nicht bei der ${next}: Die Stunde ist ${hour}.`;
   },
   hourReason(at, rule) {
     const [hour, minute] = [hour12(at), minuteOfHour(at)];
@@ -157,23 +161,26 @@ export const german: Talk = {
     if (minute === 0) return 'Er steht auf der 12: keine Minuten, 00.';
     const written = minute < 10 ? `, geschrieben 0${minute}` : '';
     if (minute === 1) return `Ein Strich nach der 12: eine Minute${written}.`;
-    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')}${written}.`;
+    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, ' und')}${written}.`;
     if (minute === 5) return `Von der 12 bis zur 1: 5${written}.`;
-    const part = { 15: ': eine Viertelrunde', 30: ': halb herum' }[minute] ?? '';
-    return `${countedTo(minute, 'und')}${part}${written}.`;
+    const part = SHORT_PART[minute];
+    if (part) return `${sentence(part).slice(0, -1)} herum, auf der ${minute / 5}: ${minute}.`;
+    return `${countedTo(minute, ' und')}${written}.`;
   },
   minuteReason(at) {
     const minute = minuteOfHour(at);
     if (minute === 0) return 'Der lange Zeiger steht auf der 12: noch keine Minuten, 00.';
     if (minute === 1) return 'Der lange Zeiger steht einen Strich nach der 12: eine Minute.';
-    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, 'und')} Minuten.`;
+    if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, ' und')} Minuten.`;
     if (minute === 5) return 'Von der 12 bis zur 1: 5 Minuten.';
     const half = minute === 30 ? `: auf halbem Weg zur ${nextHour12(hour12(at))}` : '';
-    return `In Fünfern von der 12: ${countedTo(minute, 'und')} Minuten${PART_OF_THE_WAY[minute] ?? ''}${half}.`;
+    const part = SHORT_PART[minute];
+    if (part) return `Der lange Zeiger steht auf der ${minute / 5}, ${part} herum: ${minute} Minuten${half}.`;
+    return `In Fünfern von der 12: ${countedTo(minute, ' und')} Minuten.`;
   },
   left(at) {
     const left = 60 - minuteOfHour(at);
-    const span = left === 15 ? 'ein Viertel' : left === 1 ? 'eine Minute' : `${left} Minuten`;
+    const span = left === 15 ? 'eine Viertelstunde' : left === 1 ? 'eine Minute' : `${left} Minuten`;
     return `Noch ${span} bis ${nextHour12(hour12(at))} Uhr.`;
   },
   wordings(at, pack) {
@@ -184,7 +191,7 @@ export const german: Talk = {
     const half = `halb ${pack.numbers[next]!}`;
     const saidFromHalf = minute !== 30 && taught!.includes('halb');
     const why = minute === 30 ? `: auf halbem Weg zur ${next}` : '';
-    const where = saidFromHalf ? ` ${sentence(`${half}: bei der 6`)}` : '';
+    const where = saidFromHalf ? ` Bei der 6 ist es ${half}.` : '';
     const more = regional.length > 0 ? ` Andere sagen ${regional.join(' oder ')}.` : '';
     return `${sentence(`${taught!}${why}`)}${where}${more}`;
   },

@@ -19,10 +19,12 @@ export interface Talk {
   setTo(given: string): string;
   /** What the taught wording of a time means in digits. */
   means(at: SecondOfDay, pack: WordPack): string;
+  /** The full hour from which hands are set. */
+  startAt(at: SecondOfDay): string;
   /** Where the short hand goes, and the long one. */
   putHour(at: SecondOfDay): string;
   putMinute(at: SecondOfDay): string;
-  /** A look at hands that are set. */
+  /** A look at hands that are set: where the short hand has come to. */
   isSet(at: SecondOfDay): string;
   /** Said in a recording at a question. */
   readonly stopHere: string;
@@ -104,21 +106,26 @@ export function handsTogether(at: SecondOfDay): boolean {
 }
 
 /** How far the short hand has gone from its numeral, in the words that a child has for it. */
-export function partOfHour(minute: number): 'at' | 'just-past' | 'quarter' | 'half' | 'three-quarters' | 'almost' {
+export function partOfHour(minute: number): PartOfHour {
   if (minute === 0) return 'at';
-  if (minute < 8) return 'just-past';
+  if (minute <= CLOSE_MIN) return 'just-past';
+  if (minute < 11) return 'a-little';
   if (minute < 23) return 'quarter';
   if (minute <= 37) return 'half';
-  return minute <= 52 ? 'three-quarters' : 'almost';
+  if (minute < 50) return 'three-quarters';
+  return minute < 60 - CLOSE_MIN ? 'close' : 'almost';
 }
 
+/** "Just past" and "almost" are a few minutes, here as everywhere. */
+type PartOfHour = 'at' | 'just-past' | 'a-little' | 'quarter' | 'half' | 'three-quarters' | 'close' | 'almost';
+
 /** The numbers of a count round the dial: in fives, and tick by tick from the last of them; the middle of a long one left out. */
-export function countedTo(minute: number, and: string): string {
+export function countedTo(minute: number, and: ', and' | ' und'): string {
   const fives = Math.floor(minute / 5) * 5;
   const ones = Array.from({ length: minute - fives }, (_, index) => fives + index + 1).join(', ');
   if (fives === 0) return ones;
   const counted = fives <= 20 ? [5, 10, 15, 20].filter((one) => one <= fives).join(', ') : `5, 10, 15 … ${fives}`;
-  return ones ? `${counted}, ${and} ${ones}` : counted;
+  return ones ? `${counted}${and} ${ones}` : counted;
 }
 
 /** The sentence with a capital letter and a full stop. */
