@@ -109,7 +109,13 @@ const DisplaySchema = Exact({
 /** What a question shows beside its stem; see Picture in the core. */
 export const PictureSchema = Exact({
   dial: Nullable(
-    Exact({ hourDeg: Degrees, minuteDeg: Degrees, layers: LayersSchema, letters: Type.Array(LetterSchema, { maxItems: 12 }) }),
+    Exact({
+      hourDeg: Degrees,
+      minuteDeg: Degrees,
+      secondDeg: Type.Optional(Degrees),
+      layers: LayersSchema,
+      letters: Type.Array(LetterSchema, { maxItems: 12 }),
+    }),
   ),
   display: Nullable(DisplaySchema),
   lines: Type.Array(LongText, { maxItems: 8 }),

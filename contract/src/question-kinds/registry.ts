@@ -23,6 +23,7 @@ import { placeOnLineSchemas } from './place-on-line.js';
 import { possibleDialSchemas } from './possible-dial.js';
 import { readDialSchemas } from './read-dial.js';
 import { ringMinutesSchemas } from './ring-minutes.js';
+import { secondHandSchemas } from './second-hand.js';
 import { sensibleTimeSchemas } from './sensible-time.js';
 import { setDialSchemas } from './set-dial.js';
 import { unitsSchemas } from './units.js';
@@ -57,6 +58,7 @@ export const KIND_SCHEMAS = {
   'between-times': betweenTimesSchemas,
   pattern: patternSchemas,
   'order-times': orderTimesSchemas,
+  'second-hand': secondHandSchemas,
 } as const satisfies Record<QuestionKindId, KindSchemas>;
 
 type Schemas = typeof KIND_SCHEMAS;

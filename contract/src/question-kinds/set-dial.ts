@@ -4,6 +4,6 @@ import { kindSchemas } from './kind-schemas.js';
 
 export const setDialSchemas = kindSchemas('set-dial', SHAPE_SCHEMAS.pose, {
   timeSec: WholeMinuteSchema,
-  from: OneOf(['display', 'words']),
+  from: OneOf(['display', 'display-24', 'words']),
   hands: OneOf(['geared', 'free']),
 });

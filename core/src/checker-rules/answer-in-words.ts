@@ -23,8 +23,10 @@ export const answerInWords: CheckerRule = {
   find({ lesson, steps, context }) {
     const pack = WORD_PACKS[lesson.settings.pack];
     return saidIn(lesson).flatMap(({ beat, beatIndex, text }) => {
-      if (beat.kind !== 'ask' && beat.kind !== 'think') return [];
-      const item = context.itemOf(beat.itemId);
+      // What is said right before a question gives it away as well.
+      const next = beat.kind === 'say' ? lesson.beats[beatIndex + 1] : beat;
+      if (next?.kind !== 'ask' && next?.kind !== 'think') return [];
+      const item = context.itemOf(next.itemId);
       if (!FINDS_THE_TIME.has(item.kind)) return [];
       const given = timesInText(text, pack).find(({ at }) =>
         kindOf(item)

@@ -1,15 +1,28 @@
+import type { Beat } from '../beats/registry.js';
 import { kindOf } from '../question-kinds/registry.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import { dialHour, withOtherTime } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
+/** The time that a beat shows together with what it is. */
+function shownBy(beat: Beat): number | null {
+  if (beat.kind === 'show') return beat.build.hands === 'geared' && beat.build.display !== 'none' ? beat.build.timeSec : null;
+  const tells =
+    beat.kind === 'worked-example' ||
+    beat.kind === 'missing-hand' ||
+    beat.kind === 'mistake' ||
+    (beat.kind === 'set' && beat.display === 'full');
+  return tells ? beat.timeSec : null;
+}
+
 export const answerJustShown: CheckerRule = {
   severity: 'error',
   find: ({ lesson, steps, context }) =>
     lesson.beats.flatMap((beat, index) => {
-      const before = lesson.beats[index - 1];
-      if (beat.kind !== 'ask' || !before) return [];
-      const shownSec = before.kind === 'worked-example' || (before.kind === 'set' && before.display === 'full') ? before.timeSec : null;
+      if (beat.kind !== 'ask') return [];
+      // "Your turn." said between does not make it another time.
+      const before = lesson.beats.slice(0, index).findLast(({ kind }) => kind !== 'say' && kind !== 'layers' && kind !== 'mark');
+      const shownSec = before ? shownBy(before) : null;
       const item = context.itemOf(beat.itemId);
       const onDial = (sec: number) => sec % SECONDS_PER_HALF_DAY;
       if (

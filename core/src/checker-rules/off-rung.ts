@@ -1,3 +1,4 @@
+import type { Beat } from '../beats/registry.js';
 import { RUNGS } from '../ladder/registry.js';
 import { isOnRung } from '../ladder/rung.js';
 import { kindOf } from '../question-kinds/registry.js';
@@ -14,6 +15,12 @@ function nearestOnRung({ minutes }: Rung, at: SecondOfDay): SecondOfDay {
   return toSecondOfDay(at - minute * 60 + nearest * 60);
 }
 
+/** A time from which the hands are swept on is no example. */
+function startsSweep(beats: readonly Beat[], index: number): boolean {
+  const next = beats.slice(index + 1).find(({ kind }) => kind !== 'layers' && kind !== 'say' && kind !== 'mark');
+  return next?.kind === 'sweep';
+}
+
 export const offRung: CheckerRule = {
   severity: 'error',
   find({ lesson, steps, context }) {
@@ -21,7 +28,11 @@ export const offRung: CheckerRule = {
     const rung: Rung = RUNGS[lesson.rung];
     return lesson.beats.flatMap((beat, beatIndex) => {
       const item = beat.kind === 'ask' ? context.itemOf(beat.itemId) : null;
-      const isExample = beat.kind === 'worked-example' || beat.kind === 'mistake' || beat.kind === 'missing-hand';
+      const isExample =
+        beat.kind === 'worked-example' ||
+        beat.kind === 'mistake' ||
+        beat.kind === 'missing-hand' ||
+        (beat.kind === 'set' && beat.display === 'full' && !startsSweep(lesson.beats, beatIndex));
       const times = item ? kindOf(item).timesOf(item) : isExample ? [toSecondOfDay(beat.timeSec)] : [];
       const off = times.find((at) => !isOnRung(rung, [at]));
       if (off === undefined) return [];

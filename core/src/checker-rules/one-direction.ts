@@ -1,3 +1,5 @@
+import { RUNGS } from '../ladder/registry.js';
+import type { Rung } from '../ladder/rung.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
 import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
@@ -7,6 +9,9 @@ const HALF_PAST_SEVEN_SEC = 27_000;
 export const oneDirection: CheckerRule = {
   severity: 'warning',
   find(prepared) {
+    const { rung } = prepared.lesson;
+    // Reading and setting are two directions only of what is read off a dial.
+    if (rung && (RUNGS[rung] as Rung).goalKinds) return [];
     const asked = questionsOf(prepared).map(({ item }) => item);
     const [first] = asked;
     if (!first || asked.length < 2) return [];

@@ -3,6 +3,7 @@ import { answerInWords } from './answer-in-words.js';
 import { answerJustShown } from './answer-just-shown.js';
 import { colourNamed } from './colour-named.js';
 import { editOffTime } from './edit-off-time.js';
+import { goalNotAsked } from './goal-not-asked.js';
 import { helpToTheEnd } from './help-to-the-end.js';
 import { longSilence } from './long-silence.js';
 import { neverPastTwelve } from './never-past-twelve.js';
@@ -10,6 +11,7 @@ import { noExitCheck } from './no-exit-check.js';
 import { noOneDigitMinute } from './no-one-digit-minute.js';
 import { noOverlap } from './no-overlap.js';
 import { noRecap } from './no-recap.js';
+import { noThink } from './no-think.js';
 import { noTo } from './no-to.js';
 import { offRung } from './off-rung.js';
 import { offTarget } from './off-target.js';
@@ -38,11 +40,13 @@ export const CHECKER_RULES = {
   'answer-in-words': answerInWords,
   'off-rung': offRung,
   'edit-off-time': editOffTime,
+  'no-think': noThink,
   'think-too-short': thinkTooShort,
   'long-silence': longSilence,
   'one-direction': oneDirection,
   'no-exit-check': noExitCheck,
   'no-recap': noRecap,
+  'goal-not-asked': goalNotAsked,
   'same-hour-again': sameHourAgain,
   'one-half-of-dial': oneHalfOfDial,
   'never-past-twelve': neverPastTwelve,

@@ -5,6 +5,7 @@ import type { Tongue } from '../words/pack.js';
 import { timesOf } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 import { saidIn, withSaid } from './said.js';
+import { isDenied, sentencesOf } from './sentences.js';
 
 /** A rule of thumb that holds for a while and then breaks. */
 interface Thumb {
@@ -18,19 +19,22 @@ const THUMBS: readonly Thumb[] = [
   {
     name: 'the nearest numeral is the hour',
     said: {
-      en: /(nearest|closest) (numeral|number|hour)|(numeral|number) (that is )?(nearest|closest)/i,
+      en: /(nearest|closest) (numeral|number|hour)|(numeral|number) ((that )?(it |the (short |hour |little )?hand )?is )?(nearest|closest)|(nearest|closest) to/i,
       de: /nächstgelegene|am nächsten (liegt|ist|steht)/i,
     },
     breaksAt: (at) => minuteOfHour(at) >= 30,
   },
   {
     name: 'the smaller numeral is the hour',
-    said: { en: /smaller (numeral|number|one|of the two)/i, de: /kleinere(n)? (Zahl|von|der)/i },
+    said: { en: /(smaller|lower) (numeral|number|one|of the two)/i, de: /kleinere(n)? (Zahl|von|der)/i },
     breaksAt: (at) => hour12(at) === 12 && minuteOfHour(at) > 0,
   },
   {
     name: 'the hour hand jumps after a full turn',
-    said: { en: /(hour|short|little|small) hand jumps/i, de: /(kurze|kleine|Stunden)-?\s?zeiger springt/i },
+    said: {
+      en: /(hour|short|little|small) hand (jumps|stays (on|at) its (numeral|number)|does.?n.t move until)|stays (on|at) its (numeral|number) until/i,
+      de: /(kurze|kleine|Stunden)-?\s?zeiger springt/i,
+    },
     breaksAt: (at) => minuteOfHour(at) > 0,
   },
   {
@@ -49,7 +53,8 @@ export const toldRule: CheckerRule = {
     const shown = timesOf(prepared);
     return saidIn(lesson).flatMap(({ beat, beatIndex, text }) =>
       THUMBS.flatMap(({ name, said, breaksAt }) => {
-        const broken = said[tongue].test(text) ? shown.find(breaksAt) : undefined;
+        const isTold = sentencesOf(text).some((sentence) => said[tongue].test(sentence.text) && !isDenied(sentence.text, tongue));
+        const broken = isTold ? shown.find(breaksAt) : undefined;
         if (broken === undefined) return [];
         return [
           {

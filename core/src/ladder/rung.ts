@@ -36,7 +36,20 @@ export interface Rung {
   /** The one time that questions are made about, where somebody has chosen it. */
   readonly only?: SecondOfDay;
   /** Times that are chosen on purpose, because something about them misleads. */
-  readonly tricky: readonly { readonly hour: number; readonly minute: number; readonly why: string }[];
+  readonly tricky: readonly { readonly hour: number; readonly minute: number; readonly why: Readonly<Record<Tongue, string>> }[];
+  /** Two dials beside each other that show where the trap lies, and what is said of them. */
+  readonly contrast?: {
+    readonly times: readonly [ClockTime, ClockTime];
+    readonly says: Readonly<Record<Tongue, string>>;
+  };
+  /** Kinds of questions that are about the goal of the rung, where it is not told by the minutes of their times. */
+  readonly goalKinds?: readonly Item['kind'][];
+}
+
+/** A time of the dial. */
+interface ClockTime {
+  readonly hour: number;
+  readonly minute: number;
 }
 
 /** A time on a rung: any hour of the dial, in the half of the day from noon on or before it. */

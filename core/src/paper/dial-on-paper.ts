@@ -12,12 +12,17 @@ const reach = ({ minuteRing }: DialLayers) => (minuteRing === 'none' ? FACE_RADI
 
 /** A dial in a square. */
 export function dialOnPaper(
-  pose: Pose,
+  pose: Pose & { readonly secondDeg?: number },
   layers: DialLayers,
   x: number,
   y: number,
   side: number,
   marks: readonly DialMark[] = [],
 ): SceneNode {
-  return dialGroup(dialOf(pose, layers, marks), x + side / 2, y + side / 2, side / 2 / reach(layers));
+  return dialGroup(
+    { ...dialOf(pose, layers, marks), secondDeg: pose.secondDeg ?? 0 },
+    x + side / 2,
+    y + side / 2,
+    side / 2 / reach(layers),
+  );
 }

@@ -18,6 +18,7 @@ import { pattern } from './pattern/pattern.js';
 import { placeOnLine } from './place-on-line/place-on-line.js';
 import { possibleDial } from './possible-dial/possible-dial.js';
 import { ringMinutes } from './ring-minutes/ring-minutes.js';
+import { secondHand } from './second-hand/second-hand.js';
 import { sensibleTime } from './sensible-time/sensible-time.js';
 import { units } from './units/units.js';
 import { writeDisplay } from './write-display/write-display.js';
@@ -56,6 +57,7 @@ export const QUESTION_KINDS = {
   'between-times': betweenTimes,
   pattern,
   'order-times': orderTimes,
+  'second-hand': secondHand,
 } as const;
 
 type Kinds = typeof QUESTION_KINDS;

@@ -35,6 +35,8 @@ export interface TimeKindParts<Kind extends string, Item extends ItemBase & Kind
   /** What to look at again where only this part is wrong; the same as at first where it is absent. */
   readonly lookAgain?: (item: Item, part: 'hour' | 'minute', settings: LessonSettings) => string;
   reason(item: Item, settings: LessonSettings): readonly string[];
+  /** The key as a sentence, where it is not just the time. */
+  readonly keySentence?: (item: Item, settings: LessonSettings) => string;
   make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
   readonly samples: readonly Item[];
 }
@@ -88,6 +90,7 @@ export function timeKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     lookAt: parts.lookAt,
     reason: parts.reason,
     keySentence: (item, settings) => {
+      if (parts.keySentence) return parts.keySentence(item, settings);
       const { hour, minute } = keyOf(item, settings);
       return talkOf(settings).itIs(
         form === 'of-24' ? `${hour}${settings.separator}${minute}` : displayText(parts.at(item, settings), settings.separator),

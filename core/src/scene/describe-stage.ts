@@ -12,8 +12,9 @@ export function describeDial(dial: DialState): string {
     const named = letters.map(({ letter, deg, radius }) => `${letter} is ${placeOfLetter(deg, radius)}.`);
     return [describeDial({ ...plain, marks: marks.filter(({ type }) => type !== 'letter') }), ...named].join(' ');
   }
-  const { hourHand, minuteHand } = dial.layers;
+  const { hourHand, minuteHand, secondHand } = dial.layers;
   const sentences = describePose(dial.pose).split(/(?<=\.) /);
+  if (secondHand) sentences.push(`The second hand is ${describeHand(dial.secondDeg)}.`);
   if (hourHand && minuteHand) return `A clock dial. ${sentences.join(' ')}`;
   if (!hourHand && !minuteHand) return 'A clock dial without hands.';
   return `A clock dial with one hand. ${sentences[hourHand ? 0 : 1]}`;

@@ -1,6 +1,7 @@
 import { secondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { minuteOfHour } from '../time/second-of-day.js';
-import type { WordPack } from './pack.js';
+import { hearAgain } from './hear-again.js';
+import type { Tongue, WordPack } from './pack.js';
 import { say } from './say.js';
 
 /** A time that a text names: any hour of a 12-hour dial, in the first half of the day. */
@@ -50,7 +51,9 @@ export function timesInText(text: string, pack: WordPack): NamedTime[] {
     const display = /^(\d{1,2})[:.](\d\d)$/.exec(one.word);
     const last = display ? first : lastOfWording(words, first, known);
     if (last < first) {
-      first++;
+      const mixed = display ? null : withDigits(words, first, pack);
+      if (mixed) found.push({ at: mixed.at, from: one.from, to: words[mixed.last]!.from + words[mixed.last]!.word.length });
+      first = mixed ? mixed.last + 1 : first + 1;
       continue;
     }
     const [hour, minute] = display ? [Number(display[1]), Number(display[2])] : [0, 0];
@@ -67,6 +70,31 @@ export function timesInText(text: string, pack: WordPack): NamedTime[] {
     first = last + 1;
   }
   return found;
+}
+
+/** Words without which digits are no time: "quarter to 3", "7 o'clock", "10 nach 4". */
+const BESIDE_DIGITS: Readonly<Record<Tongue, RegExp>> = {
+  en: /^(past|after|to|of|till|til|until|half|quarter|o'clock|oclock)$/,
+  de: /^(nach|vor|halb|viertel|dreiviertel|uhr)$/,
+};
+const MOST_WITH_DIGITS = 6;
+
+/** The longest time with digits in it that begins at a word; as the pack hears it, without a slip. */
+function withDigits(
+  words: readonly { readonly word: string }[],
+  first: number,
+  pack: WordPack,
+): { readonly at: SecondOfDay; readonly last: number } | null {
+  for (let last = Math.min(words.length, first + MOST_WITH_DIGITS) - 1; last > first; last--) {
+    const some = words.slice(first, last + 1).map(({ word }) => word);
+    const isTime = some.some((word) => /^\d{1,2}$/.test(word)) && some.some((word) => BESIDE_DIGITS[pack.tongue].test(word));
+    const heard = isTime ? hearAgain(some.join(' '), pack) : null;
+    if (heard?.kind === 'time' && heard.slips === 0 && heard.misconception === null) {
+      const minute = heard.minuteOfDay % HALF_DAY_MIN;
+      return { at: secondOfDay(Math.floor(minute / 60), minute % 60), last };
+    }
+  }
+  return null;
 }
 
 /** Where the longest wording that begins at a word ends; before it where none does. */

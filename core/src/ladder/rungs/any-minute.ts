@@ -25,9 +25,30 @@ export const anyMinute: Rung = {
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'minute-hand-alone', 'place-on-line', 'order-times'],
   byMinutes: true,
+  contrast: {
+    times: [
+      { hour: 6, minute: 58 },
+      { hour: 7, minute: 2 },
+    ],
+    says: {
+      en: 'Two minutes to seven and two minutes past seven, side by side. Both short hands are close to the 7. On the left the hour is still 6.',
+      de: 'Zwei Minuten vor sieben und zwei Minuten nach sieben, nebeneinander. Beide kurzen Zeiger sind nah an der 7. Links ist die Stunde noch 6.',
+    },
+  },
   tricky: [
-    { hour: 5, minute: 27, why: 'the hands nearly coincide' },
-    { hour: 12, minute: 4, why: 'one digit of minutes, between 12 and 1' },
-    { hour: 2, minute: 58, why: 'the short hand seems to be at the next numeral' },
+    { hour: 5, minute: 27, why: { en: 'The long hand nearly hides the short one.', de: 'Der lange Zeiger verdeckt den kurzen fast.' } },
+    {
+      hour: 12,
+      minute: 4,
+      why: {
+        en: 'There are only four minutes, and it is between 12 and 1.',
+        de: 'Es sind nur vier Minuten, und es ist zwischen 12 und 1.',
+      },
+    },
+    {
+      hour: 2,
+      minute: 58,
+      why: { en: 'The short hand looks as if it were on the 3 already.', de: 'Der kurze Zeiger sieht aus, als wäre er schon auf der 3.' },
+    },
   ],
 };

@@ -22,8 +22,20 @@ export const dayLine: Rung = {
   demonstration: 'day-line',
   kinds: ['half-of-day', 'sensible-time', 'place-on-line', 'order-times', 'early-late', 'read-dial', 'set-dial', 'choose-all', 'units'],
   byMinutes: false,
+  goalKinds: ['half-of-day', 'sensible-time', 'place-on-line', 'order-times', 'units'],
   tricky: [
-    { hour: 12, minute: 0, why: 'noon and midnight look alike' },
-    { hour: 12, minute: 30, why: 'just after noon' },
+    {
+      hour: 12,
+      minute: 0,
+      why: { en: 'Noon and midnight look alike on the clock.', de: 'Mittag und Mitternacht sehen auf der Uhr gleich aus.' },
+    },
+    {
+      hour: 12,
+      minute: 30,
+      why: {
+        en: 'It is just after noon: the second round has only begun.',
+        de: 'Es ist kurz nach Mittag: Die zweite Runde hat gerade angefangen.',
+      },
+    },
   ],
 };

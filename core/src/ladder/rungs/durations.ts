@@ -25,8 +25,9 @@ export const durations: Rung = {
   demonstration: 'span',
   kinds: ['later-earlier', 'between-times', 'early-late', 'pattern', 'order-times', 'read-dial', 'set-dial', 'choose-all', 'units'],
   byMinutes: false,
+  goalKinds: ['later-earlier', 'between-times', 'early-late', 'pattern'],
   tricky: [
-    { hour: 12, minute: 45, why: 'goes on past 12 to 1' },
-    { hour: 11, minute: 30, why: 'goes on past 12' },
+    { hour: 12, minute: 45, why: { en: 'The hour goes on from 12 to 1.', de: 'Die Stunde geht von 12 auf 1 weiter.' } },
+    { hour: 11, minute: 30, why: { en: 'It goes on over 12.', de: 'Es geht über die 12 hinweg.' } },
   ],
 };

@@ -22,9 +22,30 @@ export const fivePast: Rung = {
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'ring-minutes', 'minute-hand-alone', 'place-on-line', 'pattern', 'order-times'],
   byMinutes: true,
+  contrast: {
+    times: [
+      { hour: 8, minute: 5 },
+      { hour: 8, minute: 25 },
+    ],
+    says: {
+      en: 'Five past eight and twenty-five past eight, side by side. The short hand is just past the 8 on the left, and on the right nearly half way to the 9.',
+      de: 'Fünf nach acht und fünf vor halb neun, nebeneinander. Links ist der kurze Zeiger kaum weg von der 8, rechts fast auf halbem Weg zur 9.',
+    },
+  },
   tricky: [
-    { hour: 12, minute: 5, why: 'one digit of minutes, between 12 and 1' },
-    { hour: 4, minute: 20, why: 'the hands nearly coincide' },
-    { hour: 12, minute: 20, why: 'between 12 and 1' },
+    {
+      hour: 12,
+      minute: 5,
+      why: {
+        en: 'There are only five minutes, and it is between 12 and 1.',
+        de: 'Es sind nur fünf Minuten, und es ist zwischen 12 und 1.',
+      },
+    },
+    { hour: 4, minute: 20, why: { en: 'The long hand nearly hides the short one.', de: 'Der lange Zeiger verdeckt den kurzen fast.' } },
+    {
+      hour: 12,
+      minute: 20,
+      why: { en: 'It is between 12 and 1, and 12 is the bigger number.', de: 'Es ist zwischen 12 und 1, und die 12 ist die größere Zahl.' },
+    },
   ],
 };

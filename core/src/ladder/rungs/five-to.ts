@@ -22,9 +22,30 @@ export const fiveTo: Rung = {
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'ring-minutes', 'minute-hand-alone', 'place-on-line', 'pattern', 'order-times'],
   byMinutes: true,
+  contrast: {
+    times: [
+      { hour: 6, minute: 55 },
+      { hour: 7, minute: 5 },
+    ],
+    says: {
+      en: 'Five to seven and five past seven, side by side. Both short hands are close to the 7. On the left it has not reached the 7: the hour is still 6.',
+      de: 'Fünf vor sieben und fünf nach sieben, nebeneinander. Beide kurzen Zeiger sind nah an der 7. Links ist er noch nicht da: Die Stunde ist noch 6.',
+    },
+  },
   tricky: [
-    { hour: 10, minute: 50, why: 'the short hand seems to be at the next numeral' },
-    { hour: 12, minute: 40, why: 'between 12 and 1' },
-    { hour: 7, minute: 40, why: 'the hands nearly coincide' },
+    {
+      hour: 10,
+      minute: 50,
+      why: { en: 'The short hand looks as if it were on the 11 already.', de: 'Der kurze Zeiger sieht aus, als wäre er schon auf der 11.' },
+    },
+    {
+      hour: 12,
+      minute: 40,
+      why: {
+        en: 'The short hand is nearer to the 1, but it is still on its way from 12.',
+        de: 'Der kurze Zeiger ist näher bei der 1, kommt aber noch von der 12.',
+      },
+    },
+    { hour: 7, minute: 40, why: { en: 'The long hand nearly hides the short one.', de: 'Der lange Zeiger verdeckt den kurzen fast.' } },
   ],
 };

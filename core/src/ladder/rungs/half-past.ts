@@ -22,8 +22,29 @@ export const halfPast: Rung = {
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'hour-hand-alone', 'place-on-line', 'pattern', 'units', 'fill-face'],
   byMinutes: true,
+  contrast: {
+    times: [
+      { hour: 12, minute: 30 },
+      { hour: 1, minute: 0 },
+    ],
+    says: {
+      en: 'Half past twelve and one o’clock, side by side. On the left the short hand has not reached the 1 yet, so the hour is still 12.',
+      de: 'Halb eins und ein Uhr, nebeneinander. Links ist der kurze Zeiger noch nicht bei der 1, also ist die Stunde noch 12.',
+    },
+  },
   tricky: [
-    { hour: 12, minute: 30, why: 'between 12 and 1' },
-    { hour: 6, minute: 30, why: 'the hands are close together' },
+    {
+      hour: 12,
+      minute: 30,
+      why: { en: 'It is between 12 and 1, and 12 is the bigger number.', de: 'Es ist zwischen 12 und 1, und die 12 ist die größere Zahl.' },
+    },
+    {
+      hour: 6,
+      minute: 30,
+      why: {
+        en: 'The hands are close together, and the short one has left the 6.',
+        de: 'Die Zeiger stehen dicht beieinander, und der kurze ist schon weg von der 6.',
+      },
+    },
   ],
 };

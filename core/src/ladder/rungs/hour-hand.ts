@@ -17,7 +17,7 @@ export const hourHand: Rung = {
     de: 'Deckt den langen Zeiger mit dem Daumen zu und schätzt die Zeit nur mit dem kurzen. Schaut dann nach, wie nah ihr wart.',
   },
   misconceptions: ['nearest-hour', 'coming-hour', 'hour-hand-halfway', 'one-hour-back'],
-  words: { en: ['about', 'a little past', 'nearly'], de: ['ungefähr', 'kurz nach', 'fast'] },
+  words: { en: ['about', 'a little past', 'close to'], de: ['ungefähr', 'ein Stückchen nach', 'nah an'] },
   materials: ['paper-dial', 'cover'],
   demonstration: 'one-hand',
   kinds: [
@@ -32,8 +32,20 @@ export const hourHand: Rung = {
     'hands-in-words',
   ],
   byMinutes: false,
+  goalKinds: ['hour-hand-alone', 'possible-dial'],
   tricky: [
-    { hour: 12, minute: 45, why: 'between 12 and 1' },
-    { hour: 7, minute: 55, why: 'the short hand seems to be at the next numeral' },
+    {
+      hour: 12,
+      minute: 45,
+      why: {
+        en: 'The hand is nearer to the 1, but it is still on its way from 12.',
+        de: 'Der Zeiger ist näher bei der 1, kommt aber noch von der 12.',
+      },
+    },
+    {
+      hour: 7,
+      minute: 55,
+      why: { en: 'The hand looks as if it were on the 8 already.', de: 'Der Zeiger sieht aus, als wäre er schon auf der 8.' },
+    },
   ],
 };

@@ -20,10 +20,15 @@ export const hours24: Rung = {
   words: { en: ['24-hour clock'], de: ['24-Stunden-Uhr'] },
   materials: ['day-strip', 'sheet'],
   demonstration: 'twice-round',
-  kinds: ['convert-24', 'sensible-time', 'half-of-day', 'order-times', 'units', 'read-dial', 'set-dial', 'choose-all'],
+  kinds: ['convert-24', 'read-dial', 'set-dial', 'sensible-time', 'half-of-day', 'order-times', 'units'],
   byMinutes: false,
+  goalKinds: ['convert-24', 'sensible-time', 'read-dial', 'set-dial'],
   tricky: [
-    { hour: 12, minute: 15, why: 'noon stays 12' },
-    { hour: 12, minute: 45, why: 'noon stays 12, and the hour is nearly over' },
+    { hour: 12, minute: 15, why: { en: 'Just after noon nothing is added yet.', de: 'Kurz nach Mittag wird noch nichts dazugezählt.' } },
+    {
+      hour: 12,
+      minute: 45,
+      why: { en: 'Nothing is added in the whole hour after noon.', de: 'In der ganzen Stunde nach Mittag wird nichts dazugezählt.' },
+    },
   ],
 };

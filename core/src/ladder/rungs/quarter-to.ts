@@ -9,10 +9,13 @@ export const quarterTo: Rung = {
   newMinutes: [45],
   topic: { en: 'quarter to', de: 'Viertel vor' },
   criteria: {
-    en: ['The long hand on 9 means quarter to: 15 minutes are left.', 'The short hand is nearly at the coming hour, but not there yet.'],
+    en: [
+      'The long hand on 9 means quarter to: 15 minutes are left.',
+      'The short hand is three quarters of the way to the coming hour: not there yet.',
+    ],
     de: [
       'Der lange Zeiger auf der 9 heißt Viertel vor: Es fehlen 15 Minuten.',
-      'Der kurze Zeiger ist fast bei der nächsten Stunde, aber noch nicht da.',
+      'Der kurze Zeiger ist drei Viertel auf dem Weg zur nächsten Stunde: noch nicht da.',
     ],
   },
   atHome: {
@@ -25,8 +28,25 @@ export const quarterTo: Rung = {
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'hour-hand-alone', 'minute-hand-alone', 'ring-minutes', 'place-on-line', 'pattern', 'units'],
   byMinutes: true,
+  contrast: {
+    times: [
+      { hour: 6, minute: 45 },
+      { hour: 7, minute: 15 },
+    ],
+    says: {
+      en: 'Quarter to seven and quarter past seven, side by side. On the left the short hand has not reached the 7, on the right it has passed it.',
+      de: 'Viertel vor sieben und Viertel nach sieben, nebeneinander. Links ist der kurze Zeiger noch nicht bei der 7, rechts ist er daran vorbei.',
+    },
+  },
   tricky: [
-    { hour: 8, minute: 45, why: 'the hands nearly coincide' },
-    { hour: 12, minute: 45, why: 'between 12 and 1' },
+    { hour: 8, minute: 45, why: { en: 'The long hand nearly hides the short one.', de: 'Der lange Zeiger verdeckt den kurzen fast.' } },
+    {
+      hour: 12,
+      minute: 45,
+      why: {
+        en: 'The short hand is nearer to the 1, but it is still on its way from 12.',
+        de: 'Der kurze Zeiger ist näher bei der 1, kommt aber noch von der 12.',
+      },
+    },
   ],
 };

@@ -34,7 +34,18 @@ export const wholeHours: Rung = {
   ],
   byMinutes: true,
   tricky: [
-    { hour: 12, minute: 0, why: 'both hands up' },
-    { hour: 6, minute: 0, why: 'the hands make one line' },
+    {
+      hour: 12,
+      minute: 0,
+      why: { en: 'The hands lie one over the other, and both point up.', de: 'Die Zeiger liegen übereinander und zeigen beide nach oben.' },
+    },
+    {
+      hour: 6,
+      minute: 0,
+      why: {
+        en: 'The hands make one straight line, one up and one down.',
+        de: 'Die Zeiger bilden eine gerade Linie, einer nach oben, einer nach unten.',
+      },
+    },
   ],
 };

@@ -1,10 +1,14 @@
-import { RUNG_IDS, RUNGS } from '../../ladder/registry.js';
+import { RUNG_IDS, RUNGS, type RungId } from '../../ladder/registry.js';
+import type { Rung } from '../../ladder/rung.js';
+import type { MisconceptionId } from '../../misconceptions/registry.js';
+import { predictionsBy } from '../../question-kinds/predictions.js';
+import { isAboutGoal } from '../../ladder/goal.js';
 import { isOnRung } from '../../ladder/rung.js';
 import { kindOf, type Item } from '../../question-kinds/registry.js';
-import { minuteOfHour } from '../../time/second-of-day.js';
 import { WORD_PACK_IDS } from '../../words/registry.js';
 import { narrationAt } from '../player.js';
 import { prepareLesson } from '../prepare.js';
+import type { Lesson } from '../lesson.js';
 import { DEFAULT_SETTINGS } from '../settings.js';
 import { draftLesson, type DraftWish } from './draft.js';
 import { SITUATIONS, situationsAt } from './situations.js';
@@ -29,7 +33,10 @@ test.each(RUNG_IDS)('a draft on %s is within 5 %% of any length, on its rung, an
     expect([minutes, Math.abs(totalMs / (minutes * 60_000) - 1) <= 0.05]).toEqual([minutes, true]);
     const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
     expect(isOnRung(RUNGS[rung], times)).toBe(true);
-    expect(times.filter((at) => RUNGS[rung].newMinutes.includes(minuteOfHour(at))).length).toBeGreaterThanOrEqual(0.3 * times.length);
+    // What is asked is what is taught: in most questions, and in the last one.
+    const goal = lesson.items.filter((item) => isAboutGoal(rung, item)).length;
+    expect([rung, minutes, goal / lesson.items.length >= (minutes > 5 ? 0.6 : 0.5)]).toEqual([rung, minutes, true]);
+    expect(isAboutGoal(rung, lesson.items.at(-1)!)).toBe(true);
     expect(new Set(lesson.items.map(({ kind }) => kind)).size).toBeGreaterThanOrEqual(2);
     expect(steps[0]!.beat.kind).toBe('say');
     expect(steps.at(-1)!.beat.kind).toBe('say');
@@ -41,7 +48,7 @@ test('no answer follows itself; tricky times are among the examples; other seeds
   const asked = lesson.items.map((item) => kindOf(item).timesOf(item)[0]! % 43_200);
   asked.slice(1).forEach((at, index) => expect(at).not.toBe(asked[index]));
   const examples = lesson.beats.flatMap((beat) => (beat.kind === 'worked-example' ? [beat.timeSec] : []));
-  expect(examples).toEqual(expect.arrayContaining([7 * 3600 + 2400, 2400])); // hands nearly together; 12:40
+  expect(examples).toEqual(expect.arrayContaining([7 * 3600 + 2400, 12 * 3600 + 2400])); // hands nearly together; 12:40
   expect(draftLesson(wish({ rung: 'five-to', minutes: 20 }))).toEqual(lesson);
   expect(draftLesson(wish({ rung: 'five-to', minutes: 20, seed: 2 })).items).not.toEqual(lesson.items);
 });
@@ -56,7 +63,9 @@ test('a lesson is drafted in the language of its pack, from the first sentence t
 
 test('a recorded lesson says where to stop', () => {
   const { beats } = draftLesson(wish({ delivery: 'recorded' }));
-  for (const beat of beats) if (beat.kind === 'think') expect(beat.text).toContain('Stop the recording here');
+  const pauses = beats.flatMap((beat) => (beat.kind === 'think' ? [beat.text] : []));
+  for (const text of pauses) expect(text).toMatch(/stop|pause/i);
+  pauses.slice(1).forEach((text, index) => expect(text).not.toBe(pauses[index]));
 });
 
 test('there are sixty situations and more, for every hour that children are awake, in every language', () => {
@@ -83,6 +92,78 @@ test('what the class holds is talked about, at a time where it matters; its own 
   expect(texts).toContain('The Terns feed the ducks. The clock shows when.');
   expect(texts).toContain('Last time: whole hours.');
   expect(texts).toContain('Next time: five-minute steps past the hour.');
+});
+
+/** Lessons of twenty minutes, each drafted once. */
+const drafted = new Map<string, Lesson>();
+function twentyMinutes(rung: RungId, seed: number): Lesson {
+  const key = `${rung} ${seed}`;
+  if (!drafted.has(key)) drafted.set(key, draftLesson(wish({ rung, minutes: 20, seed })));
+  return drafted.get(key)!;
+}
+
+test.each(RUNG_IDS)(
+  'a draft on %s names its traps, asks nothing that was just shown and teaches nothing as new that was just asked',
+  (rung) => {
+    for (const seed of [1, 2]) {
+      const { beats, items } = twentyMinutes(rung, seed);
+      const onDial = (sec: number) => Math.floor((sec % 43_200) / 60);
+      let [shown, asked] = [-1, -1];
+      const opened: string[] = [];
+      for (const beat of beats) {
+        if (beat.kind === 'worked-example' || beat.kind === 'missing-hand') {
+          expect([rung, seed, onDial(beat.timeSec) === asked]).toEqual([rung, seed, false]);
+          shown = onDial(beat.timeSec);
+        }
+        if (beat.kind === 'show') shown = onDial(beat.build.timeSec);
+        if (beat.kind === 'ask') {
+          const item = items.find(({ id }) => id === beat.itemId)!;
+          const times = kindOf(item).timesOf(item).map(onDial);
+          // With twelve times and no more, one comes again soon.
+          if (rung !== 'whole-hours') expect([rung, seed, item, times.includes(shown)]).toEqual([rung, seed, item, false]);
+          asked = times[0] ?? -1;
+          opened.push(beat.text);
+        }
+        if (beat.kind === 'think' && /both hands/.test(beat.text)) {
+          const { kind } = items.find(({ id }) => id === beat.itemId)!;
+          expect(['read-dial', 'possible-dial', 'explain-mistake']).toContain(kind);
+        }
+      }
+      opened.slice(1).forEach((text, index) => expect(text).not.toBe(opened[index]));
+      const said = beats.flatMap((beat) => (beat.kind === 'say' ? [beat.text] : [])).join(' ');
+      const [{ why }] = RUNGS[rung].tricky as Rung['tricky'] as readonly [Rung['tricky'][number]];
+      expect(said.includes(why.en) || RUNGS[rung].tricky.some((one) => said.includes(one.why.en))).toBe(true);
+      expect(said).not.toContain('And this one?');
+    }
+  },
+);
+
+test('the usual ideas of a rung have their chances in a draft of twenty minutes', () => {
+  for (const rung of RUNG_IDS) {
+    const chances = [1, 2].flatMap((seed) => {
+      const { items } = twentyMinutes(rung, seed);
+      return (RUNGS[rung].misconceptions as readonly MisconceptionId[]).map(
+        (id) => items.filter((item) => predictionsBy([id], item, DEFAULT_SETTINGS).has(id)).length,
+      );
+    });
+    // Some ideas show at a few times only, which are not what the lesson is about.
+    expect([rung, Math.min(...chances) >= 1]).toEqual([rung, true]);
+    expect([rung, chances.filter((count) => count >= 3).length / chances.length >= 0.6]).toEqual([rung, true]);
+  }
+});
+
+test('a lesson for a group talks about its idea, whatever the rung', () => {
+  for (const rung of RUNG_IDS) {
+    const usual: readonly MisconceptionId[] = RUNGS[rung].misconceptions;
+    // The first one and the last one, which is the rarest.
+    for (const misconception of [usual[0]!, usual.at(-1)!]) {
+      const { beats } = draftLesson(wish({ rung, minutes: 5, insight: { misconceptions: [misconception] } }));
+      const isTalk = beats.some(
+        (beat) => (beat.kind === 'mistake' && beat.misconception === misconception) || (beat.kind === 'say' && /a slip that many make/.test(beat.text)), // prettier-ignore
+      );
+      expect([rung, misconception, isTalk]).toEqual([rung, misconception, true]);
+    }
+  }
 });
 
 test('the questions that were chosen for a group are asked, as they are, before any others', () => {

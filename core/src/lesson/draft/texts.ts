@@ -14,14 +14,22 @@ export interface DraftTexts {
   readonly fades: string;
   readonly task: { readonly sheet: string; readonly text: string };
   readonly examples: string;
-  readonly tricky: string;
+  /** Before an example that misleads: why it does. */
+  readonly tricky: (why: string) => string;
   readonly turns: readonly [string, ...string[]];
   /** Before a question of any other kind. */
-  readonly yourTurn: string;
+  readonly yourTurn: readonly [string, ...string[]];
+  /** Once a lesson, with a dial to read. */
+  readonly howDoYouKnow: string;
   readonly setTurns: readonly [string, ...string[]];
   readonly thinks: readonly [string, ...string[]];
-  readonly stops: string;
-  readonly mistakes: string;
+  /** Only where there are two. */
+  readonly bothHands: string;
+  readonly stops: readonly [string, ...string[]];
+  readonly mistakes: readonly [string, ...string[]];
+  /** About a slip that somebody made, with what is said of it; and after one was explained, at another time. */
+  readonly somebody: (said: string) => string;
+  readonly sameTrap: readonly [string, ...string[]];
   readonly happens: (situation: string) => string;
   readonly happensAt: (situation: string, words: string) => string;
   readonly exit: string;
@@ -36,19 +44,36 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     goal: (topic) => `Read and set ${topic}.`,
     hello: 'Good morning. Have your clock ready, and look at mine.',
     parts: 'The short hand tells the hour, the long hand tells the minutes. The numerals go from 1 round to 12.',
-    recall: (topic) => `Last time: ${topic}. Let us see whether we still know it.`,
+    recall: (topic) => `Last time: ${topic}. Let’s see if we still know it.`,
     today: (topic, criteria) => `Today: ${topic}. ${criteria.join(' ')}`,
     chart: 'Here is everything on one chart. We can come back to it.',
     fades: 'From now on without the minute numbers, and both hands in one colour.',
     task: { sheet: 'Practice sheet', text: 'Draw the hands for three of the times.' },
-    examples: 'I read some clocks for you. Think along with me.',
-    tricky: 'This one is tricky. Look closely.',
-    yourTurn: 'Your turn.',
-    turns: ['Your turn. What does this clock say?', 'And this one? Write it on your desk.', 'Read this clock.'],
+    examples: 'I’ll read some clocks. Think along with me.',
+    tricky: (why) => `Careful with this one. ${why}`,
+    yourTurn: ['Your turn.', 'Now you.', 'Here is one for you.', 'What do you say to this?', 'Try this one.'],
+    howDoYouKnow: 'What time is it, and how do you know?',
+    turns: ['Your turn. What does this clock say?', 'Read this clock.', 'What time is it here?', 'Look at this clock. What does it say?'],
     setTurns: ['The other way round now. Turn the hands of your clock.', 'Set your clock to this time.', 'Now you set the hands.'],
-    thinks: ['Think first, then answer.', 'Take your time.', 'Look at both hands.'],
-    stops: 'Stop the recording here and think. Go on when you have answered.',
-    mistakes: 'Somebody has mixed these up. Look at each one by itself.',
+    thinks: ['Think first, then answer.', 'Take your time.', 'Look again before you send it.'],
+    bothHands: 'Look at both hands.',
+    stops: [
+      'Stop the recording here and think. Go on when you have answered.',
+      'Pause here. Take as long as you need.',
+      'Now stop, think, and answer. Then go on.',
+      'Press pause. I’ll wait for you.',
+    ],
+    somebody: (said) => `Here is a slip that many make. ${said} Try it yourself.`,
+    sameTrap: [
+      'Now one with the same trap. Don’t let it catch you.',
+      'The trap is here, too. Can you see it?',
+      'And here? Read it so that nobody can fool you.',
+    ],
+    mistakes: [
+      'Somebody has mixed these up. Look at each one by itself.',
+      'Some of these are wrong. Look at them one by one.',
+      'Here only some are right. Which ones?',
+    ],
     happens: (situation) => `${situation}. The clock shows when.`,
     happensAt: (situation, words) => `${situation}: ${words}. Set your clock.`,
     exit: 'Before we stop: show what you know now.',
@@ -65,13 +90,30 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
     fades: 'Ab jetzt ohne die Minutenzahlen, und beide Zeiger in einer Farbe.',
     task: { sheet: 'Übungsblatt', text: 'Zeichne die Zeiger für drei der Zeiten.' },
     examples: 'Ich lese euch ein paar Uhren vor. Denkt mit.',
-    tricky: 'Diese ist knifflig. Schaut genau hin.',
-    yourTurn: 'Jetzt du.',
-    turns: ['Jetzt du. Was zeigt diese Uhr?', 'Und diese? Schreib es auf deinen Tisch.', 'Lies diese Uhr.'],
+    tricky: (why) => `Bei dieser müsst ihr aufpassen. ${why}`,
+    yourTurn: ['Jetzt du.', 'Du bist dran.', 'Hier ist eine für dich.', 'Was sagst du dazu?', 'Versuch diese.'],
+    howDoYouKnow: 'Wie spät ist es, und woran siehst du das?',
+    turns: ['Jetzt du. Was zeigt diese Uhr?', 'Lies diese Uhr.', 'Wie spät ist es hier?', 'Schau auf diese Uhr. Was zeigt sie?'],
     setTurns: ['Jetzt andersherum. Dreh die Zeiger deiner Uhr.', 'Stell deine Uhr auf diese Zeit.', 'Jetzt stellst du die Zeiger.'],
-    thinks: ['Erst denken, dann antworten.', 'Lass dir Zeit.', 'Schau auf beide Zeiger.'],
-    stops: 'Halte die Aufnahme hier an und denk nach. Geh weiter, wenn du geantwortet hast.',
-    mistakes: 'Hier hat jemand etwas verwechselt. Schau dir jede einzeln an.',
+    thinks: ['Erst denken, dann antworten.', 'Lass dir Zeit.', 'Schau noch einmal hin, bevor du abschickst.'],
+    bothHands: 'Schau auf beide Zeiger.',
+    stops: [
+      'Halte die Aufnahme hier an und denk nach. Geh weiter, wenn du geantwortet hast.',
+      'Drück auf Pause. Nimm dir so viel Zeit, wie du brauchst.',
+      'Halt hier an, denk nach und antworte. Dann geht es weiter.',
+      'Mach hier eine Pause. Ich warte auf dich.',
+    ],
+    somebody: (said) => `Hier ist ein Fehler, den viele machen. ${said} Probier es selbst.`,
+    sameTrap: [
+      'Jetzt eine mit derselben Falle. Lass dich nicht hereinlegen.',
+      'Auch hier steckt die Falle. Siehst du sie?',
+      'Und hier? Lies sie so, dass dich niemand hereinlegt.',
+    ],
+    mistakes: [
+      'Hier hat jemand etwas verwechselt. Schau dir jede einzeln an.',
+      'Einige davon sind falsch. Schau sie dir eine nach der anderen an.',
+      'Hier stimmen nur manche. Welche?',
+    ],
     happens: (situation) => `${situation}. Die Uhr zeigt, wann.`,
     happensAt: (situation, words) => `${situation}: ${words}. Stell deine Uhr.`,
     exit: 'Bevor wir aufhören: Zeig, was du jetzt kannst.',

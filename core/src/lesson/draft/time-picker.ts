@@ -5,7 +5,13 @@ import { minuteOfHour, SECONDS_PER_HALF_DAY, secondOfDay, type SecondOfDay } fro
 
 /** How often a time is about what is new on its rung; otherwise it is from a rung below. */
 const NEW_PART = 0.75;
-const MOST_DRAWS = 24;
+const MOST_DRAWS = 8;
+
+interface Wanted {
+  /** Of the day, 0 to 23, both included. */
+  readonly hours?: readonly [from: number, to: number];
+  readonly isNew?: true;
+}
 
 /** Picks the times of a lesson: balanced over hours and both halves of the dial, none again before all others were used. */
 export class TimePicker {
@@ -23,11 +29,23 @@ export class TimePicker {
   }
 
   /** The next time: within some hours of the day, 0 to 23, and about what is new on the rung, where that matters. */
-  next({ hours, isNew }: { readonly hours?: readonly [from: number, to: number]; readonly isNew?: true } = {}): SecondOfDay {
+  next(wanted: Wanted = {}): SecondOfDay {
+    return this.use(this.peek(wanted));
+  }
+
+  /** The same, to be looked at first: it counts as used only when it is. */
+  peek({ hours, isNew }: Wanted = {}): SecondOfDay {
     const wantsNew = isNew ?? this.rng() < NEW_PART;
     const draws = Array.from({ length: MOST_DRAWS }, () => this.draw(hours, wantsNew));
     const costs = draws.map((at) => this.cost(at));
-    return this.use(draws[costs.indexOf(Math.min(...costs))]!);
+    return draws[costs.indexOf(Math.min(...costs))]!;
+  }
+
+  /** Every time that could be drawn, each of the dial once. */
+  all({ hours: [from, to] = [7, 18], isNew }: Wanted = {}): SecondOfDay[] {
+    const { newMinutes, minutes } = this.rung;
+    const hours = Array.from({ length: Math.min(12, to - from + 1) }, (_, index) => from + index);
+    return hours.flatMap((hour) => (isNew ? newMinutes : minutes).map((minute) => secondOfDay(hour, minute)));
   }
 
   private draw([from, to]: readonly [number, number] = [7, 18], isNew = true): SecondOfDay {

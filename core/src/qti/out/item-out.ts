@@ -2,7 +2,7 @@ import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import { kindOf, type Item } from '../../question-kinds/registry.js';
 import { bandKindOf } from '../../scene/bands/registry.js';
-import { dialOf } from '../../scene/dial-state.js';
+import { dialOfPicture } from '../../question-kinds/picture.js';
 import { MAP_RESPONSE, MATCH_CORRECT, OWN_ITEM, QTI_NAMESPACE } from '../standard.js';
 import { xml, type XmlElement } from '../xml.js';
 import { interactionOf } from './interactions.js';
@@ -24,9 +24,7 @@ export function qtiItem(item: Item, settings: LessonSettings): QtiItem {
   const view = kind.viewOf(item, settings);
   const body = interactionOf(view, { item, settings });
   const { picture } = view;
-  const shown = picture.dial
-    ? [dialPictureOf(dialOf(picture.dial, picture.dial.layers, picture.dial.letters), `media/${item.id}.svg`)]
-    : [];
+  const shown = picture.dial ? [dialPictureOf(dialOfPicture(picture.dial), `media/${item.id}.svg`)] : [];
   const bandLines = picture.band ? [bandKindOf(picture.band).describe(picture.band)] : [];
   const display = picture.display ? [`${picture.display.hour ?? '_'}${picture.display.separator}${picture.display.minute ?? '_'}`] : [];
   const lost = [...body.lost, ...(picture.band ? ['The line beside the question becomes words.'] : [])];

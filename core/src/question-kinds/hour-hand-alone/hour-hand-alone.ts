@@ -50,7 +50,8 @@ export const hourHandAlone = timeKind<'hour-hand-alone', HourHandAloneItem>({
     const { whichHour, whichNumeral } = talkOf(settings);
     return part === 'minute' ? lookAt : `${hour} ${minuteOfHour(atOf(item)) === 0 ? whichNumeral : whichHour[settings.betweenRule]}`;
   },
-  reason: (item, settings) => [talkOf(settings).oneHand.hour(atOf(item)), about(item, settings)],
+  reason: (item, settings) => [talkOf(settings).oneHand.hour(atOf(item))],
+  keySentence: about,
   make: (id, rng, rung) => ({ id, kind: 'hour-hand-alone', timeSec: timeOnRung(rung, rng) }),
   samples: [27_000, 45_900, 29_700, 21_600, 35_400, 40_200].map((timeSec, index) => ({
     id: `sample-${index}`,

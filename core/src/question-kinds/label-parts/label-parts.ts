@@ -1,10 +1,11 @@
 import type { ClockPart } from '../../acts/acts.js';
 import { gearedPose } from '../../dial/pose.js';
+import type { Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../lesson/talk/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { dialLetter } from '../../scene/describe-stage.js';
-import { PLAIN_LAYERS } from '../../scene/dial-state.js';
+import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
 import { displayOf } from '../../scene/stage-state.js';
 import { secondOfDay } from '../../time/second-of-day.js';
 import { pairKind } from '../pair-kind.js';
@@ -24,6 +25,8 @@ export interface LabelPartsItem extends ItemBase {
 
 const DISPLAY_PARTS: readonly ClockPart[] = ['hours', 'colon', 'minutes'];
 const DIAL_PARTS: readonly ClockPart[] = ['short-hand', 'long-hand', 'numeral', 'tick'];
+/** Where there is a third hand, the three are told apart. */
+const THREE_HANDS: readonly ClockPart[] = ['short-hand', 'long-hand', 'second-hand', 'tick'];
 const isDisplay = ({ parts }: LabelPartsItem) => parts.every((part) => DISPLAY_PARTS.includes(part));
 
 /** Ten past eight: the hands stand apart from each other and from the letters at numeral and tick. */
@@ -76,13 +79,16 @@ const PIECES: Readonly<Partial<Record<ClockPart, string>>> = { hours: '8', colon
 
 const nameOfPlace = (item: LabelPartsItem, part: ClockPart, place: number) => (isDisplay(item) ? `“${PIECES[part]!}”` : dialLetter(place));
 
+const WITH_SECOND_HAND: DialLayers = { ...PLAIN_LAYERS, secondHand: true };
+
 function pictureOf(item: LabelPartsItem): Picture {
   if (isDisplay(item)) return { ...NO_PICTURE, display: { ...displayOf('8', '10', ':'), plain: true } };
   const letters = item.parts.flatMap((part, place) => (PLACES[part] ? [{ ...PLACES[part], letter: dialLetter(place) }] : []));
-  return dialPicture(gearedPose(SHOWN), PLAIN_LAYERS, letters);
+  const layers = item.parts.includes('second-hand') ? WITH_SECOND_HAND : PLAIN_LAYERS;
+  return dialPicture(gearedPose(SHOWN), layers, letters);
 }
 
-function make(id: string, rng: Rng, _rung: unknown, _settings: LessonSettings): LabelPartsItem {
-  const of = rng() < 0.6 ? DIAL_PARTS : DISPLAY_PARTS;
+function make(id: string, rng: Rng, rung: Rung, _settings: LessonSettings): LabelPartsItem {
+  const of = rung.kinds.includes('second-hand') ? THREE_HANDS : rng() < 0.6 ? DIAL_PARTS : DISPLAY_PARTS;
   return { id, kind: 'label-parts', parts: shuffled(of, rng), names: shuffled(of, rng) };
 }

@@ -11,7 +11,7 @@ import { reasonFor } from '../../lesson/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';
-import { displayText } from '../../time/display.js';
+import { displayText, displayText24 } from '../../time/display.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
 import { hour12, minuteOfHour, toSecondOfDay, SECONDS_PER_HALF_DAY } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';
@@ -27,7 +27,7 @@ export interface SetDialItem extends ItemBase {
   readonly kind: 'set-dial';
   /** The time to be set, in seconds since midnight. */
   readonly timeSec: number;
-  readonly from: 'display' | 'words';
+  readonly from: 'display' | 'display-24' | 'words';
   /** Geared hands move together; free hands one by one, so that the hour hand can be left behind. */
   readonly hands: 'geared' | 'free';
 }
@@ -76,7 +76,8 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
   judge,
   predict(item, acts, { pack }) {
     const at = toSecondOfDay(item.timeSec);
-    const meant = item.from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[pack])).map(timeTyped) : [at];
+    const found = item.from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[pack])) : item.from === 'display-24' ? acts.to12(at) : null;
+    const meant = found ? found.map(timeTyped) : [at];
     const poses = meant.flatMap((time) => (time === null ? [] : acts.set(time)));
     return poses.map((pose) => responseOf(item.hands === 'geared' ? gearedPose(nearestTime(pose)) : pose));
   },
@@ -88,7 +89,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     return off.hour + off.minute <= offKey.hour + offKey.minute;
   },
   isPossible: (item, response) => item.hands === 'free' || coherenceOf(response).residualDeg <= GEAR_PLAY_DEG,
-  doing: (item) => (item.from === 'words' ? ['mean', 'set'] : ['set']),
+  doing: (item) => (item.from === 'words' ? ['mean', 'set'] : item.from === 'display-24' ? ['to12', 'set'] : ['set']),
   hint,
   lookAt,
   reason: (item, settings) => reasonFor(toSecondOfDay(item.timeSec), settings),
@@ -131,24 +132,30 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     id,
     kind: 'set-dial',
     timeSec: timeOnRung(rung, rng),
-    from: oneOf(['display', 'words'], rng),
+    // Where the rung is about 24 hours, they are what is given.
+    from: rung.kinds.includes('convert-24') ? oneOf(['display-24', 'display-24', 'words'], rng) : oneOf(['display', 'words'], rng),
     hands: oneOf(['geared', 'free'], rng),
   }),
-  samples: [9000, 34_200, 0, 45_300, 57_900, 7500, 35_940].flatMap((timeSec, index) =>
-    (['geared', 'free'] as const).map((hands) => ({
-      id: `sample-${index}-${hands}`,
-      kind: 'set-dial' as const,
-      timeSec,
-      from: index % 2 === 0 ? ('words' as const) : ('display' as const),
-      hands,
-    })),
-  ),
+  samples: [
+    { id: 'sample-24', kind: 'set-dial', timeSec: 63_900, from: 'display-24', hands: 'free' },
+    ...[9000, 34_200, 0, 45_300, 57_900, 7500, 35_940].flatMap((timeSec, index) =>
+      (['geared', 'free'] as const).map((hands) => ({
+        id: `sample-${index}-${hands}`,
+        kind: 'set-dial' as const,
+        timeSec,
+        from: index % 2 === 0 ? ('words' as const) : ('display' as const),
+        hands,
+      })),
+    ),
+  ],
 };
 
 function stemOf(item: SetDialItem, settings: LessonSettings, where: 'stem' | 'onPaper' = 'stem'): string {
   const at = toSecondOfDay(item.timeSec);
   const text = TEXTS[tongueOf(settings)][where];
-  return text(item.from === 'display' ? displayText(at, settings.separator) : bestWording(at, WORD_PACKS[settings.pack]));
+  const { separator, pack } = settings;
+  if (item.from === 'display-24') return text(displayText24(at, separator));
+  return text(item.from === 'display' ? displayText(at, separator) : bestWording(at, WORD_PACKS[pack]));
 }
 
 function judge(item: SetDialItem, response: SetDialResponse, settings: LessonSettings): Judgement {

@@ -3,7 +3,7 @@ import type { Picture, Scene } from '@zeitpunkt/core';
 import { bandKindOf } from '@zeitpunkt/core/scene/bands/registry';
 import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
-import { dialOf } from '@zeitpunkt/core/scene/dial-state';
+import { dialOfPicture } from '@zeitpunkt/core/question-kinds/picture';
 import { heldUpright } from '../ui/held-upright';
 import { SceneView } from '../ui/scene-view';
 
@@ -81,7 +81,7 @@ export class PictureView {
   protected readonly dial = computed(() => {
     const { dial } = this.picture();
     if (!dial) return null;
-    const state = dialOf({ hourDeg: dial.hourDeg, minuteDeg: dial.minuteDeg }, dial.layers, dial.letters);
+    const state = dialOfPicture(dial);
     return { scene: dialScene(state), label: describeDial(state) };
   });
   protected readonly band = computed(() => {

@@ -1,22 +1,20 @@
-import { hour24 } from '../../../time/second-of-day.js';
-import { displayText } from '../../../time/display.js';
+import { withDayPart } from '../../../question-kinds/kind-talk.js';
 import type { Demonstration } from './demonstration.js';
 
 const TEXTS = {
   en: {
     from: 'Seven in the morning. The line under the clock is the whole day, from midnight to midnight.',
-    watch: 'Now the day goes by. Watch the short hand: how often does it go round?',
+    watch: 'Now the day goes by. Watch the short hand: it goes once round until the evening.',
     noon: 'Twelve: it is noon, and the second round begins.',
-    seen: 'Seven again, but in the evening. The clock looks the same, the line does not.',
-    example: (time: string, half: 'morning' | 'afternoon') => `${time} in the ${half}. See where that is on the line.`,
+    seen: 'Seven again, but in the evening. The clock looks the same, the line does not. In a whole day and night the short hand goes round twice.',
+    example: (time: string) => `${time}. See where that is on the line.`,
   },
   de: {
     from: 'Sieben Uhr am Morgen. Die Linie unter der Uhr ist der ganze Tag, von Mitternacht bis Mitternacht.',
-    watch: 'Jetzt vergeht der Tag. Schaut auf den kurzen Zeiger: Wie oft geht er herum?',
+    watch: 'Jetzt vergeht der Tag. Schaut auf den kurzen Zeiger: Bis zum Abend geht er einmal herum.',
     noon: 'Zwölf: Es ist Mittag, und die zweite Runde beginnt.',
-    seen: 'Wieder sieben Uhr, aber am Abend. Die Uhr sieht gleich aus, die Linie nicht.',
-    example: (time: string, half: 'morning' | 'afternoon') =>
-      `${time} Uhr am ${half === 'morning' ? 'Vormittag' : 'Nachmittag'}. Schaut, wo das auf der Linie ist.`,
+    seen: 'Wieder sieben Uhr, aber am Abend. Die Uhr sieht gleich aus, die Linie nicht. In einem Tag mit seiner Nacht geht der kurze Zeiger zweimal herum.',
+    example: (time: string) => `${time}. Schaut, wo das auf der Linie ist.`,
   },
 } as const;
 
@@ -42,9 +40,8 @@ export const dayLineDemonstration: Demonstration = {
     ];
   },
   example(at, { tongue, settings }) {
-    const half = hour24(at) < 12 ? 'morning' : 'afternoon';
     return [
-      { kind: 'set', timeSec: at, display: 'full', words: true, text: TEXTS[tongue].example(displayText(at, settings.separator), half) },
+      { kind: 'set', timeSec: at, display: 'full', words: true, text: TEXTS[tongue].example(withDayPart(at, settings)) },
       { kind: 'layers', layers: {}, bands: BANDS, lasts: false, text: '' },
     ];
   },

@@ -8,13 +8,13 @@ import type { Demonstration } from './demonstration.js';
 const TEXTS = {
   en: {
     start: (time: string) => `It starts at ${time}.`,
-    count: (minutes: number) => `Count on with me, in fives: how long until the end? It takes ${minutes} minutes.`,
-    full: 'Now the hour is full. From here we count on.',
+    count: 'Count on with me, in fives: how long is it until the end?',
+    full: 'Here is the full hour. From here we count on.',
     end: (time: string, minutes: number) => `It ends at ${time}: ${minutes} minutes later.`,
   },
   de: {
     start: (time: string) => `Es fängt um ${time} Uhr an.`,
-    count: (minutes: number) => `Zählt mit mir in Fünfern weiter: Wie lange bis zum Ende? Es dauert ${minutes} Minuten.`,
+    count: 'Zählt mit mir in Fünfern weiter: Wie lange ist es bis zum Ende?',
     full: 'Jetzt ist die Stunde voll. Von hier zählen wir weiter.',
     end: (time: string, minutes: number) => `Es hört um ${time} Uhr auf: ${minutes} Minuten später.`,
   },
@@ -29,7 +29,7 @@ function span(at: SecondOfDay, minutes: number, tongue: Tongue, { separator }: L
   return [
     { kind: 'set', timeSec: start, display: 'full', words: false, text: texts.start(displayText(start, separator)) },
     { kind: 'layers', layers: {}, bands: ['hour-line-fives'], lasts: false, text: '' },
-    { kind: 'sweep', fromSec: start, toSec, turnSeconds: 24, count: 'none', stops, text: texts.count(minutes) },
+    { kind: 'sweep', fromSec: start, toSec, turnSeconds: 24, count: 'none', stops, text: texts.count },
     { kind: 'say', text: texts.end(displayText(wrapSecondOfDay(toSec), separator), minutes) },
   ];
 }

@@ -1,4 +1,5 @@
-import { displayText, displayText24 } from '../../../time/display.js';
+import { withDayPart } from '../../../question-kinds/kind-talk.js';
+import { displayText24 } from '../../../time/display.js';
 import { hour24, toSecondOfDay, type SecondOfDay } from '../../../time/second-of-day.js';
 import { TEACHING_LAYERS } from '../../../scene/dial-state.js';
 import { NEW_BUILD } from '../../dial-build.js';
@@ -9,23 +10,21 @@ import type { Demonstration } from './demonstration.js';
 const TEXTS = {
   en: {
     noon: 'Noon: twelve hours have gone. After noon the hours go on: 13, 14, 15, up to 24.',
-    on: 'One in the afternoon is 13 o’clock: twelve and one more.',
-    example: (time: string, of24: string, hour: number) =>
-      hour < 12
-        ? `${time} in the morning stays ${of24}.`
-        : hour === 12
-          ? `${time} just after noon stays ${of24}.`
-          : `${time} in the afternoon: 12 and ${hour - 12} are ${hour}, so ${of24}.`,
+    on: 'One in the afternoon is 13:00: twelve and one more.',
+    example: (time: string, of24: string, hour: number) => {
+      if (hour === 0) return `${time} is ${of24}: the first hour of the day is 00.`;
+      if (hour <= 12) return `${time} stays ${of24}: before one in the afternoon nothing is added.`;
+      return `${time}: 12 and ${hour - 12} make ${hour}, so it is ${of24}.`;
+    },
   },
   de: {
     noon: 'Mittag: Zwölf Stunden sind vorbei. Nach dem Mittag zählen die Stunden weiter: 13, 14, 15, bis 24.',
-    on: 'Ein Uhr am Nachmittag ist 13 Uhr: zwölf und eins dazu.',
-    example: (time: string, of24: string, hour: number) =>
-      hour < 12
-        ? `${time} Uhr am Vormittag bleibt ${of24}.`
-        : hour === 12
-          ? `${time} Uhr kurz nach dem Mittag bleibt ${of24}.`
-          : `${time} Uhr am Nachmittag: 12 und ${hour - 12} sind ${hour}, also ${of24}.`,
+    on: 'Ein Uhr mittags ist 13 Uhr: zwölf und eins dazu.',
+    example: (time: string, of24: string, hour: number) => {
+      if (hour === 0) return `${time} ist ${of24}: Die erste Stunde des Tages ist 00.`;
+      if (hour <= 12) return `${time} bleibt ${of24}: Vor ein Uhr mittags wird nichts dazugezählt.`;
+      return `${time}: 12 und ${hour - 12} sind ${hour}, also ist es ${of24}.`;
+    },
   },
 } as const;
 
@@ -46,6 +45,6 @@ export const twiceRoundDemonstration: Demonstration = {
   ],
   example: (at, { settings, tongue }) => {
     const of24 = displayText24(at).replace(':', settings.separator);
-    return [shown(at, settings, TEXTS[tongue].example(displayText(at, settings.separator), of24, hour24(at)))];
+    return [shown(at, settings, TEXTS[tongue].example(withDayPart(at, settings), of24, hour24(at)))];
   },
 };

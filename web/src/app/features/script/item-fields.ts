@@ -27,10 +27,21 @@ const time = timeField('timeSec', 'Time');
 
 /** What of a question of each kind a teacher edits. A missing kind does not compile. */
 export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>> = {
-  'read-dial': [time],
+  'read-dial': [
+    dayTime('timeSec', 'Time'),
+    choice(
+      'as',
+      'Written as',
+      [
+        { value: 'of-12', text: 'a 12-hour display' },
+        { value: 'of-24', text: 'a 24-hour display' },
+      ],
+      'of-12',
+    ),
+  ],
   'set-dial': [
     time,
-    choice('from', 'Given as', GIVEN.slice(1)),
+    choice('from', 'Given as', [...GIVEN.slice(1), { value: 'display-24', text: 'a 24-hour display' }]),
     choice('hands', 'Hands', [
       { value: 'geared', text: 'move together' },
       { value: 'free', text: 'each by itself' },
@@ -61,6 +72,7 @@ export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>>
   ],
   'hands-in-words': [time],
   'fill-face': [numeralsField('gaps', 'Missing numerals', 6)],
+  'second-hand': [time, number('second', 'Seconds of the thin hand', 0, 59)],
   'ring-minutes': [numeralsField('numerals', 'Numerals', 4)],
   'label-parts': [partsField],
   units: [

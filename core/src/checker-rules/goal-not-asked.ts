@@ -1,0 +1,55 @@
+import { isAboutGoal } from '../ladder/goal.js';
+import { RUNGS } from '../ladder/registry.js';
+import type { Rung } from '../ladder/rung.js';
+import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
+import { thinkSecondsFor } from '../lesson/think-times.js';
+import { QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
+import { seededRng } from '../rehearsal/rng.js';
+import type { CheckerRule } from './rule.js';
+
+/** With fewer questions it may be chance. */
+const LEAST_QUESTIONS = 4;
+/** Of the questions of a lesson, so many are about what it teaches at least. */
+const LEAST_PART = 0.5;
+const MOST_DRAWS = 200;
+
+/** A lesson asks what it teaches: in most of its questions, and at the end. */
+export const goalNotAsked: CheckerRule = {
+  severity: 'warning',
+  find(prepared) {
+    const { lesson } = prepared;
+    const { rung } = lesson;
+    if (!rung) return [];
+    const asked = questionsOf(prepared);
+    const about = asked.filter(({ item }) => isAboutGoal(rung, item));
+    const last = asked.at(-1);
+    if (!last || asked.length < LEAST_QUESTIONS) return [];
+    const isFew = about.length < LEAST_PART * asked.length;
+    if (!isFew && isAboutGoal(rung, last.item)) return [];
+    const topic = RUNGS[rung].name.toLowerCase();
+    return [
+      {
+        at: isFew ? null : last.at,
+        what: isFew ? `Only ${about.length} of ${asked.length} questions are about ${topic}.` : `The last question is not about ${topic}.`,
+        why: 'What a lesson teaches is seen only where it is asked.',
+        mend: {
+          label: 'Ask one about it at the end',
+          apply: (one) => {
+            const item = goalItem();
+            return item ? withQuestion(one, beforeGoodbye(one), item, thinkSecondsFor(item.kind, rung)) : one;
+          },
+        },
+      },
+    ];
+
+    function goalItem(): Item | null {
+      const rng = seededRng(lesson.items.length + 3);
+      const { kinds, goalKinds = kinds }: Rung = RUNGS[rung!];
+      for (let draw = 0; draw < MOST_DRAWS; draw++) {
+        const item = QUESTION_KINDS[goalKinds[draw % goalKinds.length]!].make('new', rng, RUNGS[rung!], lesson.settings) as Item;
+        if (isAboutGoal(rung!, item)) return item;
+      }
+      return null;
+    }
+  },
+};

@@ -1,0 +1,173 @@
+import { isAboutGoal } from '../../ladder/goal.js';
+import { RUNGS, type RungId } from '../../ladder/registry.js';
+import { isOnRung, type Rung } from '../../ladder/rung.js';
+import type { MisconceptionId } from '../../misconceptions/registry.js';
+import { predictionsBy } from '../../question-kinds/predictions.js';
+import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from '../../question-kinds/registry.js';
+import type { Rng } from '../../rehearsal/rng.js';
+import { SECONDS_PER_HALF_DAY, type SecondOfDay } from '../../time/second-of-day.js';
+import type { LessonSettings } from '../settings.js';
+
+/** So many answers are needed before anything can be said of an idea. */
+const WANTED_CHANCES = 3;
+/** Questions that are looked at for each that is asked. */
+const LOOKED_AT = 6;
+const MOST_DRAWS = 24;
+/** Questions that are drawn to find one for the idea that needs a chance most. */
+const DRAWN_FOR_ONE = 30;
+/** What speaks for a question: each chance for an idea that has too few, the goal of the rung; and against it: its kind again. */
+const WORTH = { chance: 1, first: 1.8, goal: 1.2, ahead: 4, again: 0.6, askedBefore: 2.5, shownBefore: 1.5 } as const;
+/** What was shown or asked so lately is not asked or shown again. */
+const LATELY = 3;
+/** Of the questions of a lesson, so many are about its goal at least. */
+const GOAL_PART = 0.66;
+
+export const onDial = (at: number): number => at % SECONDS_PER_HALF_DAY;
+export const hourOnDial = (at: number): number => Math.floor(onDial(at) / 3600);
+
+/**
+ * Chooses the questions of a lesson: those that give the usual ideas of the rung their chances and ask what the lesson teaches,
+ * about another hour than the one before, never about what was just shown or is to be taught as new.
+ */
+export class QuestionPicker {
+  private readonly rung: Rung;
+  private readonly asked: Item[] = [];
+  private readonly chances = new Map<MisconceptionId, number>();
+  /** Times that examples have shown, the latest last, and those that one will show. */
+  private readonly shown: number[] = [];
+  private readonly reserved: Set<number>;
+  /** How often no question was found for an idea. */
+  private readonly notFound = new Map<MisconceptionId, number>();
+  /** Of the question before, 0 to 11: the next one has another. */
+  private lastHour = -1;
+  /** Of what was shown since then. */
+  private shownHour = -1;
+
+  /** @param ideas that are to have their chances, the most wanted first */
+  constructor(
+    private readonly rungId: RungId,
+    private readonly ideas: readonly MisconceptionId[],
+    private readonly settings: LessonSettings,
+    private readonly rng: Rng,
+  ) {
+    this.rung = RUNGS[rungId];
+    this.reserved = new Set(this.rung.tricky.map(({ hour, minute }) => (hour % 12) * 3600 + minute * 60));
+  }
+
+  /** Told of every question that is asked. */
+  ask(item: Item): void {
+    // A question about no time of day leaves the hour to the one before it.
+    this.lastHour = kindOf(item).timesOf(item).map(hourOnDial)[0] ?? this.lastHour;
+    this.shownHour = -1;
+    this.asked.push(item);
+    for (const id of predictionsBy(this.ideas, item, this.settings).keys()) this.chances.set(id, (this.chances.get(id) ?? 0) + 1);
+  }
+
+  /** Told of every time that is shown with what it is. */
+  show(at: SecondOfDay): void {
+    this.shownHour = hourOnDial(at);
+    this.shown.push(onDial(at));
+    this.reserved.delete(onDial(at));
+  }
+
+  /** Whether a time was asked already; or only lately: then it is no new example. */
+  wasAsked(at: SecondOfDay, lately = this.asked.length): boolean {
+    return this.asked.slice(-lately).some((item) => kindOf(item).timesOf(item).some((time) => onDial(time) === onDial(at))); // prettier-ignore
+  }
+
+  wasAskedLately(at: SecondOfDay): boolean {
+    return this.asked.length > 0 && this.wasAsked(at, LATELY);
+  }
+
+  wasShown(at: SecondOfDay): boolean {
+    return this.shown.includes(onDial(at));
+  }
+
+  /** Whether a time can be asked now: of another hour than the one before, not just shown and not to be taught as new. */
+  isFree(at: SecondOfDay): boolean {
+    return (
+      ![this.lastHour, this.shownHour].includes(hourOnDial(at)) &&
+      !this.shown.slice(-LATELY).includes(onDial(at)) &&
+      !this.reserved.has(onDial(at))
+    );
+  }
+
+  /** Of some times the one at which a dial to read gives most of the ideas the chance that they need. */
+  mostNeeded(times: readonly SecondOfDay[]): SecondOfDay {
+    const worth = times.map((timeSec) => this.neededBy({ id: '', kind: 'read-dial', timeSec }));
+    return times[worth.indexOf(Math.max(...worth))]!;
+  }
+
+  private neededBy(item: Item): number {
+    return [...predictionsBy(this.ideas, item, this.settings).keys()].reduce((sum, id) => sum + this.needOf(id), 0);
+  }
+
+  /** The next question of some kinds; null where none of them has anything to ask. */
+  next(kinds: readonly QuestionKindId[], only: (item: Item) => boolean = () => true): Item | null {
+    const wanted = this.forTheNeediest(kinds, only);
+    let best = wanted && { item: wanted, worth: this.worthOf(wanted) };
+    let looked = 0;
+    for (let draw = 0; draw < MOST_DRAWS && looked < LOOKED_AT; draw++) {
+      const kind = kinds[(draw + this.asked.length) % kinds.length]!;
+      const item = QUESTION_KINDS[kind].make('', this.rng, this.rung, this.settings) as Item;
+      if (!this.fits(item) || !only(item)) continue;
+      looked++;
+      const worth = this.worthOf(item);
+      if (!best || worth > best.worth) best = { item, worth };
+    }
+    return best?.item ?? null;
+  }
+
+  /** A question for the idea that had the fewest chances, where it has too few; chance alone finds rare ones too seldom. */
+  private forTheNeediest(kinds: readonly QuestionKindId[], only: (item: Item) => boolean): Item | null {
+    // One that could not be asked before must not stand in the way of the others.
+    const needs = this.ideas.map((id) => ({ id, need: this.needOf(id) - (this.notFound.get(id) ?? 0) }));
+    const { id, need } = needs.reduce((most, one) => (one.need > most.need ? one : most));
+    if (need <= 0) return null;
+    const found = this.findFor(id, kinds, only);
+    if (!found) this.notFound.set(id, (this.notFound.get(id) ?? 0) + 1);
+    return found;
+  }
+
+  /** A question in which an idea would show; null where none came. */
+  findFor(
+    id: MisconceptionId,
+    kinds: readonly QuestionKindId[],
+    only: (item: Item) => boolean = () => true,
+    draws = DRAWN_FOR_ONE,
+  ): Item | null {
+    const first = Math.floor(this.rng() * kinds.length);
+    for (let draw = 0; draw < draws; draw++) {
+      const kind = kinds[(first + draw) % kinds.length]!;
+      const item = QUESTION_KINDS[kind].make('', this.rng, this.rung, this.settings) as Item;
+      if (this.fits(item) && only(item) && predictionsBy([id], item, this.settings).has(id)) return item;
+    }
+    return null;
+  }
+
+  private fits(item: Item): boolean {
+    const times = kindOf(item).timesOf(item);
+    return isOnRung(this.rung, times) && times.every((at) => this.isFree(at));
+  }
+
+  private worthOf(item: Item): number {
+    const need = this.neededBy(item);
+    const goals = this.asked.filter((one) => isAboutGoal(this.rungId, one)).length;
+    const goal = isAboutGoal(this.rungId, item) ? (goals < GOAL_PART * (this.asked.length + 1) ? WORTH.ahead : WORTH.goal) : 0;
+    const again = this.asked.filter(({ kind }) => kind === item.kind).length;
+    const { id: _id, ...plain } = item;
+    const times = new Set(kindOf(item).timesOf(item).map(onDial)); // prettier-ignore
+    const isBefore = this.asked.some(
+      ({ id: _other, ...one }) =>
+      times.size > 0 ? kindOf(one as Item).timesOf(one as Item).some((at) => times.has(onDial(at))) : JSON.stringify(one) === JSON.stringify(plain), // prettier-ignore
+    );
+    const isShown = [...times].some((at) => this.shown.includes(at));
+    return WORTH.chance * need + goal - WORTH.again * again - (isBefore ? WORTH.askedBefore : 0) - (isShown ? WORTH.shownBefore : 0);
+  }
+
+  /** How much a further chance for an idea is wanted; most where it had none. */
+  private needOf(id: MisconceptionId): number {
+    const had = this.chances.get(id) ?? 0;
+    return had === 0 ? WANTED_CHANCES * WORTH.first : Math.max(0, WANTED_CHANCES - had);
+  }
+}
