@@ -58,6 +58,11 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
     onTarget(withItem({ id: 'q1', kind: 'write-words', timeSec: 27_900, from: 'dial', lines: 1, accepted: ['three quarters past seven'] })),
   ],
   'think-too-short': [onTarget(withThink(3)), onTarget(withThink(8))],
+  'no-think': [onTarget({ ...SOUND, beats: SOUND.beats.filter((_, index) => index !== firstThink) }), onTarget(SOUND)],
+  'goal-not-asked': [
+    onTarget(itemsOf((item, index) => (index > 0 ? { id: item.id, kind: 'read-dial', timeSec: (index % 11) * 3600 + 1800 } : item))),
+    onTarget(SOUND),
+  ],
   'off-target': [
     { ...SOUND, targetMinutes: 12 },
     { ...SOUND, targetMinutes: 10 },
@@ -205,4 +210,59 @@ test('a draft has no findings, on any rung, of any length', () => {
       const found = checkLesson(draftLesson({ rung, minutes, delivery: 'live', settings: DEFAULT_SETTINGS, seed: minutes }));
       expect([rung, minutes, found.map(({ rule, what }) => `${rule}: ${what}`)]).toEqual([rung, minutes, []]);
     }
+});
+
+/** A lesson of half a dozen beats on a rung, said in a teacher's own words. */
+function said(text: string, change: Partial<{ timeSec: number; rung: RungId; colour: boolean }> = {}): Lesson {
+  const timeSec = change.timeSec ?? 15 * 3600 + 2700;
+  const beats: NewBeat[] = [{ kind: 'set', timeSec, display: 'full', words: true, text }];
+  return {
+    ...SOUND,
+    rung: change.rung ?? 'quarter-to',
+    beats: [...beats.map((beat, index) => ({ ...beat, id: `s${index}` }) as Beat), ...SOUND.beats],
+  };
+}
+
+test.each<[string, CheckerRuleId]>([
+  ['It is quarter to 3 now.', 'says-another-time'],
+  ['Look: it is half past 7, no, it is twenty past 7.', 'says-another-time'],
+  ['Take the number the short hand is closest to.', 'told-rule'],
+  ['The hour is always the lower one of the two: take the lower one.', 'told-rule'],
+  ['The short hand stays on its number until the hour is over.', 'told-rule'],
+  ['Now look at the red one.', 'colour-named'],
+  ['Look at the hand in blue.', 'colour-named'],
+])('“%s” at quarter to four is found: %s', (text, rule) => {
+  const timeSec = rule === 'told-rule' && text.includes('lower') ? 12 * 3600 + 2700 : undefined;
+  expect(rulesOf(said(text, timeSec === undefined ? {} : { timeSec }))).toContain(rule);
+});
+
+test.each([
+  'Soon it is four o’clock.',
+  'The nearest numeral is not always the hour.',
+  'Somebody said a quarter is 25. Why is it 15?',
+  'Nobody has ever seen that the hour hand jumps.',
+  'It is not the smaller number that counts.',
+  'The short red hand tells the hour.',
+  'It is quarter to four, and not quarter past four.',
+  'Lunch is at seven o’clock. Now look at the clock.',
+])('“%s” at quarter to four is fair', (text) => {
+  const found = checkLesson(said(text)).filter(({ at, rule }) => at?.beatId === 's0' && rule !== 'word-not-introduced');
+  expect(found.map(({ rule }) => rule)).toEqual([]);
+});
+
+test('a time that is shown and then only “your turn” said of gives its answer away; so does one that is said before', () => {
+  const item: Item = { id: 'gift', kind: 'read-dial', timeSec: 9900 };
+  const asked: NewBeat[] = [
+    { kind: 'ask', itemId: 'gift', text: '' },
+    { kind: 'think', itemId: 'gift', seconds: 20, text: '' },
+    { kind: 'answer', itemId: 'gift' },
+  ];
+  const lesson = (...before: NewBeat[]): Lesson => ({
+    ...SOUND,
+    items: [...SOUND.items, item],
+    beats: [...[...before, ...asked].map((beat, index) => ({ ...beat, id: `s${index}` }) as Beat), ...SOUND.beats],
+  });
+  expect(rulesOf(lesson({ kind: 'worked-example', timeSec: 9900 }, { kind: 'say', text: 'Your turn.' }))).toContain('answer-just-shown');
+  expect(rulesOf(lesson({ kind: 'say', text: 'This clock shows quarter to 3.' }))).toContain('answer-in-words');
+  expect(rulesOf(lesson({ kind: 'set', timeSec: 26_580, display: 'full', words: true, text: '' }))).toContain('off-rung');
 });

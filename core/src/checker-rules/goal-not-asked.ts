@@ -33,17 +33,21 @@ export const goalNotAsked: CheckerRule = {
         what: isFew ? `Only ${about.length} of ${asked.length} questions are about ${topic}.` : `The last question is not about ${topic}.`,
         why: 'What a lesson teaches is seen only where it is asked.',
         mend: {
-          label: 'Ask one about it at the end',
+          label: isFew ? 'Ask more about it at the end' : 'Ask one about it at the end',
           apply: (one) => {
-            const item = goalItem();
-            return item ? withQuestion(one, beforeGoodbye(one), item, thinkSecondsFor(item.kind, rung)) : one;
+            // As many as are needed for half of them to be about it.
+            const more = isFew ? asked.length - 2 * about.length : 1;
+            return Array.from({ length: more }, (_, index) => index).reduce((so, index) => {
+              const item = goalItem(index);
+              return item ? withQuestion(so, beforeGoodbye(so), item, thinkSecondsFor(item.kind, rung)) : so;
+            }, one);
           },
         },
       },
     ];
 
-    function goalItem(): Item | null {
-      const rng = seededRng(lesson.items.length + 3);
+    function goalItem(seed: number): Item | null {
+      const rng = seededRng(lesson.items.length + 3 + 17 * seed);
       const { kinds, goalKinds = kinds }: Rung = RUNGS[rung!];
       for (let draw = 0; draw < MOST_DRAWS; draw++) {
         const item = QUESTION_KINDS[goalKinds[draw % goalKinds.length]!].make('new', rng, RUNGS[rung!], lesson.settings) as Item;

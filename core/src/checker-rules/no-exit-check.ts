@@ -1,3 +1,4 @@
+import { isAboutGoal } from '../ladder/goal.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
 import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
@@ -9,7 +10,9 @@ const LAST_PART = 0.3;
 export const noExitCheck: CheckerRule = {
   severity: 'warning',
   find(prepared) {
-    const last = questionsOf(prepared).at(-1);
+    const asked = questionsOf(prepared);
+    const { rung } = prepared.lesson;
+    const last = asked.at(-1);
     if (!last || last.startMs >= (1 - LAST_PART) * prepared.totalMs) return [];
     return [
       {
@@ -19,7 +22,9 @@ export const noExitCheck: CheckerRule = {
         mend: {
           label: 'Ask one more at the end',
           apply: (lesson) => {
-            const other = anotherLike(last.item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
+            // About what the lesson teaches, where something was asked about it.
+            const like = asked.findLast(({ item }) => rung && isAboutGoal(rung, item)) ?? last;
+            const other = anotherLike(like.item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
             return withQuestion(lesson, beforeGoodbye(lesson), other, 25);
           },
         },

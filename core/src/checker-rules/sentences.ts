@@ -7,8 +7,8 @@ export function sentencesOf(text: string): { readonly text: string; readonly fro
 
 /** What is denied, asked or put off is not told: "the nearest numeral is not always the hour", "soon it is four o'clock". */
 const DENIED: Readonly<Record<Tongue, RegExp>> = {
-  en: /\b(not|never|nobody|no one|nothing|isn.t|doesn.t|don.t|aren.t|wasn.t|why|wrong)\b/i,
-  de: /\b(nicht|nie|niemals|niemand|kein|keine|keiner|warum|falsch)\b/i,
+  en: /\b(not|never|nobody|no one|nothing|isn.t|doesn.t|don.t|aren.t|wasn.t|why|wrong|somebody said|someone said|some say|some think)\b/i,
+  de: /\b(nicht|nie|niemals|niemand|kein|keine|keiner|warum|falsch|jemand sagte|jemand hat gesagt|manche sagen|manche denken)\b/i,
 };
 const PUT_OFF: Readonly<Record<Tongue, RegExp>> = {
   en: /\b(soon|will|would|later|next|almost|nearly|before|until|till then|going to|in \w+ minutes|last time|yesterday|tomorrow|ago|was|were)\b/i,
