@@ -6,6 +6,7 @@ import type { CheckerRule } from './rule.js';
 
 /** The last part of a lesson in which something must be asked. */
 const LAST_PART = 0.3;
+const DRAWS = 20;
 
 export const noExitCheck: CheckerRule = {
   severity: 'warning',
@@ -24,7 +25,9 @@ export const noExitCheck: CheckerRule = {
           apply: (lesson) => {
             // About what the lesson teaches, where something was asked about it.
             const like = asked.findLast(({ item }) => rung && isAboutGoal(rung, item)) ?? last;
-            const other = anotherLike(like.item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
+            const rng = seededRng(lesson.items.length);
+            const drawn = Array.from({ length: DRAWS }, () => anotherLike(like.item, lesson.items, 'new', lesson.settings, rng));
+            const other = drawn.find((one) => rung && isAboutGoal(rung, one)) ?? drawn[0]!;
             return withQuestion(lesson, beforeGoodbye(lesson), other, 25);
           },
         },
