@@ -24,7 +24,7 @@ writeFileSync(
 );
 const core = await load('core/src/index.ts', 'core');
 writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));
-const { measureDiagnosis } = await load('core/src/diagnosis/measure.ts', 'measure');
+const { measureDiagnosis, measureLettingGo } = await load('core/src/diagnosis/measure.ts', 'measure');
 const MODEL = await load('core/src/diagnosis/model.ts', 'model');
 const { measureMastery } = await load('core/src/insight/measure-mastery.ts', 'measure-mastery');
 const masteryModel = await load('core/src/insight/mastery-model.ts', 'mastery-model');
@@ -33,7 +33,7 @@ const seen = await storySeen(
   await load('web/src/app/shared/insight/insight-engine.ts', 'insight-engine'),
 );
 const parts = [
-  diagnosisPage({ ...core, measureDiagnosis, MODEL }),
+  diagnosisPage({ ...core, measureDiagnosis, measureLettingGo, MODEL }),
   storyPage(seen, core).join('\n'),
   masteryPage(measureMastery(4000, 7), masteryModel).join('\n'),
 ];

@@ -57,6 +57,7 @@ export const ClassMastery = Exact({
       words: Exact({
         sure: Type.Integer({ minimum: 0 }),
         nearly: Type.Integer({ minimum: 0 }),
+        partly: Type.Integer({ minimum: 0 }),
         'not-yet': Type.Integer({ minimum: 0 }),
         'too-few': Type.Integer({ minimum: 0 }),
       }),

@@ -1,9 +1,12 @@
-const PUPILS = 2000;
-const QUESTIONS = 12;
+const PUPILS = 1200;
+const QUESTIONS = 40;
+/** After how many answers the whole is measured, each with fewer pupils. */
+const AFTER = [12, 24, 40, 80];
+const PUPILS_AFTER = 480;
 const OFTEN = 10;
 
 /** How well the diagnosis does on simulated pupils, its weak spots among it. */
-export function diagnosisPage({ measureDiagnosis, MODEL, RUNGS, misconceptionOf }) {
+export function diagnosisPage({ measureDiagnosis, measureLettingGo, MODEL, RUNGS, misconceptionOf }) {
   const { all, byRung, byIdea, bySkill, byCount, mistaken, bins } = measureDiagnosis({ pupils: PUPILS, questions: QUESTIONS, seed: 2024 });
   const percent = (part) => (100 * part).toFixed(1);
   // A share of nothing is no share.
@@ -20,11 +23,26 @@ export function diagnosisPage({ measureDiagnosis, MODEL, RUNGS, misconceptionOf 
   return `${[
     '# How well the diagnosis does',
     '',
-    `Written by \`npm run docs\`: ${PUPILS.toLocaleString('en')} simulated pupils, each asked ${QUESTIONS} questions that were designed for the usual ideas of a rung. They answer the real kinds of questions by rules of their own (\`core/src/rehearsal/\`): none, one or two ideas, followed at 75 to 95 of a hundred chances, four skills, 0 to 15 of a hundred careless slips. What the model takes for granted stands in \`core/src/diagnosis/model.ts\` and has other numbers.`,
+    `Written by \`npm run docs\`: ${PUPILS.toLocaleString('en')} simulated pupils, each asked ${QUESTIONS} questions in sets of eight that were designed for the usual ideas of a rung, a set a lesson. They answer the real kinds of questions by rules of their own (\`core/src/rehearsal/\`): half hold no idea, a third one, the rest two, followed at 60 to 95 of a hundred chances and unevenly from kind to kind; seven in ten know full hours or halves by heart, a third hold their ideas in reading alone; 3 to 18 of a hundred answers are careless slips, and some pupils make another usual mistake each time. What the model takes for granted stands in \`core/src/diagnosis/model.ts\` and is not the same.`,
     '',
-    `An idea counts as said to be held from a probability of ${MODEL.THRESHOLDS.likely.probability} on; only ideas with at least ${MODEL.LEAST_CHANCES} chances are counted. *Recall*: of the ideas that are held, how many are said to be. *Precision*: of those said to be held, how many are. *Calibration error*: how far probabilities are off the share that is held, in ten bins, weighted by how many fall in each. *Held* and *said* are how many ideas were held, and said to be.`,
+    `*Said* is *settled* or *likely*; only ideas with at least ${MODEL.LEAST_CHANCES} chances are counted. *Recall*: of the ideas that are held, how many are said to be. *Precision*: of those said to be held, how many are. *Calibration error*: how far probabilities are off the share that is held, in ten bins, weighted by how many fall in each. *Held* and *said* are how many ideas were held, and said to be.`,
     '',
     ...table('', [row('all', all)]),
+    '',
+    `After fewer and more answers, ${PUPILS_AFTER} pupils each:`,
+    '',
+    ...table(
+      'answers',
+      AFTER.map((questions) => row(String(questions), measureDiagnosis({ pupils: PUPILS_AFTER, questions, seed: 7 }).all)),
+    ),
+    '',
+    'Of pupils who were said to hold an idea and then let go of it, how many are said to hold it still, by how many answers came since that could have shown it:',
+    '',
+    '| answers since | pupils | said still % |',
+    '| --- | --- | --- |',
+    ...measureLettingGo({ pupils: 360, seed: 5 }).map(
+      ({ answers, pupils, said }) => `| ${answers} | ${pupils} | ${percent(said / pupils)} |`,
+    ),
     '',
     '## Where it is weak',
     '',

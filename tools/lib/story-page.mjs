@@ -19,7 +19,7 @@ export function storyPage(rows, { misconceptionOf }) {
         `| ${name} | ${misconceptionOf(idea).name} | ${TRUTHS[truth]} | ${lessons} of 11 | ${isSaid({ sureness }) ? sureness : 'not now'} | ${hits} of ${chances} |`,
     ),
     '',
-    'What was let go of and not asked for since is said for some weeks more: the review shows when it was seen last, and a question or two settle it.',
+    'What was let go of and not asked for since is said for some weeks more: the review shows for how long nothing was asked. The table of letting go above says how many answers it takes.',
   ];
 }
 

@@ -2,6 +2,7 @@ import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
 import type { Rng } from '../rehearsal/rng.js';
+import { LEAST_CHANCES } from './model.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import {
   believeAfter,
@@ -44,7 +45,9 @@ export const MOST_IDEAS = 10;
 /** Pupils that are imagined to find out what a set tells: their answers so far say how much a further question adds. */
 const IMAGINED = 40;
 /** A question that repeats a kind, an hour or a direction is worth less than it tells. */
-const WORTH = { kindAgain: 0.77, hourAgain: 0.92, sameHalf: 0.96, tricky: 1.06 } as const;
+const WORTH = { kindAgain: 0.77, hourAgain: 0.92, sameHalf: 0.96, tricky: 1.06, chance: 1.25 } as const;
+/** With fewer chances nothing can be said of an idea: a question that gives one is worth more. */
+const WANTED_CHANCES = LEAST_CHANCES;
 
 interface Candidate {
   readonly model: ItemOutcomes;
@@ -155,9 +158,10 @@ function bestOf(
   secondsLeft: number,
 ): Candidate | null {
   const round = chosen.length + 1;
+  const given = chancesOf(chosen);
   const possible = candidates.flatMap((candidate) => {
     if (candidate.seconds > secondsLeft || candidate.told.bits * WORTH.tricky <= 0) return [];
-    const balance = balanceOf(candidate, chosen);
+    const balance = balanceOf(candidate, chosen) * WORTH.chance ** wantedBy(candidate, given);
     return [{ candidate, balance, most: candidate.told.bits * balance }];
   });
   let best: Candidate | null = null;
@@ -174,6 +178,16 @@ function bestOf(
   }
   return best;
 }
+
+/** How many chances each idea has in what is chosen. */
+function chancesOf(chosen: readonly Candidate[]): readonly number[] {
+  const [first] = chosen;
+  return first ? first.model.predicted.map((_, idea) => chosen.filter(({ model }) => model.predicted[idea]!.length > 0).length) : [];
+}
+
+/** How many ideas a candidate gives a chance that have too few. */
+const wantedBy = ({ model }: Candidate, given: readonly number[]): number =>
+  model.predicted.filter((outcomes, idea) => outcomes.length > 0 && (given[idea] ?? 0) < WANTED_CHANCES).length;
 
 /** The same answer is not asked for twice: neither the same time by the same kind, nor the very same question. */
 function isRepeated({ model, hours }: Candidate, chosen: readonly Candidate[]): boolean {

@@ -1,3 +1,4 @@
+import { gearedPose } from '../dial/pose.js';
 import { RUNGS } from '../ladder/registry.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
@@ -6,7 +7,7 @@ import { seededRng } from '../rehearsal/rng.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { designSet } from './design-set.js';
 import { diagnose, type Answered, type IdeaFinding } from './diagnose.js';
-import { measureDiagnosis } from './measure.js';
+import { measureDiagnosis, measureLettingGo } from './measure.js';
 import { poolOf } from './pool.js';
 
 const DAY_MS = 86_400_000;
@@ -82,11 +83,56 @@ test('what was answered weeks ago counts less than what is answered now', () => 
   expect(now.evidence).toHaveLength(3); // it stays to be looked at
 });
 
-test('simulated pupils who answer the real questions are found out as often as is promised', () => {
-  const { recall, precision, calibrationError } = measureDiagnosis({ pupils: 240, questions: 12, seed: 11 }).all;
-  expect(recall).toBeGreaterThan(0.88);
-  expect(precision).toBeGreaterThan(0.9);
+test('simulated pupils with habits of their own are found out as often as is promised', () => {
+  const { recall, precision, calibrationError } = measureDiagnosis({ pupils: 180, questions: 40, seed: 11 }).all;
+  expect(recall).toBeGreaterThan(0.9);
+  expect(precision).toBeGreaterThan(0.93);
   expect(calibrationError).toBeLessThan(0.05);
+});
+
+test('an idea that is let go of is said no more after a dozen answers that could have shown it, and not dropped for a single one', () => {
+  const after = measureLettingGo({ pupils: 72, seed: 3 });
+  const said = (answers: number) => {
+    const one = after.find((row) => row.answers === answers)!;
+    return one.said / one.pupils;
+  };
+  expect([said(0), said(12) < 0.1, said(1) > 0.4]).toEqual([1, true, true]);
+});
+
+test('who reads by an idea and sets hands right all the same is found, too', () => {
+  const set = (hour: number, minute: number): Answered => {
+    const at = secondOfDay(hour, minute);
+    const item: Item = { id: `s${hour}-${minute}`, kind: 'set-dial', timeSec: at, from: 'display', hands: 'free' };
+    return { id: item.id, item, response: { kind: 'set-dial', ...gearedPose(at) }, settings: DEFAULT_SETTINGS, atMs: 0 };
+  };
+  const reads = [read(2, 15, '3:15'), read(4, 20, '5:20'), read(9, 10, '10:10'), read(6, 25, '7:25')];
+  const found = finding('coming-hour', [...reads, set(3, 15), set(5, 20), set(10, 10), set(7, 25)])!;
+  expect(found).toMatchObject({ sureness: 'settled', hits: 4, chances: 8 });
+});
+
+test('what only two ideas together lead to is evidence of both', () => {
+  const both = [
+    read(8, 35, '9:07'),
+    read(2, 40, '3:08'),
+    read(7, 50, '8:10'),
+    read(4, 55, '5:11'),
+    read(10, 35, '11:35'),
+    read(3, 20, '3:04'),
+  ];
+  const found = diagnose(both, 0).ideas;
+  for (const id of ['nearest-hour', 'numeral-as-minutes'] as const) {
+    const one = found.find((idea) => idea.id === id)!;
+    expect([id, one.hits >= 5, one.evidence.includes('8:35')]).toEqual([id, true, true]);
+  }
+});
+
+test('nothing is said of an idea that had two chances, however sure it looks', () => {
+  expect(finding('nearest-hour', [read(2, 45, '3:45'), read(8, 40, '9:40')])!.sureness).toBe('too-few');
+});
+
+test('a settled idea of which nothing was asked for six weeks is not settled any more; when it was asked last is known', () => {
+  const later = 42 * DAY_MS;
+  expect(finding('nearest-hour', NEAREST, later)).toMatchObject({ sureness: 'likely', lastAskedMs: 0 });
 });
 
 describe('a designed set', () => {
@@ -112,6 +158,9 @@ describe('a designed set', () => {
     expect(set.bits / set.ofBits).toBeGreaterThan(0.7);
     expect(design()).toEqual(set);
     for (const { count } of set.chances) expect(count).toBeGreaterThan(0);
+    // Three chances for each idea where there is room for them.
+    const eight = design({ count: 9 })!.chances.filter(({ count }) => count >= 3);
+    expect(eight.length).toBeGreaterThanOrEqual(ideas.length - 1);
   });
 
   test('holds what is pinned and nothing that is banned, and stays within its time', () => {

@@ -2,6 +2,7 @@ import { diagnose, type Diagnosis, type IdeaFinding } from '../diagnosis/diagnos
 import { RUNG_IDS, type RungId } from '../ladder/registry.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { InsightAnswer } from './insight-answer.js';
+import type { Unusual } from './unusual.js';
 import { masteryAnswer, masteryOf, type Mastery } from './mastery.js';
 
 /** What is known of a pupil at a moment. A hint with its evidence, never a grade. */
@@ -45,6 +46,8 @@ export interface ClassPicture {
   readonly rungs: readonly RungId[];
   /** Ideas that somebody holds, those of most pupils first. */
   readonly ideas: readonly IdeaPicture[];
+  /** What is unusual about the answers of some pupils in a lesson. */
+  readonly unusual: readonly Unusual[];
 }
 
 export const isHeld = ({ sureness }: Pick<IdeaFinding, 'sureness'>): boolean => sureness === 'settled' || sureness === 'likely';
@@ -68,7 +71,12 @@ export function pupilPicture(
 }
 
 /** What is known of a class, put together from its pupils. @param answerOf finds an answer by its id */
-export function classPicture(pupils: readonly PupilPicture[], answerOf: (id: string) => InsightAnswer, nowMs: number): ClassPicture {
+export function classPicture(
+  pupils: readonly PupilPicture[],
+  answerOf: (id: string) => InsightAnswer,
+  nowMs: number,
+  unusual: readonly Unusual[] = [],
+): ClassPicture {
   const rungs = RUNG_IDS.filter((rung) => pupils.some(({ mastery }) => mastery[rung]));
   const byIdea = new Map<MisconceptionId, Holder[]>();
   for (const { id: pupilId, name, diagnosis } of pupils) {
@@ -83,7 +91,7 @@ export function classPicture(pupils: readonly PupilPicture[], answerOf: (id: str
     id,
     holders: holders.sort((one, other) => other.finding.probability - one.finding.probability),
   }));
-  return { nowMs, pupils, rungs, ideas: ideas.sort((one, other) => other.holders.length - one.holders.length) };
+  return { nowMs, pupils, rungs, ideas: ideas.sort((one, other) => other.holders.length - one.holders.length), unusual };
 }
 
 /** What stands most often in a list; of several the last of them. */

@@ -14,6 +14,8 @@ export interface Group {
   readonly name: string;
   readonly rung: RungId;
   readonly pupils: readonly { readonly id: string; readonly name: string; readonly moved: boolean }[];
+  /** Further ideas that some of these pupils hold, and that the group works on as well. */
+  readonly also: readonly MisconceptionId[];
   /** Why these pupils stand together, in one sentence. */
   readonly reason: string;
   /** What to do with them. */
@@ -26,6 +28,8 @@ export interface Groups {
   readonly groups: readonly Group[];
   /** Pupils of whom too little is known: look at them first. */
   readonly lookFirst: readonly { readonly id: string; readonly name: string; readonly why: string }[];
+  /** Ideas that pupils hold and their group does not work on: a few questions at their own pace beside the lesson. */
+  readonly besides: readonly { readonly id: string; readonly name: string; readonly idea: MisconceptionId }[];
 }
 
 /** A pupil whom the teacher put into a group. */
@@ -35,6 +39,8 @@ export interface Moved {
 }
 
 export const MOST_GROUPS = 4;
+/** Ideas that a group works on besides its own at most: more would be no lesson about any of them. */
+const MOST_ALSO = 2;
 /** With fewer answers nothing is proposed for a pupil. */
 const LEAST_ANSWERS = 4;
 /** So many of a group are sure of something that it is said of the group. */
@@ -66,12 +72,62 @@ export function groupsFor(picture: ClassPicture, moves: readonly Moved[] = []): 
     .filter(({ id }) => !unknown.has(id))
     .map((pupil) => ({ pupil, options: optionsOf(pupil, picture), own: moved.get(pupil.id) ?? null }));
   const keys = chosenKeys(placed);
+  const also = alsoWorkedOn(
+    placed.flatMap(({ own, options }) => (own === null ? [options] : [])),
+    keys,
+    picture,
+  );
   const members = new Map<GroupKey, (typeof placed)[number][]>(keys.map((key) => [key, []]));
-  for (const one of placed) members.get(one.own ?? bestKey(one.options, keys))!.push(one);
+  for (const one of placed) members.get(one.own ?? bestKey(takenIn(one.options, also), keys))!.push(one);
   const groups = [...members]
     .filter(([, list]) => list.length > 0)
-    .map(([key, list]) => groupOf(key, list.map(({ pupil, own }) => ({ pupil, isMoved: own !== null })), picture)); // prettier-ignore
-  return { groups: groups.sort((one, other) => orderOf(one.key) - orderOf(other.key)), lookFirst };
+    .map(([key, list]) => groupOf(key, list.map(({ pupil, own }) => ({ pupil, isMoved: own !== null })), also.get(key) ?? [], picture)); // prettier-ignore
+  return { groups: groups.sort((one, other) => orderOf(one.key) - orderOf(other.key)), lookFirst, besides: besidesOf(groups, picture) };
+}
+
+/** Ideas that were said of pupils and that no group is for, taken in by the group whose idea shows on a rung nearest to theirs. */
+function alsoWorkedOn(
+  free: readonly (readonly Option[])[],
+  keys: readonly GroupKey[],
+  { ideas }: ClassPicture,
+): ReadonlyMap<GroupKey, readonly MisconceptionId[]> {
+  const also = new Map<GroupKey, MisconceptionId[]>();
+  const ideaKeys = keys.filter((key) => key.startsWith('idea:'));
+  const rungsOf = (id: MisconceptionId) => {
+    const holders = ideas.find((one) => one.id === id)?.holders ?? [];
+    return holders.length === 0 ? 0 : RUNG_IDS.indexOf(mostOf(holders.map(({ rung }) => rung)));
+  };
+  const left = free.filter((options) => !options.some(({ key }) => ideaKeys.includes(key)));
+  const counts = new Map<MisconceptionId, number>();
+  for (const options of left) for (const { key } of options) if (key.startsWith('idea:')) counts.set(ideaOf(key), (counts.get(ideaOf(key)) ?? 0) + 1); // prettier-ignore
+  for (const [id] of [...counts].sort((one, other) => other[1] - one[1])) {
+    const open = ideaKeys.filter((key) => (also.get(key)?.length ?? 0) < MOST_ALSO);
+    if (open.length === 0) break;
+    const far = (key: GroupKey) => Math.abs(rungsOf(ideaOf(key)) - rungsOf(id));
+    const nearest = open.reduce((best, key) => (far(key) < far(best) ? key : best));
+    also.set(nearest, [...(also.get(nearest) ?? []), id]);
+  }
+  return also;
+}
+
+const ideaOf = (key: GroupKey): MisconceptionId => key.slice('idea:'.length) as MisconceptionId;
+
+/** The options of a pupil with an idea that a group takes in counted for that group. */
+function takenIn(options: readonly Option[], also: ReadonlyMap<GroupKey, readonly MisconceptionId[]>): readonly Option[] {
+  return options.map(({ key, weight }) => {
+    const into = [...also].find(([, ids]) => ids.some((id) => key === `idea:${id}`));
+    return into ? { key: into[0], weight } : { key, weight };
+  });
+}
+
+/** What pupils hold besides what their group works on. */
+function besidesOf(groups: readonly Group[], { pupils }: ClassPicture): Groups['besides'] {
+  const workedOn = new Map(groups.flatMap(({ key, also, pupils: list }) => list.map(({ id }) => [id, [...(key.startsWith('idea:') ? [ideaOf(key)] : []), ...also]] as const))); // prettier-ignore
+  return pupils.flatMap(({ id, name, diagnosis }) => {
+    const own = workedOn.get(id);
+    if (!own) return [];
+    return diagnosis.ideas.filter((one) => isHeld(one) && !own.includes(one.id)).map(({ id: idea }) => ({ id, name, idea }));
+  });
 }
 
 /** Ideas stand first, who goes on last. */
@@ -135,6 +191,7 @@ function bestKey(options: readonly Option[], keys: readonly GroupKey[]): GroupKe
 function groupOf(
   key: GroupKey,
   members: readonly { readonly pupil: PupilPicture; readonly isMoved: boolean }[],
+  also: readonly MisconceptionId[],
   picture: ClassPicture,
 ): Group {
   const pupils = members.map(({ pupil, isMoved }) => ({ id: pupil.id, name: pupil.name, moved: isMoved }));
@@ -143,10 +200,12 @@ function groupOf(
   const ideas = likelyIn(members.map(({ pupil }) => pupil));
   if (kind === 'idea') {
     const idea = id as MisconceptionId;
-    const holders = picture.ideas.find((one) => one.id === idea)?.holders.filter(({ pupilId }) => ids.has(pupilId)) ?? [];
+    const worked = [idea, ...also];
+    const holders = picture.ideas.filter((one) => worked.includes(one.id)).flatMap((one) => one.holders.filter(({ pupilId }) => ids.has(pupilId))); // prettier-ignore
     const rung = holders.length > 0 ? mostOf(holders.map((one) => one.rung)) : (picture.rungs.at(-1) ?? 'whole-hours');
-    const { name, nextMove } = misconceptionOf(idea);
-    const others = ideas.filter((one) => one.id !== idea);
+    const name = worked.map((one, place) => (place === 0 ? misconceptionOf(one).name : lower(misconceptionOf(one).name))).join(', ');
+    const nextMove = worked.map((one) => misconceptionOf(one).nextMove).join(' ');
+    const others = ideas.filter((one) => !worked.includes(one.id));
     return {
       key,
       name,
@@ -154,7 +213,8 @@ function groupOf(
       pupils,
       reason: ideaReason(holders),
       nextMove,
-      ideas: [{ id: idea, weight: Math.max(1, holders.length) }, ...others],
+      also,
+      ideas: [...worked.map((one) => ({ id: one, weight: Math.max(1, holders.length) })), ...others],
     };
   }
   const rung = id as RungId;
@@ -162,9 +222,11 @@ function groupOf(
   const usual = RUNGS[rung].misconceptions.map((one, place) => ({ id: one, weight: 0.3 / (1 + place) }));
   const all = [...ideas, ...usual.filter((one) => !ideas.some((known) => known.id === one.id))];
   return kind === 'rung'
-    ? { key, name: `${name}, once more`, rung, pupils, reason: rungReason(rung, members), nextMove: `Examples of ${name.toLowerCase()} with the minute ring on, then without it; each pupil sets and reads.`, ideas: all } // prettier-ignore
-    : { key, name: `Ready for ${name.toLowerCase()}`, rung, pupils, reason: nextReason(members), nextMove: `Begin ${name.toLowerCase()}: sweep to it and back, then the first examples.`, ideas: all }; // prettier-ignore
+    ? { key, name: `${name}, once more`, rung, pupils, also: [], reason: rungReason(rung, members), nextMove: `Examples of ${name.toLowerCase()} with the minute ring on, then without it; each pupil sets and reads.`, ideas: all } // prettier-ignore
+    : { key, name: `Ready for ${name.toLowerCase()}`, rung, pupils, also: [], reason: nextReason(members), nextMove: `Begin ${name.toLowerCase()}: sweep to it and back, then the first examples.`, ideas: all }; // prettier-ignore
 }
+
+const lower = (name: string) => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 
 /** Ideas of some pupils, each counted by how sure it is, those that are worth a question. */
 function likelyIn(pupils: readonly PupilPicture[]): LikelyIdea[] {
@@ -191,10 +253,11 @@ function rungReason(rung: RungId, members: readonly { readonly pupil: PupilPictu
   const withIdea = members.filter(({ pupil }) => pupil.diagnosis.ideas.some(isHeld)).length;
   const others = members.filter(({ pupil }) => !pupil.diagnosis.ideas.some(isHeld));
   const count = (word: string) => others.filter(({ pupil }) => pupil.mastery[rung]?.word === word).length;
-  const [nearly, notYet] = [count('nearly'), count('not-yet')];
-  const elsewhere = others.length - nearly - notYet;
+  const [nearly, partly, notYet] = [count('nearly'), count('partly'), count('not-yet')];
+  const elsewhere = others.length - nearly - partly - notYet;
   const parts = [
     nearly > 0 ? `${RUNGS[rung].name} is nearly there for ${nearly}` : '',
+    partly > 0 ? `${RUNGS[rung].name} is there now and then for ${partly}` : '',
     notYet > 0 ? `${RUNGS[rung].name} is not yet there for ${notYet}` : '',
     elsewhere > 0 ? `${elsewhere} ${elsewhere === 1 ? 'is' : 'are'} on a rung close by` : '',
     withIdea > 0 ? `${withIdea} ${withIdea === 1 ? 'has an idea of their own' : 'have ideas of their own'} to work on` : '',

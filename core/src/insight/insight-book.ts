@@ -6,6 +6,7 @@ import type { MisconceptionId } from '../misconceptions/registry.js';
 import { changeBetween, type ClassChange } from './change.js';
 import { classPicture, isHeld, pupilPicture, type ClassPicture, type PupilPicture } from './class-picture.js';
 import type { InsightAnswer } from './insight-answer.js';
+import { unusualIn } from './unusual.js';
 import { masteryAnswer, masteryOf, type Mastery } from './mastery.js';
 
 /** Which answers somebody wants to see; all that is named must fit. */
@@ -54,7 +55,7 @@ export class InsightBook {
 
   /** The class at a moment, put together from its pupils. */
   picture(pupils: readonly PupilPicture[], nowMs: number): ClassPicture {
-    return classPicture(pupils, (id) => this.byId.get(id)!, nowMs);
+    return classPicture(pupils, (id) => this.byId.get(id)!, nowMs, unusualIn(this.byPupil, nowMs));
   }
 
   /** What changed between two moments. */

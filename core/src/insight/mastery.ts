@@ -3,7 +3,7 @@ import { isRightVerdict } from '../question-kinds/verdict.js';
 import type { InsightAnswer } from './insight-answer.js';
 import { BEFORE, FORGETTING_DAYS, HIGHEST, INTERVAL, LEVELS, LOWEST, SPREAD_A_LESSON, WORDS } from './mastery-model.js';
 
-export type MasteryWord = 'sure' | 'nearly' | 'not-yet' | 'too-few';
+export type MasteryWord = 'sure' | 'nearly' | 'partly' | 'not-yet' | 'too-few';
 
 /** How far a pupil has come on a rung, as it is today. The word comes first; the numbers are for whoever asks. */
 export interface Mastery {
@@ -115,11 +115,19 @@ function describe(belief: Float64Array, answers: number): Pick<Mastery, 'word' |
   const variance = belief.reduce((sum, weight, level) => sum + weight * (CHANCES[level]! - mean) ** 2, 0);
   const interval = [quantile(belief, (1 - INTERVAL) / 2), quantile(belief, (1 + INTERVAL) / 2)] as const;
   const atLeast = (chance: number) => belief.reduce((sum, weight, level) => sum + (CHANCES[level]! >= chance ? weight : 0), 0);
-  const { leastAnswers, widest, sure, notYet } = WORDS;
+  const { leastAnswers, widest, sure, nearly, notYet } = WORDS;
   const isUnknown = answers < leastAnswers || interval[1] - interval[0] > widest;
   const isSure = atLeast(sure.mastery) >= sure.belief;
   const isNotYet = 1 - atLeast(notYet.mastery) >= notYet.belief;
-  const word = isUnknown ? 'too-few' : isSure ? 'sure' : isNotYet ? 'not-yet' : 'nearly';
+  const word = isUnknown
+    ? 'too-few'
+    : isSure
+      ? 'sure'
+      : isNotYet
+        ? 'not-yet'
+        : atLeast(nearly.mastery) >= nearly.belief
+          ? 'nearly'
+          : 'partly';
   return { word, mean, spread: Math.sqrt(variance), interval };
 }
 

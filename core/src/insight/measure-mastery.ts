@@ -43,7 +43,7 @@ export function measureMastery(learners: number, seed: number): MeasuredMastery 
       const width = some.reduce((sum, one) => sum + one.width, 0) / Math.max(1, some.length);
       return { answers, learners: some.length, covered: share(some), width };
     }),
-    words: ['sure', 'nearly', 'not-yet', 'too-few'].map((word) => {
+    words: ['sure', 'nearly', 'partly', 'not-yet', 'too-few'].map((word) => {
       const truths = cases
         .filter((one) => one.word === word)
         .map(({ truth }) => truth)

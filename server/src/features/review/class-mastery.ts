@@ -27,7 +27,7 @@ export async function classMastery(lines: AsyncIterable<string>, pupils: readonl
   for (const own of answers.values()) {
     await setImmediate();
     for (const [rung, given] of own) {
-      const counts = words.get(rung) ?? { sure: 0, nearly: 0, 'not-yet': 0, 'too-few': 0 };
+      const counts = words.get(rung) ?? { sure: 0, nearly: 0, partly: 0, 'not-yet': 0, 'too-few': 0 };
       given.sort((one, other) => one.atMs - other.atMs);
       counts[masteryOf(given, nowMs).word] += 1;
       words.set(rung, counts);

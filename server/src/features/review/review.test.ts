@@ -53,7 +53,7 @@ describe('a corrected mark', () => {
     expect(back.json()).toMatchObject({ mark: { verdict: 'partly' }, correction: null });
     expect((await verdicts())[0]![0]).toBe('partly');
     const { rungs } = (await teacher.send('GET', `/api/classes/${room.detail.classId}/mastery`)).json();
-    expect(rungs).toEqual([{ rung: 'half-past', words: { sure: 0, nearly: 0, 'not-yet': 0, 'too-few': 1 } }]);
+    expect(rungs).toEqual([{ rung: 'half-past', words: { sure: 0, nearly: 0, partly: 0, 'not-yet': 0, 'too-few': 1 } }]);
     // What was marked at first was never written over, and what was corrected is still on record.
     const rows = school.store.sqlite.prepare('SELECT verdict FROM (SELECT mark, json_extract(mark, ?) AS verdict FROM response)').all('$.verdict'); // prettier-ignore
     expect(rows).toEqual([{ verdict: 'partly' }]);

@@ -1,7 +1,8 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { RouterLink } from '@angular/router';
-import { misconceptionOf, RUNGS, type Holder, type MisconceptionId } from '@zeitpunkt/core';
+import { misconceptionOf, RUNGS, type Holder, type IdeaFinding, type MisconceptionId } from '@zeitpunkt/core';
+import { notAskedFor } from '../../shared/diagnosis/sureness-words';
 import { Chart, type ChartOf, type ChartPressed } from '../../ui/chart';
 import { ClassReviewStore } from './class-review-store';
 
@@ -35,7 +36,7 @@ import { ClassReviewStore } from './class-review-store';
                       <th scope="row">
                         <a [routerLink]="['../pupils', holder.pupilId]">{{ holder.name }}</a>
                       </th>
-                      <td>{{ holder.finding.sureness }}</td>
+                      <td>{{ holder.finding.sureness }}{{ asked(holder.finding) }}</td>
                       <td>
                         <button type="button" class="link" (click)="open(holder)">
                           {{ holder.finding.hits }} of {{ holder.finding.chances }} answers<span class="heard-only">
@@ -127,6 +128,11 @@ import { ClassReviewStore } from './class-review-store';
 export class LookIdeas {
   protected readonly store = inject(ClassReviewStore);
   protected readonly rungs = RUNGS;
+  /** ", not asked for 6 weeks" */
+  protected readonly asked = (finding: IdeaFinding): string => {
+    const since = notAskedFor(finding, this.store.insight()!.picture.nowMs);
+    return since && `, ${since}`;
+  };
   protected readonly ideas = computed(() =>
     this.store.insight()!.picture.ideas.map(({ id, holders }) => {
       const { name, whatThePupilDoes: does, nextMove } = misconceptionOf(id);

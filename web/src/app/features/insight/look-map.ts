@@ -18,7 +18,7 @@ import { masteryMap } from './mastery-map';
 export class LookMap {
   protected readonly store = inject(ClassReviewStore);
   protected readonly words = MASTERY_WORDS;
-  protected readonly legend: readonly MasteryWord[] = ['sure', 'nearly', 'not-yet', 'too-few'];
+  protected readonly legend: readonly MasteryWord[] = ['sure', 'nearly', 'partly', 'not-yet', 'too-few'];
   protected readonly intervalWords = intervalWords;
   protected readonly withIntervals = signal(false);
   protected readonly picture = computed(() => this.store.insight()!.picture);
@@ -30,7 +30,15 @@ export class LookMap {
     this.picture().rungs.map((id) => {
       const all = this.picture().pupils.flatMap(({ mastery }) => mastery[id]?.word ?? []);
       const count = (word: string) => all.filter((one) => one === word).length;
-      return { id, name: RUNGS[id].name, sure: count('sure'), nearly: count('nearly'), notYet: count('not-yet'), tooFew: count('too-few') };
+      return {
+        id,
+        name: RUNGS[id].name,
+        sure: count('sure'),
+        nearly: count('nearly'),
+        partly: count('partly'),
+        notYet: count('not-yet'),
+        tooFew: count('too-few'),
+      };
     }),
   );
   protected readonly lessons = computed(() => this.store.insight()!.lessons.filter(({ answers }) => answers > 0));

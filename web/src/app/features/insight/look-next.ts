@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
 import { Router, RouterLink } from '@angular/router';
-import { dayWords, type Group, type GroupKey } from '@zeitpunkt/core';
+import { dayWords, misconceptionOf, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
 import { ClassReviewStore } from './class-review-store';
 import { GroupCard } from './group-card';
 
@@ -40,6 +40,32 @@ import { GroupCard } from './group-card';
         <p>There are no groups yet: too little has been answered.</p>
       }
     </div>
+    @if (unusual().length) {
+      <h2 id="unusual">Worth a question</h2>
+      <p class="facts">Something about these answers is unusual. It is a hint to ask about, and may have a good reason.</p>
+      <ul aria-labelledby="unusual">
+        @for (one of unusual(); track one.key) {
+          <li>
+            <a [routerLink]="['../pupils', one.id]">{{ one.name }}</a>: {{ one.words }}
+          </li>
+        }
+      </ul>
+    }
+    @if (store.groups()?.besides; as besides) {
+      @if (besides.length) {
+        <h2 id="besides">Besides, at their own pace</h2>
+        <p class="facts">
+          What these pupils hold as well and their group does not work on: a few questions of their own beside the lesson.
+        </p>
+        <ul aria-labelledby="besides">
+          @for (one of besides; track one.id + one.idea) {
+            <li>
+              <a [routerLink]="['../pupils', one.id]">{{ one.name }}</a>: {{ ideaName(one.idea) }}
+            </li>
+          }
+        </ul>
+      }
+    }
     @if (store.groups()?.lookFirst; as first) {
       @if (first.length) {
         <h2 id="look-first">Look first</h2>
@@ -82,8 +108,23 @@ export class LookNext {
   protected readonly store = inject(ClassReviewStore);
   private readonly router = inject(Router);
   protected readonly words = dayWords;
+  protected readonly ideaName = (id: MisconceptionId): string => misconceptionOf(id).name;
   protected readonly date = linkedSignal<string | null>(() => this.store.days()[0] ?? null);
   protected readonly groups = computed(() => this.store.groups()?.groups ?? []);
+  /** Answers that changed abruptly, or equal a neighbour's, with the names. */
+  protected readonly unusual = computed(() => {
+    const { pupils, unusual } = this.store.insight()!.picture;
+    const nameOf = (id: string) => pupils.find((one) => one.id === id)?.name ?? '';
+    return unusual.map((one) => ({
+      key: `${one.why} ${one.pupilId} ${one.sessionId} ${one.why === 'alike' ? one.withId : ''}`,
+      id: one.pupilId,
+      name: nameOf(one.pupilId),
+      words:
+        one.why === 'changed'
+          ? `${one.before[0]} of ${one.before[1]} right, then ${one.after[0]} of ${one.after[1]}, in one lesson`
+          : `the same ${one.same} rare mistakes as ${nameOf(one.withId)}`,
+    }));
+  });
   /** Where a pupil can be put: any group that there is. */
   protected readonly places = computed(() => this.groups().map(({ key, name }): { key: GroupKey; name: string } => ({ key, name })));
 

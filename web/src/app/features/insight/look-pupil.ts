@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { dayOf, dayWords, misconceptionOf, RUNG_IDS, RUNGS, type IdeaFinding, type MasteryPoint, type RungId } from '@zeitpunkt/core';
-import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
+import { ideaWords, notAskedFor, worthSaying } from '../../shared/diagnosis/sureness-words';
 import { intervalWords, MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { Chart, type ChartOf } from '../../ui/chart';
 import { Confirm } from '../../ui/confirm';
@@ -24,6 +24,7 @@ export class LookPupil {
   protected readonly words = MASTERY_WORDS;
   protected readonly intervalWords = intervalWords;
   protected readonly ideaWords = ideaWords;
+  protected readonly notAskedFor = notAskedFor;
   protected readonly withIntervals = signal(false);
   protected readonly weeks = signal<readonly MasteryPoint[]>([]);
   protected readonly pupils = computed(() => this.store.insight()!.picture.pupils);

@@ -2,18 +2,20 @@ import { RUNGS, type ClassPicture, type MasteryWord } from '@zeitpunkt/core';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import type { ChartInks, ChartOf } from '../../ui/chart';
 
-const ORDER: readonly MasteryWord[] = ['too-few', 'not-yet', 'nearly', 'sure'];
+const ORDER: readonly MasteryWord[] = ['too-few', 'not-yet', 'partly', 'nearly', 'sure'];
 
 /** Each word has a sign in its cell, so that nobody needs the colours. */
 const colourOf = (inks: ChartInks): Record<MasteryWord, string> => ({
   'too-few': inks.sheet,
   'not-yet': inks.wrong,
+  partly: inks.sheet,
   nearly: inks.accent,
   sure: inks.right,
 });
 const inkOn = (inks: ChartInks): Record<MasteryWord, string> => ({
   'too-few': inks.soft,
   'not-yet': inks.sheet,
+  partly: inks.ink,
   nearly: '#1d2433',
   sure: inks.sheet,
 });

@@ -46,7 +46,7 @@ beforeEach(
       [PLAN]: { revision: 0, plan: NEW_PLAN },
       [START]: {},
       'GET /api/classes/c1/mastery': {
-        rungs: [{ rung: 'half-past', words: { sure: 14, nearly: 8, 'not-yet': 0, 'too-few': 4 } }],
+        rungs: [{ rung: 'half-past', words: { sure: 14, nearly: 8, partly: 0, 'not-yet': 0, 'too-few': 4 } }],
       },
       'GET /api/sessions/s1': { live: { responses: [] } },
       'GET /api/sessions/s2': { live: { responses: [] } },

@@ -108,7 +108,7 @@ export class RungList {
 
 /** "14 sure, 8 nearly, 3 not yet": of the others too few answers came lately to say. */
 function masteryInShort(words: ClassMastery['rungs'][number]['words']): string {
-  const said = (['sure', 'nearly', 'not-yet'] as const).flatMap((word) =>
+  const said = (['sure', 'nearly', 'partly', 'not-yet'] as const).flatMap((word) =>
     words[word] > 0 ? [`${words[word]} ${MASTERY_WORDS[word].words}`] : [],
   );
   return said.length > 0 ? said.join(', ') : MASTERY_WORDS['too-few'].words;

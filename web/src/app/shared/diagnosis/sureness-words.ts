@@ -15,6 +15,15 @@ export function worthSaying({ ideas }: Diagnosis): readonly IdeaFinding[] {
   return held.length > 0 ? held : ideas.filter(({ hits, probability }) => hits > 0 && probability > 0.15).slice(0, 2);
 }
 
+/** "not asked for 6 weeks", where that is long: what was settled may have gone since. */
+export function notAskedFor({ lastAskedMs }: Pick<IdeaFinding, 'lastAskedMs'>, nowMs: number): string {
+  const weeks = Math.floor((nowMs - lastAskedMs) / MS_PER_WEEK);
+  return weeks < LONG_WEEKS ? '' : `not asked for ${weeks} weeks`;
+}
+
+const MS_PER_WEEK = 7 * 86_400_000;
+const LONG_WEEKS = 2;
+
 /** "Nearest hour: settled, 3 of 4 chances". */
 export function ideaWords({ id, sureness, hits, chances }: IdeaFinding): string {
   return `${misconceptionOf(id).name}: ${SURENESS_WORDS[sureness]}, ${hits} of ${chances} ${chances === 1 ? 'chance' : 'chances'}`;

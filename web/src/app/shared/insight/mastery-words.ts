@@ -4,6 +4,7 @@ import type { Mastery, MasteryWord } from '@zeitpunkt/core';
 export const MASTERY_WORDS: Record<MasteryWord, { readonly words: string; readonly sign: string }> = {
   sure: { words: 'sure', sign: '✓' },
   nearly: { words: 'nearly', sign: '◐' },
+  partly: { words: 'now and then', sign: '◔' },
   'not-yet': { words: 'not yet', sign: '○' },
   'too-few': { words: 'too few answers to say', sign: '?' },
 };
