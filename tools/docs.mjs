@@ -23,7 +23,8 @@ writeFileSync(
   `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code and one plain sentence.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n`,
 );
 const core = await load('core/src/index.ts', 'core');
-writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));
+const { predictionsOf } = await load('core/src/question-kinds/predictions.ts', 'predictions');
+writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage({ ...core, predictionsOf }));
 const { measureDiagnosis, measureLettingGo } = await load('core/src/diagnosis/measure.ts', 'measure');
 const MODEL = await load('core/src/diagnosis/model.ts', 'model');
 const { measureMastery } = await load('core/src/insight/measure-mastery.ts', 'measure-mastery');
