@@ -1,5 +1,5 @@
 import { kindOf, type Item } from '../question-kinds/registry.js';
-import { minuteOfHour } from '../time/second-of-day.js';
+import { hour24, minuteOfHour } from '../time/second-of-day.js';
 import { RUNGS, type RungId } from './registry.js';
 import type { Rung } from './rung.js';
 
@@ -11,6 +11,8 @@ function newOn(rung: Rung): ReadonlySet<number> {
 
 /** Units that a lesson about the day, and one about seconds, is about. */
 const UNITS_OF_THE_DAY: ReadonlySet<string> = new Set(['hours-in-day', 'rounds-in-day']);
+
+const isBeyondTwelve = (item: Item): boolean => kindOf(item).timesOf(item).some((at) => hour24(at) === 0 || hour24(at) >= 12); // prettier-ignore
 
 /** Whether a question asks what a rung is about, and not only what was known before. */
 export function isAboutGoal(id: RungId, item: Item): boolean {
@@ -25,6 +27,8 @@ export function isAboutGoal(id: RungId, item: Item): boolean {
   if (item.kind === 'units')
     return id === 'seconds' ? item.asks === 'seconds-in-minute' : UNITS_OF_THE_DAY.has(item.asks) && id !== 'durations';
   if (!rung.goalKinds.includes(item.kind)) return false;
+  // Before noon a 24-hour clock shows nothing new.
+  if (id === 'hours-24' && item.kind !== 'sensible-time' && !isBeyondTwelve(item)) return false;
   switch (item.kind) {
     case 'read-dial':
       return item.as === 'of-24';

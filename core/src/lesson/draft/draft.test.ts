@@ -22,13 +22,20 @@ const wish = (change: Partial<DraftWish> = {}): DraftWish => ({
   ...change,
 });
 
+/** Lessons of twenty minutes, each drafted once. */
+const drafted = new Map<string, Lesson>();
+function twentyMinutes(rung: RungId, seed: number): Lesson {
+  const key = `${rung} ${seed}`;
+  if (!drafted.has(key)) drafted.set(key, draftLesson(wish({ rung, minutes: 20, seed })));
+  return drafted.get(key)!;
+}
+
 test.each(RUNG_IDS)('a draft on %s is within 5 %% of any length, on its rung, and asks in both directions', (rung) => {
   for (const [minutes, seed] of [
     [5, 1],
     [20, 2],
-    [40, 1],
   ] as const) {
-    const lesson = draftLesson(wish({ rung, minutes, seed }));
+    const lesson = minutes === 20 ? twentyMinutes(rung, seed) : draftLesson(wish({ rung, minutes, seed }));
     const { totalMs, steps } = prepareLesson(lesson);
     expect([minutes, Math.abs(totalMs / (minutes * 60_000) - 1) <= 0.05]).toEqual([minutes, true]);
     const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
@@ -94,14 +101,6 @@ test('what the class holds is talked about, at a time where it matters; its own 
   expect(texts).toContain('Next time: five-minute steps past the hour.');
 });
 
-/** Lessons of twenty minutes, each drafted once. */
-const drafted = new Map<string, Lesson>();
-function twentyMinutes(rung: RungId, seed: number): Lesson {
-  const key = `${rung} ${seed}`;
-  if (!drafted.has(key)) drafted.set(key, draftLesson(wish({ rung, minutes: 20, seed })));
-  return drafted.get(key)!;
-}
-
 test.each(RUNG_IDS)(
   'a draft on %s names its traps, asks nothing that was just shown and teaches nothing as new that was just asked',
   (rung) => {
@@ -159,7 +158,7 @@ test('a lesson for a group talks about its idea, whatever the rung', () => {
     for (const misconception of [usual[0]!, usual.at(-1)!]) {
       const { beats } = draftLesson(wish({ rung, minutes: 5, insight: { misconceptions: [misconception] } }));
       const isTalk = beats.some(
-        (beat) => (beat.kind === 'mistake' && beat.misconception === misconception) || (beat.kind === 'say' && /a slip that many make/.test(beat.text)), // prettier-ignore
+        (beat) => (beat.kind === 'mistake' && beat.misconception === misconception) || (beat.kind === 'say' && /Many slip here/.test(beat.text)), // prettier-ignore
       );
       expect([rung, misconception, isTalk]).toEqual([rung, misconception, true]);
     }

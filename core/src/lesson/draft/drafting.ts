@@ -100,7 +100,7 @@ export class Drafting {
     for (let index = 0; index < rounds; index++) {
       if (extras >= FADES_FROM && index === Math.floor(part.examples / 2)) this.fade();
       if (index < part.examples) this.trickyExample(index);
-      if (index === 0 && extras >= CONTRAST_FROM) this.contrast();
+      if (extras >= CONTRAST_FROM) this.contrast();
       if (index < part.turns && !this.chosenTurn()) this.neededTurn();
     }
     for (let index = 0; index < part.mistakes; index++) this.mistake(index);
@@ -175,7 +175,9 @@ export class Drafting {
 
   /** A new time of the rung that nobody was asked for yet. */
   private exampleTime(): SecondOfDay {
-    const draws = Array.from({ length: MOST_DRAWS }, () => this.times.peek({ isNew: true }));
+    // Before noon there is nothing to add.
+    const hours = this.wish.rung === 'hours-24' ? ({ hours: [13, 21] } as const) : {};
+    const draws = Array.from({ length: MOST_DRAWS }, () => this.times.peek({ isNew: true, ...hours }));
     const { picker } = this;
     const isNew = (at: SecondOfDay) => !picker.wasAsked(at) && !picker.wasShown(at);
     return this.times.use(draws.find((at) => isNew(at) && picker.isFree(at)) ?? draws.find(isNew) ?? draws.find((at) => !picker.wasAskedLately(at)) ?? draws[0]!); // prettier-ignore
@@ -210,8 +212,9 @@ export class Drafting {
   private contrast(): void {
     const { contrast } = this.rung;
     if (!contrast || this.wasContrasted) return;
-    this.wasContrasted = true;
     const [left, right] = contrast.times.map(({ hour, minute }) => secondOfDay(hour, minute)) as [SecondOfDay, SecondOfDay];
+    if (this.picker.wasAskedLately(left) || this.picker.wasAskedLately(right)) return;
+    this.wasContrasted = true;
     for (const at of [left, right]) this.picker.show(at);
     const { settings } = this.wish;
     this.beats.push({
@@ -308,7 +311,9 @@ export class Drafting {
       if (!this.anyWrongReading(0)) this.goalTurn();
       return;
     }
-    this.say(this.texts.somebody(sayToPupilWhile(idea, kindOf(item).doing(item), settings)));
+    // What a pupil would be asked about an answer of their own is left out.
+    const said = sayToPupilWhile(idea, kindOf(item).doing(item), settings).replace(/(?<=[.!:] )[^.!?]*\?$/, '');
+    this.say(this.texts.somebody(said.trim()));
     this.askMade(item);
   }
 

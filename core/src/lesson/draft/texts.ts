@@ -63,7 +63,7 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
       'Now stop, think, and answer. Then go on.',
       'Press pause. I’ll wait for you.',
     ],
-    somebody: (said) => `Here is a slip that many make. ${said} Try it yourself.`,
+    somebody: (said) => `Many slip here. ${said} Try it yourself.`,
     sameTrap: [
       'Now one with the same trap. Don’t let it catch you.',
       'The trap is here, too. Can you see it?',
@@ -103,7 +103,7 @@ export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
       'Halt hier an, denk nach und antworte. Dann geht es weiter.',
       'Mach hier eine Pause. Ich warte auf dich.',
     ],
-    somebody: (said) => `Hier ist ein Fehler, den viele machen. ${said} Probier es selbst.`,
+    somebody: (said) => `Hier passiert vielen ein Fehler. ${said} Probier es selbst.`,
     sameTrap: [
       'Jetzt eine mit derselben Falle. Lass dich nicht hereinlegen.',
       'Auch hier steckt die Falle. Siehst du sie?',

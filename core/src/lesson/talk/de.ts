@@ -173,7 +173,7 @@ export const german: Talk = {
     if (minute === 1) return 'Der lange Zeiger steht einen Strich nach der 12: eine Minute.';
     if (minute < 5) return `Strich für Strich von der 12: ${countedTo(minute, ' und')} Minuten.`;
     if (minute === 5) return 'Von der 12 bis zur 1: 5 Minuten.';
-    const half = minute === 30 ? `: auf halbem Weg zur ${nextHour12(hour12(at))}` : '';
+    const half = minute === 30 ? `, auf halbem Weg zur ${nextHour12(hour12(at))}` : '';
     const part = SHORT_PART[minute];
     if (part) return `Der lange Zeiger steht auf der ${minute / 5}, ${part} herum: ${minute} Minuten${half}.`;
     return `In Fünfern von der 12: ${countedTo(minute, ' und')} Minuten.`;

@@ -62,7 +62,10 @@ export const writeWords: QuestionKind<WriteWordsItem, WriteWordsResponse, WriteW
   predict(item, acts, settings) {
     const lines = linesOf(item, settings);
     const said = timesSaid(item, acts, settings).map((at) => acts.word(at).slice(0, lines));
-    return said.flatMap((wordings) => (wordings.length > 0 ? [give(wordings)] : []));
+    // Who has one wording only leaves the other line empty.
+    return said.flatMap((wordings) =>
+      wordings.length > 0 ? [give(Array.from({ length: lines }, (_, line) => wordings[line] ?? ''))] : [],
+    );
   },
   isSame(_item, predicted, given, settings) {
     // Whichever wordings they chose for what they meant, and in whatever order.
