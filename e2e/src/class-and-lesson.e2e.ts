@@ -35,13 +35,13 @@ test('a lesson follows another school from its sheet on; two windows do not over
   const script = new ScriptPage(page);
   await script.open('Half past at the harbour');
   await script.about();
-  await expect(page.getByText('It has passed 12, and 1 comes next: 12.')).toBeVisible();
+  await expect(page.getByText('It has passed 12, and 1 comes next: the hour is 12.')).toBeVisible();
   const other = await page.context().newPage();
   await other.goto(page.url());
   const there = new ScriptPage(other);
   await there.about();
   await page.getByRole('button', { name: 'step back to the one before' }).click();
-  await expect(page.getByText('Step back to the numeral before it: 12.')).toBeVisible();
+  await expect(page.getByText('Step back to the numeral before it: that is 12.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   await there.write('Title', 'Half past at the pier');
@@ -56,7 +56,7 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await teacher.goTo('Worked example');
   await teacher.next();
   await teacher.next();
-  await expect(page.getByText('Step back to the numeral before it: 4.')).toBeVisible();
+  await expect(page.getByText('Step back to the numeral before it: that is 4.')).toBeVisible();
 });
 
 test('a dial built in two windows is lost in neither', async ({ teacher, server }) => {

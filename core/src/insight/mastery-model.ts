@@ -29,7 +29,7 @@ export const WORDS = {
   /** *Sure*: it is believed so strongly that mastery is at least so high. */
   sure: { mastery: 0.75, belief: 0.8 },
   /** *Nearly*: believed so strongly to be at least so high; what is neither this nor *not yet* is *now and then*. */
-  nearly: { mastery: 0.6, belief: 0.75 },
+  nearly: { mastery: 0.6, belief: 0.65 },
   /** *Not yet*: the same of mastery being lower. */
   notYet: { mastery: 0.6, belief: 0.75 },
 } as const;
