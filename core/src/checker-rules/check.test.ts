@@ -13,7 +13,7 @@ import { kindOf, type Item } from '../question-kinds/registry.js';
 const timesOfItem = (item: Item) => kindOf(item).timesOf(item);
 
 /** A sound lesson of about six minutes, to be broken. */
-const SOUND = draftLesson({ rung: 'quarter-past', minutes: 10, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 4 });
+const SOUND = draftLesson({ rung: 'quarter-past', minutes: 10, delivery: 'live', settings: DEFAULT_SETTINGS, seed: 1 });
 const rulesOf = (lesson: Lesson) => checkLesson(lesson).map(({ rule }) => rule);
 const beatsOf = (change: (beat: Beat, index: number) => Beat): Lesson => ({ ...SOUND, beats: SOUND.beats.map(change) });
 const itemsOf = (change: (item: Item, index: number) => Item): Lesson => ({ ...SOUND, items: SOUND.items.map(change) });

@@ -1,9 +1,9 @@
 import { isAboutGoal } from '../ladder/goal.js';
 import { RUNGS } from '../ladder/registry.js';
 import type { Rung } from '../ladder/rung.js';
-import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
+import { beforeGoodbye, dialHour, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import { thinkSecondsFor } from '../lesson/think-times.js';
-import { QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
+import { kindOf, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
 import { seededRng } from '../rehearsal/rng.js';
 import type { CheckerRule } from './rule.js';
 
@@ -38,7 +38,7 @@ export const goalNotAsked: CheckerRule = {
             // As many as are needed for half of them to be about it.
             const more = isFew ? asked.length - 2 * about.length : 1;
             return Array.from({ length: more }, (_, index) => index).reduce((so, index) => {
-              const item = goalItem(index);
+              const item = goalItem(index, so.items.at(-1));
               return item ? withQuestion(so, beforeGoodbye(so), item, thinkSecondsFor(item.kind, rung)) : so;
             }, one);
           },
@@ -46,12 +46,13 @@ export const goalNotAsked: CheckerRule = {
       },
     ];
 
-    function goalItem(seed: number): Item | null {
+    function goalItem(seed: number, before: Item | undefined): Item | null {
       const rng = seededRng(lesson.items.length + 3 + 17 * seed);
       const { kinds, goalKinds = kinds }: Rung = RUNGS[rung!];
       for (let draw = 0; draw < MOST_DRAWS; draw++) {
         const item = QUESTION_KINDS[goalKinds[draw % goalKinds.length]!].make('new', rng, RUNGS[rung!], lesson.settings) as Item;
-        if (isAboutGoal(rung!, item)) return item;
+        const [hour, hourBefore] = [item, before].map((one) => one && kindOf(one).timesOf(one).map(dialHour)[0]);
+        if (isAboutGoal(rung!, item) && (hour === undefined || hour !== hourBefore)) return item;
       }
       return null;
     }

@@ -9,7 +9,7 @@ const made = new WeakMap<LessonSettings, Map<string, Acts>>();
 export function actsOf(held: readonly MisconceptionId[], settings: LessonSettings): Acts {
   let known = made.get(settings);
   if (!known) made.set(settings, (known = new Map<string, Acts>()));
-  const key = held.join();
+  const key = held.length === 1 ? held[0]! : held.join();
   let acts = known.get(key);
   if (!acts) {
     acts = held.reduce<Acts>((so, id) => ({ ...so, ...misconceptionOf(id).distorts(so, settings) }), rightActs(settings));

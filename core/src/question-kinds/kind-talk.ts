@@ -85,7 +85,8 @@ export const partRight = (part: 'hourRight' | 'minutesRight', settings: LessonSe
 /** The count to the minutes of a time, once more. */
 export function countOnceMore(at: SecondOfDay, settings: LessonSettings): string {
   const talk = talkOf(settings);
-  return minuteOfHour(at) === 0
+  // Halves and quarters are seen, not counted.
+  return minuteOfHour(at) % 15 === 0
     ? talk.minuteReason(at)
     : minuteOfHour(at) < 6
       ? talk.shortMinutes(at)

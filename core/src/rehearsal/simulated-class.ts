@@ -4,6 +4,11 @@ import type { Rng } from './rng.js';
 
 /** Shares of a class that knows a rung half: who holds no wrong idea of it, one, or two. */
 const [HOLDS_NONE, HOLDS_ONE] = [0.55, 0.85];
+/** Habits of children: see PupilHabits. */
+const KNOWS_BY_HEART = 0.6;
+const ONLY_READS = 0.3;
+const MOST_UNEVEN = 0.2;
+const MOST_USUAL = 0.5;
 /** From the quick to the slow, as median response times on the first rung, in milliseconds. */
 const [QUICK_MS, SLOW_MS] = [6000, 14_000];
 
@@ -20,9 +25,16 @@ export function simulatedClass(size: number, usual: readonly MisconceptionId[], 
     const ideas = Array.from({ length: held }, () => usual[Math.floor(rng() ** 2 * usual.length)]!);
     return {
       misconceptions: [...new Set(ideas)],
-      firmness: 0.75 + 0.2 * rng(),
+      firmness: 0.6 + 0.35 * rng(),
       carelessness: 0.15 * rng(),
       paceMs: QUICK_MS + (SLOW_MS - QUICK_MS) * rng(),
+      // Who knows full hours by heart, who sets right what they read wrong, and how much that differs from kind to kind.
+      habits: {
+        ...(rng() < KNOWS_BY_HEART && { byHeart: rng() < 0.5 ? ('hours' as const) : ('halves' as const) }),
+        ...(rng() < ONLY_READS && { onlyReads: true as const }),
+        uneven: MOST_UNEVEN * rng(),
+        usualMistakes: MOST_USUAL * rng(),
+      },
     };
   });
 }

@@ -36,6 +36,8 @@ const NEXT_SEED = 7919;
 
 /** Parts that are added to the shortest lesson at most. */
 const MOST_EXTRAS = 70;
+/** What the shortest lesson usually takes, and each further part, in milliseconds: where the search begins. */
+const USUAL_MS = { shortest: 240_000, part: 38_000 } as const;
 /** How far think times are stretched or cut to meet the target, as a part of what they should be. */
 const STRETCH = [0.6, 1.7] as const;
 
@@ -65,12 +67,17 @@ function draftOnce(wish: DraftWish): Lesson {
     }
     return known;
   };
-  // Lessons grow with their parts: the first that is as long as wished lies between two that are halved again and again.
+  // Lessons grow with their parts: the first that is as long as wished lies between two that come nearer and nearer, the next
+  // one guessed by what a part takes.
   let [tooShort, longEnough] = [-1, MOST_EXTRAS];
+  let guess = Math.round((targetMs - USUAL_MS.shortest) / USUAL_MS.part);
   while (longEnough - tooShort > 1) {
-    const middle = Math.floor((tooShort + longEnough) / 2);
-    if (at(middle).totalMs < targetMs) tooShort = middle;
-    else longEnough = middle;
+    const extras = Math.min(longEnough - 1, Math.max(tooShort + 1, guess));
+    const { totalMs } = at(extras);
+    if (totalMs < targetMs) tooShort = extras;
+    else longEnough = extras;
+    const step = Math.round((targetMs - totalMs) / USUAL_MS.part);
+    guess = extras + (step === 0 ? Math.sign(targetMs - totalMs) : step);
   }
   const near = [longEnough, tooShort, longEnough + 1].filter((extras) => extras >= 0).map((extras) => at(extras));
   const fits = near.map(({ lesson, totalMs }) => fitted(lesson, totalMs, targetMs));

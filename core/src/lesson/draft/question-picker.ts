@@ -1,6 +1,8 @@
 import { isAboutGoal } from '../../ladder/goal.js';
 import { RUNGS, type RungId } from '../../ladder/registry.js';
 import { isOnRung, type Rung } from '../../ladder/rung.js';
+import type { ActId } from '../../acts/acts.js';
+import { changesAnyOf } from '../../misconceptions/distorted-acts.js';
 import type { MisconceptionId } from '../../misconceptions/registry.js';
 import { predictionsBy } from '../../question-kinds/predictions.js';
 import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from '../../question-kinds/registry.js';
@@ -11,10 +13,10 @@ import type { LessonSettings } from '../settings.js';
 /** So many answers are needed before anything can be said of an idea. */
 const WANTED_CHANCES = 3;
 /** Questions that are looked at for each that is asked. */
-const LOOKED_AT = 6;
-const MOST_DRAWS = 24;
+const LOOKED_AT = 5;
+const MOST_DRAWS = 20;
 /** Questions that are drawn to find one for the idea that needs a chance most. */
-const DRAWN_FOR_ONE = 30;
+const DRAWN_FOR_ONE = 18;
 /** What speaks for a question: each chance for an idea that has too few, the goal of the rung; and against it: its kind again. */
 const WORTH = { chance: 1, first: 1.8, goal: 1.2, ahead: 4, again: 0.6, askedBefore: 2.5, shownBefore: 1.5 } as const;
 /** What was shown or asked so lately is not asked or shown again. */
@@ -136,9 +138,11 @@ export class QuestionPicker {
     only: (item: Item) => boolean = () => true,
     draws = DRAWN_FOR_ONE,
   ): Item | null {
-    const first = Math.floor(this.rng() * kinds.length);
+    const able = kinds.filter((kind) => mayShow(id, kind, this.settings));
+    if (able.length === 0) return null;
+    const first = Math.floor(this.rng() * able.length);
     for (let draw = 0; draw < draws; draw++) {
-      const kind = kinds[(first + draw) % kinds.length]!;
+      const kind = able[(first + draw) % able.length]!;
       const item = QUESTION_KINDS[kind].make('', this.rng, this.rung, this.settings) as Item;
       if (this.fits(item) && only(item) && predictionsBy([id], item, this.settings).has(id)) return item;
     }
@@ -170,4 +174,10 @@ export class QuestionPicker {
     const had = this.chances.get(id) ?? 0;
     return had === 0 ? WANTED_CHANCES * WORTH.first : Math.max(0, WANTED_CHANCES - had);
   }
+}
+
+/** Whether an idea changes anything that a kind of question may take. */
+function mayShow(id: MisconceptionId, kind: QuestionKindId, settings: LessonSettings): boolean {
+  const { samples, doing }: { readonly samples: readonly Item[]; doing(item: never): readonly ActId[] } = QUESTION_KINDS[kind];
+  return samples.some((sample) => changesAnyOf(id, doing(sample as never), settings));
 }

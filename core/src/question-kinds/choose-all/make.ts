@@ -53,6 +53,7 @@ function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: Rung,
   ];
   const distractors: Choice[] = [];
   for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
+    if (tellApart(shown, distractors, MOST_DISTRACTORS).length === MOST_DISTRACTORS) break;
     const pose = takenFor(at, from, idea, rung, settings);
     if (pose && isTaken(pose, at, from, idea, settings)) distractors.push({ ...pose, numerals: 'all' });
   }

@@ -34,14 +34,16 @@ export function makeChooseOne(id: string, rng: Rng, wanted: Rung, settings: Less
     const at = timeOnRung(rung, rng);
     const [from, to] = WAYS[Math.floor(rng() * WAYS.length)]!;
     const wrong: Choice[] = [];
+    const right = asChoice(at, to, settings);
     for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
+      // Enough of them: what the other ideas would take need not be found out.
+      if (tellApart([right], wrong, MOST_DISTRACTORS).length === MOST_DISTRACTORS) break;
       for (const choice of mistakenFor(at, from, to, idea, settings)) {
         // Whoever holds the idea must take it in the end: words are understood by them in their own way, too.
         const isTaken = taken({ timeSec: at, from, choices: [choice] }, actsOf([idea], settings), settings).length > 0;
         if (isTaken) wrong.push(choice);
       }
     }
-    const right = asChoice(at, to, settings);
     const choices = [right, ...tellApart([right], wrong, MOST_DISTRACTORS)];
     if (choices.length > 1) return { id, kind: 'choose-one', timeSec: at, from, choices: shuffled(choices, rng) };
   }
