@@ -12,7 +12,7 @@ export const german: Talk = {
   look: 'Wie spät ist es?',
   lookAt(at) {
     if (hour12(at) === 12 && minuteOfHour(at) === 0) return 'Beide Zeiger zeigen nach oben.';
-    return handsTogether(at) ? 'Die Zeiger stehen dicht beieinander. Wie spät ist es?' : 'Wie spät ist es?';
+    return handsTogether(at) ? 'Die Zeiger stehen dicht beieinander.' : 'Wie spät ist es?';
   },
   setTo: (given) => `Stell die Uhr auf ${given}.`,
   means(at, pack) {

@@ -15,7 +15,7 @@ export const english: Talk = {
   look: 'What time is it?',
   lookAt(at) {
     if (hour12(at) === 12 && minuteOfHour(at) === 0) return 'Both hands point up.';
-    return handsTogether(at) ? 'The hands are close together. What time is it?' : 'What time is it?';
+    return handsTogether(at) ? 'The hands are close together.' : 'What time is it?';
   },
   setTo: (given) => `Set the clock to ${given}.`,
   means(at, pack) {

@@ -1,11 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KIND_IDS, type Item, type QuestionKindId } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, kindOf, QUESTION_KIND_IDS, type Beat, type Item, type QuestionKindId } from '@zeitpunkt/core';
 import { respond, School, TestRoom, type Browser } from '../../testing/school.js';
 
 // A question of every kind over the real routes: what cannot be an answer is refused with its place, and nothing of it is kept.
 
-const file = JSON.parse(readFileSync('core/src/formats/old-files/lesson/3-every-kind.json', 'utf8')) as { items: Item[] };
+const read = (name: string) =>
+  JSON.parse(readFileSync(`core/src/formats/old-files/lesson/${name}.json`, 'utf8')) as { items: Item[]; beats: Beat[] };
+// Kinds that came later stand in a file of their own.
+const [first, later] = [read('3-every-kind'), read('3-hours-24-and-seconds')];
+const file = {
+  ...first,
+  items: [...first.items, ...later.items],
+  beats: [...first.beats, ...later.beats.filter(({ kind }) => kind !== 'say').map((beat) => ({ ...beat, id: `later-${beat.id}` }))],
+};
 let school: School;
 let room: TestRoom;
 let anouk: Browser;

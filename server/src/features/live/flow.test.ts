@@ -47,7 +47,7 @@ describe('with an open question', () => {
     const told = await desk(anouk);
     expect(told).toMatchObject({
       question: null,
-      stage: { before: { stem: 'How could somebody get this?', display: { hour: '8', minute: '30' } } },
+      stage: { before: { stem: 'How could somebody get this answer?', display: { hour: '8', minute: '30' } } },
     });
     expect(JSON.stringify(told)).not.toContain('Bashir');
     await room.tell({ type: 'aside', aside: null });
