@@ -281,7 +281,8 @@ test('a sweep goes on smoothly for the pupils while the window it is built in is
   await dials.page.getByLabel('Time', { exact: true }).fill('2:30');
   await dials.page.getByRole('button', { name: 'Sweep there' }).click();
   await expect(show.getByRole('img', { name: /Display: 2 : 30/ })).toBeVisible();
-  expect(await show.evaluate(() => (window as unknown as { seen: Set<string> }).seen.size)).toBeGreaterThan(12);
+  // A window without frames would leap from the first place to the last; how many there are in between is up to the machine.
+  expect(await show.evaluate(() => (window as unknown as { seen: Set<string> }).seen.size)).toBeGreaterThan(3);
 });
 
 test('a dial goes out as an SVG drawing and as a PNG of the size wanted, clear where wanted', async ({ dials }) => {
