@@ -3,9 +3,10 @@ import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Verdict } from '../question-kinds/question-kind.js';
 import type { Item, Response } from '../question-kinds/registry.js';
 import { follow, type Belief } from './filter.js';
-import { itemModel, type ItemModel, type Shown } from './item-model.js';
+import { itemModel, pairsShown, type ItemModel, type Shown } from './item-model.js';
 import { evidenceOf } from './likelihood.js';
 import { LEAST_CHANCES, LOOKS_BACK_DAYS, THRESHOLDS } from './model.js';
+import { MS_PER_DAY } from '../time/spans.js';
 
 /** A response to an item, with when it was given. */
 export interface Answered {
@@ -55,8 +56,6 @@ export interface Diagnosis {
   /** How many answers were looked at. */
   readonly answers: number;
 }
-
-const MS_PER_DAY = 86_400_000;
 
 /**
  * Which wrong ideas a pupil holds, over all of their answers, as it is at a moment: the probability of every set of at most two
@@ -119,23 +118,22 @@ function summary(
 }
 
 /** Which ideas an answer shows: alone, or as both of two ideas that are likely to be held. */
-function hitsOf({ byIdea, byPair }: Shown, ideas: readonly MisconceptionId[], held: ReadonlyMap<MisconceptionId, number>): boolean[] {
+function hitsOf(shown: Shown, ideas: readonly MisconceptionId[], held: ReadonlyMap<MisconceptionId, number>): boolean[] {
+  const { byIdea } = shown;
   const hits = byIdea.map((hit) => hit > 0);
-  if (byPair.length === 0) return hits;
   const isLikely = (place: number) => held.get(ideas[place]!)! >= THRESHOLDS.likely.probability;
-  let pair = 0;
-  for (let one = 0; one < ideas.length; one++) {
-    for (let other = one + 1; other < ideas.length; other++, pair++) {
-      if (byPair[pair]! > 0 && isLikely(one) && isLikely(other)) hits[one] = hits[other] = true;
-    }
+  for (const [one, other] of pairsShown(shown)) {
+    // Where one alone leads to the answer, nothing of the other is seen.
+    if (byIdea[one] === 0 && byIdea[other] === 0 && isLikely(one) && isLikely(other)) hits[one] = hits[other] = true;
   }
   return hits;
 }
 
 function surenessOf({ probability, chances, hits }: Pick<IdeaFinding, 'probability' | 'chances' | 'hits'>): Sureness {
-  const { settled, likely } = THRESHOLDS;
+  const { settled, likely, soon } = THRESHOLDS;
+  const reaches = (least: typeof settled | typeof likely | typeof soon) => probability >= least.probability && hits >= least.hits;
   if (chances < LEAST_CHANCES) return 'too-few';
-  if (probability >= settled.probability && hits >= settled.hits) return 'settled';
-  if (probability >= likely.probability && hits >= likely.hits) return 'likely';
+  if (reaches(settled)) return 'settled';
+  if (reaches(likely) || reaches(soon)) return 'likely';
   return hits > 0 ? 'one-off' : 'not-seen';
 }

@@ -1,9 +1,10 @@
 import type { LessonSettings } from '../lesson/settings.js';
 import { readsAndSets } from '../misconceptions/distorted-acts.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
-import type { ItemModel, Shown } from './item-model.js';
+import { pairsShown, type ItemModel, type Shown } from './item-model.js';
 import { CELLS, evidenceOf, HELD_CELLS, type Way } from './likelihood.js';
-import { FIRMNESSES, HALF_LIFE_DAYS, HELD_PRIOR, LETS_GO, ONLY_READS, RIGHT, TAKES_ON } from './model.js';
+import { FIRMNESSES, HALF_LIFE_DAYS, HELD_PRIOR, LETS_GO, ONLY_READS, RIGHT, TAKES_ON, USUAL_IDEAS } from './model.js';
+import { MS_PER_DAY, SAME_LESSON_MS } from '../time/spans.js';
 
 /** One answer on its way into the filter. */
 export interface Observed {
@@ -30,9 +31,6 @@ interface Variant {
   readonly part: number;
 }
 
-const MS_PER_DAY = 86_400_000;
-/** Answers that are farther apart belong to different lessons. */
-const SAME_LESSON_MS = 3 * 3_600_000;
 /** So many answers are taken together: within them nobody changes their mind. */
 const BLOCK = 10;
 /** Two ideas at once are looked at only among those that answers show, at most so many: no answer speaks for the others. */
@@ -80,21 +78,15 @@ function showing(observed: readonly Observed[], count: number, place: ReadonlyMa
   const hits = new Float64Array(count);
   for (const { model, shown } of observed) {
     if (shown.is !== 'wrong') continue;
+    const inPair = new Set(pairsShown(shown).flat());
     const explained = shown.byIdea.reduce((sum, hit) => sum + hit, 0);
     model.ideas.forEach((id, index) => {
       // An answer that only two ideas together give speaks for both of them a little.
       const own = shown.byIdea[index]!;
-      hits[place.get(id)!]! += own > 0 ? own : explained === 0 && inPair(shown.byPair, index, model.ideas.length) ? 0.5 : 0;
+      hits[place.get(id)!]! += own > 0 ? own : explained === 0 && inPair.has(index) ? 0.5 : 0;
     });
   }
   return [...hits.keys()].filter((idea) => hits[idea]! > 0).sort((one, other) => hits[other]! - hits[one]!).slice(0, MOST_IN_PAIRS); // prettier-ignore
-}
-
-function inPair(byPair: readonly number[], idea: number, count: number): boolean {
-  let place = 0;
-  for (let one = 0; one < count; one++)
-    for (let other = one + 1; other < count; other++, place++) if ((one === idea || other === idea) && byPair[place]! > 0) return true;
-  return false;
 }
 
 /** Every two variants of different ideas, by their places. */
@@ -128,14 +120,15 @@ class States {
       variants.flatMap((variant, index) => (variant.idea === idea ? [index] : [])),
     );
     this.parts = variants.map(({ part }) => part / Math.max(1, count));
+    const usual = Math.max(1, Math.min(count, USUAL_IDEAS));
     const spread = (weight: number) => {
       const cells = new Float64Array(HELD_CELLS);
       for (let at = 0; at < HELD_CELLS; at++) cells[at] = (weight * RIGHT[at % CELLS]!.prior) / FIRM;
       return cells;
     };
-    this.single = this.parts.map((part) => spread(HELD_PRIOR[1] * part));
-    // Two ideas are as likely as any other two of those that could be held.
-    const allPairs = (count * (count - 1)) / 2;
+    this.single = variants.map(({ part }) => spread((HELD_PRIOR[1] * part) / usual));
+    // Two ideas are as likely as any other two.
+    const allPairs = (usual * (usual - 1)) / 2;
     this.pair = pairs.map(([one, other]) => spread((HELD_PRIOR[2] / Math.max(1, allPairs)) * variants[one]!.part * variants[other]!.part));
     this.pairsWith = variants.map((_, variant) =>
       pairs.flatMap(([one, other], index) =>

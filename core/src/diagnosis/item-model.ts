@@ -104,6 +104,21 @@ function makeModel(item: Item, settings: LessonSettings): ItemModel {
   };
 }
 
+/** Where two ideas of an item, by their places, stand among its pairs: one row after the other, each shorter by one. */
+export function pairPlace(one: number, other: number, count: number): number {
+  const [first, second] = [Math.min(one, other), Math.max(one, other)];
+  return first * count - (first * (first + 1)) / 2 + second - first - 1;
+}
+
+/** The pairs of ideas, by their places, that lead to an answer when both are held at once. */
+export function pairsShown({ byIdea, byPair }: Shown): readonly (readonly [number, number])[] {
+  if (byPair.every((hit) => hit === 0)) return [];
+  const places = byIdea.map((_, place) => place);
+  return places.flatMap((one) =>
+    places.slice(one + 1).flatMap((other) => (byPair[pairPlace(one, other, places.length)]! > 0 ? [[one, other] as const] : [])),
+  );
+}
+
 /** Full hours and halves that many know by heart show less of an idea that gets at the minutes. */
 function reachOf(id: MisconceptionId, item: Item): number {
   const { byHeart = [] } = misconceptionOf(id);

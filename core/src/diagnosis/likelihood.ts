@@ -1,4 +1,4 @@
-import type { ItemModel, Shown } from './item-model.js';
+import { pairPlace, type ItemModel, type Shown } from './item-model.js';
 import { BOTH_AT_ONCE, FIRMNESSES, RIGHT, SAYS_NOT_SURE, USUAL_MISTAKES } from './model.js';
 
 /** How often an answer is right without an idea. */
@@ -85,12 +85,6 @@ function makeEvidence(shown: Shown, { ideas, reach, ways }: ItemModel): Evidence
     }
     return logs;
   }
-}
-
-/** Pairs stand one row after the other, each shorter by one. */
-function pairPlace(one: number, other: number, count: number): number {
-  const [first, second] = [Math.min(one, other), Math.max(one, other)];
-  return first * count - (first * (first + 1)) / 2 + second - first - 1;
 }
 
 /** Likelihoods of an answer without any idea. */

@@ -10,6 +10,7 @@ import { designSet } from './design-set.js';
 import { diagnose, type Answered, type IdeaFinding } from './diagnose.js';
 import { LEAST_CHANCES } from './model.js';
 import { poolOf } from './pool.js';
+import { MS_PER_DAY } from '../time/spans.js';
 
 /** How often what the diagnosis says of simulated pupils is so, over ideas that had enough chances. */
 export interface Measured {
@@ -43,7 +44,6 @@ const POOL = 300;
 /** Questions of a set; more than that are further sets, in further lessons. */
 const SET = 8;
 const DAYS_BETWEEN = 3;
-const MS_PER_DAY = 86_400_000;
 const MS_PER_ANSWER = 60_000;
 
 interface Case {

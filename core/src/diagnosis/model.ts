@@ -7,6 +7,12 @@
 export const HELD_PRIOR = [0.5, 0.33, 0.17] as const;
 
 /**
+ * Which of the ideas it is: each as likely as one of so many, however many the questions could show. On a rung about six are
+ * usual, while its questions could show fifteen.
+ */
+export const USUAL_IDEAS = 6;
+
+/**
  * How often somebody follows an idea where it makes a difference, each as likely as the others before anything is known:
  * children are helped by a neighbouring question, or remember what was said.
  */
@@ -56,6 +62,7 @@ export const LEAST_CHANCES = 3;
 export const THRESHOLDS = {
   /** Held: expect it again. */
   settled: { probability: 0.9, hits: 3 },
-  /** More likely than not, and seen more than once. */
-  likely: { probability: 0.5, hits: 2 },
+  /** More likely than not, and seen three times; or twice, where hardly anything else explains it. */
+  likely: { probability: 0.5, hits: 3 },
+  soon: { probability: 0.9, hits: 2 },
 } as const;

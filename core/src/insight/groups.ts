@@ -3,6 +3,7 @@ import { rungAfter, RUNG_IDS, RUNGS, type RungId } from '../ladder/registry.js';
 import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { openRungs } from './stands-on.js';
 import { isHeld, mostOf, type ClassPicture, type PupilPicture } from './class-picture.js';
+import { MS_PER_DAY } from '../time/spans.js';
 
 /** What a group is for, as its key: an idea to work on, a rung to practise, a rung to go on to. Keys stand in what teachers moved: never rename them. */
 export type GroupKey = `idea:${MisconceptionId}` | `rung:${RungId}` | `next:${RungId}`;
@@ -49,7 +50,6 @@ const MOSTLY = 0.6;
 const UNLIKELY = 0.05;
 /** Somebody who was not heard of for so long is looked at first. */
 const SILENT_DAYS = 28;
-const MS_PER_DAY = 86_400_000;
 
 /** A group that a pupil could be in, and how much speaks for it. */
 interface Option {

@@ -2,6 +2,7 @@ import { waysToBeWrong } from '../diagnosis/scatter.js';
 import { isRightVerdict } from '../question-kinds/verdict.js';
 import type { InsightAnswer } from './insight-answer.js';
 import { BEFORE, FORGETTING_DAYS, HIGHEST, INTERVAL, LEVELS, LOWEST, SPREAD_A_LESSON, WORDS } from './mastery-model.js';
+import { MS_PER_DAY, SAME_LESSON_MS } from '../time/spans.js';
 
 export type MasteryWord = 'sure' | 'nearly' | 'partly' | 'not-yet' | 'too-few';
 
@@ -29,9 +30,6 @@ export interface MasteryAnswer {
   readonly atMs: number;
 }
 
-const MS_PER_DAY = 86_400_000;
-/** Answers that are farther apart belong to different lessons. */
-const SAME_LESSON_MS = 3 * 3_600_000;
 const STEP = (HIGHEST - LOWEST) / (LEVELS - 1);
 const LOG_ODDS = Array.from({ length: LEVELS }, (_, level) => LOWEST + level * STEP);
 const CHANCES = LOG_ODDS.map((odds) => 1 / (1 + Math.exp(-odds)));

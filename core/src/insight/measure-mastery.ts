@@ -1,5 +1,6 @@
 import { seededRng, type Rng } from '../rehearsal/rng.js';
 import { masteryOf, type MasteryAnswer } from './mastery.js';
+import { MS_PER_DAY } from '../time/spans.js';
 
 /** How often what is said of the mastery of simulated learners is so. */
 export interface MeasuredMastery {
@@ -18,7 +19,6 @@ export interface MeasuredMastery {
   }[];
 }
 
-const DAY_MS = 86_400_000;
 const logistic = (x: number) => 1 / (1 + Math.exp(-x));
 
 /**
@@ -67,7 +67,7 @@ function oneLearner(rng: Rng) {
   for (let lesson = 0; lesson < lessons; lesson++) {
     if (lesson > 0) {
       const days = 2 + Math.floor(9 * rng());
-      atMs += days * DAY_MS;
+      atMs += days * MS_PER_DAY;
       learnt *= 0.5 ** (days / halfLifeDays);
     }
     for (let question = 0; question < most; question++) {
@@ -79,6 +79,6 @@ function oneLearner(rng: Rng) {
   const days = Math.floor(21 * rng());
   learnt *= 0.5 ** (days / halfLifeDays);
   const truth = logistic(start + learnt);
-  const { interval, word } = masteryOf(answers, atMs + days * DAY_MS);
+  const { interval, word } = masteryOf(answers, atMs + days * MS_PER_DAY);
   return { truth, word, count: answers.length, width: interval[1] - interval[0], covered: truth >= interval[0] && truth <= interval[1] };
 }

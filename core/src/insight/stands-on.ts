@@ -1,7 +1,7 @@
 import { RUNG_IDS, type RungId } from '../ladder/registry.js';
 import type { PupilPicture } from './class-picture.js';
+import { MS_PER_DAY } from '../time/spans.js';
 
-const MS_PER_DAY = 86_400_000;
 /** What was asked so long before a rung further up is taken for learnt since, once that is sure. */
 const SINCE_DAYS = 10;
 
