@@ -229,7 +229,7 @@ export type { AnswerGroup, ItemFacts } from './insight/item-facts.js';
 export type { LessonSeen, StoodOut } from './insight/stood-out.js';
 export type { ClassPicture, Holder, IdeaPicture, PupilPicture } from './insight/class-picture.js';
 export type { Change, ClassChange } from './insight/change.js';
-export type { Group, GroupKey, Groups, Moved } from './insight/groups.js';
+export type { FollowUp, Group, GroupKey, Groups, Moved } from './insight/groups.js';
 export type { HomeHeadings, HomePage } from './insight/home-page.js';
 export type { AnswerFilter, MasteryPoint } from './insight/insight-book.js';
 export { correctedMark } from './question-kinds/corrected-mark.js';

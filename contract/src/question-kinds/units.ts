@@ -11,5 +11,6 @@ export const unitsSchemas = kindSchemas('units', SHAPE_SCHEMAS.numbers, {
     'minutes-in-three-quarters',
     'hours-in-day',
     'rounds-in-day',
+    'rounds-from-noon',
   ]),
 });

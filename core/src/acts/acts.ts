@@ -22,6 +22,7 @@ export const UNITS = {
   'minutes-in-three-quarters': 45,
   'hours-in-day': 24,
   'rounds-in-day': 2,
+  'rounds-from-noon': 2,
 } as const;
 export type UnitQuestion = keyof typeof UNITS;
 export const UNIT_QUESTIONS = Object.keys(UNITS) as UnitQuestion[];

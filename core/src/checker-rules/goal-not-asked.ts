@@ -1,17 +1,14 @@
 import { isAboutGoal } from '../ladder/goal.js';
 import { RUNGS } from '../ladder/registry.js';
-import type { Rung } from '../ladder/rung.js';
-import { beforeGoodbye, dialHour, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
+import { goalQuestion } from '../lesson/goal-question.js';
+import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import { thinkSecondsFor } from '../lesson/think-times.js';
-import { kindOf, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
 import type { CheckerRule } from './rule.js';
 
 /** With fewer questions it may be chance. */
 const LEAST_QUESTIONS = 4;
 /** Of the questions of a lesson, so many are about what it teaches at least. */
 const LEAST_PART = 0.5;
-const MOST_DRAWS = 200;
 
 /** A lesson asks what it teaches: in most of its questions, and at the end. */
 export const goalNotAsked: CheckerRule = {
@@ -38,23 +35,12 @@ export const goalNotAsked: CheckerRule = {
             // As many as are needed for half of them to be about it.
             const more = isFew ? asked.length - 2 * about.length : 1;
             return Array.from({ length: more }, (_, index) => index).reduce((so, index) => {
-              const item = goalItem(index, so.items.at(-1));
+              const item = goalQuestion(so, rung, lesson.items.length + 3 + 17 * index);
               return item ? withQuestion(so, beforeGoodbye(so), item, thinkSecondsFor(item.kind, rung)) : so;
             }, one);
           },
         },
       },
     ];
-
-    function goalItem(seed: number, before: Item | undefined): Item | null {
-      const rng = seededRng(lesson.items.length + 3 + 17 * seed);
-      const { kinds, goalKinds = kinds }: Rung = RUNGS[rung!];
-      for (let draw = 0; draw < MOST_DRAWS; draw++) {
-        const item = QUESTION_KINDS[goalKinds[draw % goalKinds.length]!].make('new', rng, RUNGS[rung!], lesson.settings) as Item;
-        const [hour, hourBefore] = [item, before].map((one) => one && kindOf(one).timesOf(one).map(dialHour)[0]);
-        if (isAboutGoal(rung!, item) && (hour === undefined || hour !== hourBefore)) return item;
-      }
-      return null;
-    }
   },
 };

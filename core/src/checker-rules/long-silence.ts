@@ -29,7 +29,8 @@ export const longSilence: CheckerRule = {
           mend: {
             label: 'Ask another question here',
             apply: (lesson) => {
-              const other = anotherLike(item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length));
+              const beside = asked.slice(Math.max(0, index - 1), index + 1).map((one) => one.item);
+              const other = anotherLike(item, lesson.items, 'new', lesson.settings, seededRng(lesson.items.length), beside);
               return withQuestion(lesson, middle.beatIndex, other, 2 * THINK_FLOOR[kindOf(item).shape]);
             },
           },

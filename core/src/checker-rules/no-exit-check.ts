@@ -1,12 +1,11 @@
-import { isAboutGoal } from '../ladder/goal.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
+import { goalQuestion } from '../lesson/goal-question.js';
 import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 
 /** The last part of a lesson in which something must be asked. */
 const LAST_PART = 0.3;
-const DRAWS = 20;
 
 export const noExitCheck: CheckerRule = {
   severity: 'warning',
@@ -23,11 +22,9 @@ export const noExitCheck: CheckerRule = {
         mend: {
           label: 'Ask one more at the end',
           apply: (lesson) => {
-            // About what the lesson teaches, where something was asked about it.
-            const like = asked.findLast(({ item }) => rung && isAboutGoal(rung, item)) ?? last;
-            const rng = seededRng(lesson.items.length);
-            const drawn = Array.from({ length: DRAWS }, () => anotherLike(like.item, lesson.items, 'new', lesson.settings, rng));
-            const other = drawn.find((one) => rung && isAboutGoal(rung, one)) ?? drawn[0]!;
+            const seed = lesson.items.length;
+            const goal = rung && goalQuestion(lesson, rung, seed);
+            const other = goal || anotherLike(last.item, lesson.items, 'new', lesson.settings, seededRng(seed));
             return withQuestion(lesson, beforeGoodbye(lesson), other, 25);
           },
         },

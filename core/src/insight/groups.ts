@@ -29,8 +29,16 @@ export interface Groups {
   readonly groups: readonly Group[];
   /** Pupils of whom too little is known: look at them first. */
   readonly lookFirst: readonly { readonly id: string; readonly name: string; readonly why: string }[];
-  /** Ideas that pupils hold and their group does not work on: a few questions at their own pace beside the lesson. */
-  readonly besides: readonly { readonly id: string; readonly name: string; readonly idea: MisconceptionId }[];
+  /** Ideas that pupils hold and their group does not work on, those of most first: a follow-up at their own pace. */
+  readonly besides: readonly FollowUp[];
+}
+
+/** A few questions at their own pace for those who hold an idea that their group does not work on. */
+export interface FollowUp {
+  readonly idea: MisconceptionId;
+  /** On which it was seen most. */
+  readonly rung: RungId;
+  readonly pupils: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** A pupil whom the teacher put into a group. */
@@ -121,13 +129,15 @@ function takenIn(options: readonly Option[], also: ReadonlyMap<GroupKey, readonl
 }
 
 /** What pupils hold besides what their group works on. */
-function besidesOf(groups: readonly Group[], { pupils }: ClassPicture): Groups['besides'] {
+function besidesOf(groups: readonly Group[], { ideas }: ClassPicture): readonly FollowUp[] {
   const workedOn = new Map(groups.flatMap(({ key, also, pupils: list }) => list.map(({ id }) => [id, [...(key.startsWith('idea:') ? [ideaOf(key)] : []), ...also]] as const))); // prettier-ignore
-  return pupils.flatMap(({ id, name, diagnosis }) => {
-    const own = workedOn.get(id);
-    if (!own) return [];
-    return diagnosis.ideas.filter((one) => isHeld(one) && !own.includes(one.id)).map(({ id: idea }) => ({ id, name, idea }));
+  const left = ideas.flatMap(({ id, holders }): FollowUp[] => {
+    const others = holders.filter(({ pupilId }) => workedOn.get(pupilId)?.includes(id) === false);
+    return others.length === 0
+      ? []
+      : [{ idea: id, rung: mostOf(others.map(({ rung }) => rung)), pupils: others.map(({ pupilId, name }) => ({ id: pupilId, name })) }];
   });
+  return left.sort((one, other) => other.pupils.length - one.pupils.length);
 }
 
 /** Ideas stand first, who goes on last. */
@@ -203,12 +213,11 @@ function groupOf(
     const worked = [idea, ...also];
     const holders = picture.ideas.filter((one) => worked.includes(one.id)).flatMap((one) => one.holders.filter(({ pupilId }) => ids.has(pupilId))); // prettier-ignore
     const rung = holders.length > 0 ? mostOf(holders.map((one) => one.rung)) : (picture.rungs.at(-1) ?? 'whole-hours');
-    const name = worked.map((one, place) => (place === 0 ? misconceptionOf(one).name : lower(misconceptionOf(one).name))).join(', ');
     const nextMove = worked.map((one) => misconceptionOf(one).nextMove).join(' ');
     const others = ideas.filter((one) => !worked.includes(one.id));
     return {
       key,
-      name,
+      name: misconceptionOf(idea).name,
       rung,
       pupils,
       reason: ideaReason(holders),
@@ -225,8 +234,6 @@ function groupOf(
     ? { key, name: `${name}, once more`, rung, pupils, also: [], reason: rungReason(rung, members), nextMove: `Examples of ${name.toLowerCase()} with the minute ring on, then without it; each pupil sets and reads.`, ideas: all } // prettier-ignore
     : { key, name: `Ready for ${name.toLowerCase()}`, rung, pupils, also: [], reason: nextReason(members), nextMove: `Begin ${name.toLowerCase()}: sweep to it and back, then the first examples.`, ideas: all }; // prettier-ignore
 }
-
-const lower = (name: string) => `${name[0]!.toLowerCase()}${name.slice(1)}`;
 
 /** Ideas of some pupils, each counted by how sure it is, those that are worth a question. */
 function likelyIn(pupils: readonly PupilPicture[]): LikelyIdea[] {

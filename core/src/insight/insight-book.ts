@@ -6,7 +6,7 @@ import type { MisconceptionId } from '../misconceptions/registry.js';
 import { changeBetween, type ClassChange } from './change.js';
 import { classPicture, isHeld, pupilPicture, type ClassPicture, type PupilPicture } from './class-picture.js';
 import type { InsightAnswer } from './insight-answer.js';
-import { unusualIn } from './unusual.js';
+import { unusualIn, type Unusual } from './unusual.js';
 import { masteryAnswer, masteryOf, type Mastery } from './mastery.js';
 
 /** Which answers somebody wants to see; all that is named must fit. */
@@ -33,6 +33,9 @@ export interface MasteryPoint {
 export class InsightBook {
   private readonly byId = new Map<string, InsightAnswer>();
   private readonly byPupil = new Map<string, InsightAnswer[]>();
+  /** Answers that were given on devices, by lesson and pupil. */
+  private readonly bySession = new Map<string, Map<string, InsightAnswer[]>>();
+  private readonly unusual = new Map<string, readonly Unusual[]>();
 
   /** @param answers in any order: each pupil's latest that counts to each asking */
   constructor(
@@ -41,9 +44,11 @@ export class InsightBook {
   ) {
     for (const one of [...answers].sort((a, b) => a.atMs - b.atMs)) {
       this.byId.set(one.id, one);
-      const own = this.byPupil.get(one.pupilId);
-      if (own) own.push(one);
-      else this.byPupil.set(one.pupilId, [one]);
+      push(this.byPupil, one.pupilId, one);
+      if (one.source !== 'device') continue;
+      const session = this.bySession.get(one.sessionId) ?? new Map<string, InsightAnswer[]>();
+      push(session, one.pupilId, one);
+      this.bySession.set(one.sessionId, session);
     }
   }
 
@@ -55,7 +60,17 @@ export class InsightBook {
 
   /** The class at a moment, put together from its pupils. */
   picture(pupils: readonly PupilPicture[], nowMs: number): ClassPicture {
-    return classPicture(pupils, (id) => this.byId.get(id)!, nowMs, unusualIn(this.byPupil, nowMs));
+    return classPicture(pupils, (id) => this.byId.get(id)!, nowMs, this.unusualUntil(nowMs));
+  }
+
+  /** Of lessons that were over by then; each is looked at once. */
+  private unusualUntil(nowMs: number): readonly Unusual[] {
+    return [...this.bySession].flatMap(([sessionId, pupils]) => {
+      if ([...pupils.values()].some((answers) => answers.at(-1)!.atMs > nowMs)) return [];
+      let found = this.unusual.get(sessionId);
+      if (!found) this.unusual.set(sessionId, (found = unusualIn(sessionId, pupils)));
+      return found;
+    });
   }
 
   /** What changed between two moments. */
@@ -103,4 +118,10 @@ export class InsightBook {
   get settings(): LessonSettings {
     return [...this.byId.values()].at(-1)?.settings ?? DEFAULT_SETTINGS;
   }
+}
+
+function push<K, T>(into: Map<K, T[]>, key: K, one: T): void {
+  const own = into.get(key);
+  if (own) own.push(one);
+  else into.set(key, [one]);
 }

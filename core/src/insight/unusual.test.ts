@@ -11,11 +11,11 @@ const give = (pupilId: string, typed: (shown: string, index: number) => string):
 const right = (shown: string) => shown;
 const oddly = (shown: string, index: number) => (index % 3 === 0 ? `${(Number(shown.split(':')[0]) % 12) + 1}:53` : shown);
 const whys = (...pupils: (readonly [string, InsightAnswer[]])[]) =>
-  unusualIn(new Map(pupils)).map(({ why, pupilId }) => `${pupilId} ${why}`);
+  unusualIn('s1', new Map(pupils)).map(({ why, pupilId }) => `${pupilId} ${why}`);
 
 test('answers that turn from right to wrong half-way are told, with both halves; what is mixed all along is not', () => {
   const swapped = give('Dov', (shown, index) => (index < 8 ? shown : '1:11'));
-  expect(unusualIn(new Map([swapped]))).toEqual([{ why: 'changed', pupilId: 'Dov', sessionId: 's1', before: [8, 8], after: [0, 8] }]);
+  expect(unusualIn('s1', new Map([swapped]))).toEqual([{ why: 'changed', pupilId: 'Dov', sessionId: 's1', before: [8, 8], after: [0, 8] }]);
   expect(
     whys(
       give('Elin', (shown, index) => (index % 2 === 0 ? shown : '1:11')),

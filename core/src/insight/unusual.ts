@@ -24,21 +24,13 @@ const LEAST_ALIKE = 3;
 const PART_ALIKE = 0.8;
 
 /**
- * Answers of a class that may not be one pupil's own: those that change abruptly in the middle of a lesson (a device passed on,
+ * Answers of a lesson, by pupil, each pupil's in their order, that may not be one pupil's own: those that change abruptly in the middle of a lesson (a device passed on,
  * somebody helping), and rare mistakes that two pupils make alike (one beside the other). Mistakes that an idea explains do not
  * count: two who hold it make the same ones.
  * Source: the change point by the likelihood ratio of two binomial rates against one (Hinkley and Hinkley, 1970).
  */
-export function unusualIn(byPupil: ReadonlyMap<string, readonly InsightAnswer[]>, untilMs = Infinity): Unusual[] {
-  const sessions = new Map<string, Map<string, InsightAnswer[]>>();
-  for (const [pupilId, answers] of byPupil) {
-    for (const one of answers) {
-      if (one.atMs > untilMs || one.source !== 'device') continue;
-      const session = sessions.get(one.sessionId) ?? new Map<string, InsightAnswer[]>();
-      sessions.set(one.sessionId, session.set(pupilId, [...(session.get(pupilId) ?? []), one]));
-    }
-  }
-  return [...sessions].flatMap(([sessionId, pupils]) => [...changesIn(sessionId, pupils), ...alikeIn(sessionId, pupils)]);
+export function unusualIn(sessionId: string, pupils: ReadonlyMap<string, readonly InsightAnswer[]>): Unusual[] {
+  return [...changesIn(sessionId, pupils), ...alikeIn(sessionId, pupils)];
 }
 
 function changesIn(sessionId: string, pupils: ReadonlyMap<string, readonly InsightAnswer[]>): Unusual[] {

@@ -10,7 +10,7 @@ function newOn(rung: Rung): ReadonlySet<number> {
 }
 
 /** Units that a lesson about the day, and one about seconds, is about. */
-const UNITS_OF_THE_DAY: ReadonlySet<string> = new Set(['hours-in-day', 'rounds-in-day']);
+const UNITS_OF_THE_DAY: ReadonlySet<string> = new Set(['hours-in-day', 'rounds-in-day', 'rounds-from-noon']);
 
 const isBeyondTwelve = (item: Item): boolean => kindOf(item).timesOf(item).some((at) => hour24(at) === 0 || hour24(at) >= 12); // prettier-ignore
 

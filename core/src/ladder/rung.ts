@@ -27,6 +27,10 @@ export interface Rung {
   readonly words: Readonly<Record<Tongue, readonly string[]>>;
   /** What to have at hand, the demonstration dial aside. */
   readonly materials: readonly MaterialId[];
+  /** Hours of the day in which there is something new to show, both included; any where absent. */
+  readonly exampleHours?: readonly [from: number, to: number];
+  /** How a dial of the day is read here, where it is not as its hands stand. */
+  readonly readsAs?: 'of-24';
   /** How it is shown, and what an example of it is. */
   readonly demonstration: DemonstrationId;
   /** Kinds of questions that fit, the plainest first. */

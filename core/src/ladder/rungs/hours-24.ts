@@ -19,6 +19,9 @@ export const hours24: Rung = {
   misconceptions: ['24-minus-ten', 'am-pm-exchanged', 'midnight-noon-exchanged', 'zero-dropped'],
   words: { en: ['24-hour clock'], de: ['24-Stunden-Uhr'] },
   materials: ['day-strip', 'sheet'],
+  // Before noon there is nothing to add.
+  exampleHours: [13, 21],
+  readsAs: 'of-24',
   demonstration: 'twice-round',
   kinds: ['convert-24', 'read-dial', 'set-dial', 'sensible-time', 'half-of-day', 'order-times', 'units'],
   byMinutes: false,

@@ -10,7 +10,7 @@ import { rungAfter, RUNGS, type RungId } from '../../ladder/registry.js';
 import { isOnRung, type Rung } from '../../ladder/rung.js';
 import type { MisconceptionId } from '../../misconceptions/registry.js';
 import { sayToPupilWhile } from '../../misconceptions/say-while.js';
-import { kindOf, QUESTION_KINDS, type Item, type ItemOf, type QuestionKindId } from '../../question-kinds/registry.js';
+import { kindOf, type Item, type ItemOf, type QuestionKindId } from '../../question-kinds/registry.js';
 import { oneOf } from '../../question-kinds/slips.js';
 import { seededRng, type Rng } from '../../rehearsal/rng.js';
 import { plannedThinkSec } from '../../run/answer-times.js';
@@ -27,15 +27,13 @@ import { DEMONSTRATIONS } from './demonstrations/registry.js';
 import type { DraftWish } from './draft.js';
 import { Phrases } from './phrases.js';
 import { QuestionPicker } from './question-picker.js';
-import { SITUATIONS, situationsAt, type Situation } from './situations.js';
+import { situationsAt, type Situation } from './situations.js';
 import { DRAFT_TEXTS, type DraftTexts } from './texts.js';
-import { TimePicker } from './time-picker.js';
+import { TimeFinder } from './time-finder.js';
 
 /** A question without its id. */
 type NewItem = { [Id in QuestionKindId]: Omit<ItemOf<Id>, 'id'> }[QuestionKindId];
 
-/** Times that are drawn before something less good is taken. */
-const MOST_DRAWS = 16;
 /** Parts from which on a lesson has them: a contrast, help that fades, a chart, something on paper. */
 const CONTRAST_FROM = 2;
 const FADES_FROM = 6;
@@ -44,8 +42,6 @@ const PAPER_FROM = 14;
 /** Questions from which on there is room for one that sets hands, where the rung is about something else. */
 const SETS_FROM = 6;
 const PAPER_SECONDS = 120;
-/** Of the times of the day that are spoken of, so many are about what is new. */
-const NEW_IN_USE = 0.8;
 /** Questions that are drawn to find one in which an idea that is talked about shows. */
 const DRAWN_TO_TALK = 300;
 /** Kinds in which two hands are looked at. */
@@ -56,14 +52,20 @@ export class Drafting {
   private readonly rng: Rng;
   private readonly texts: DraftTexts;
   private readonly rung: Rung;
-  private readonly times: TimePicker;
   private readonly picker: QuestionPicker;
+  private readonly times: TimeFinder;
   private readonly phrases = new Phrases();
   private readonly beats: NewBeat[] = [];
   private readonly items: Item[] = [];
   private readonly ownUsed = new Set<DayEvent>();
   private readonly situationsUsed = new Set<Situation>();
   private readonly chosen: Item[];
+  /** Kinds that are asked anywhere; choosing all that are right is for talk about mistakes. */
+  private readonly plainKinds: readonly QuestionKindId[];
+  /** Tricky times that no example has shown yet. */
+  private readonly traps: Rung['tricky'][number][];
+  /** Examples in which hands are set. */
+  private handsSet = 0;
   private wasAskedHow = false;
   private wasContrasted = false;
 
@@ -71,9 +73,13 @@ export class Drafting {
     this.rng = seededRng(wish.seed);
     this.texts = DRAFT_TEXTS[tongueOf(wish.settings)];
     this.rung = RUNGS[wish.rung];
-    this.times = new TimePicker(this.rung, this.rng);
     this.picker = new QuestionPicker(wish.rung, this.ideas(), wish.settings, this.rng);
+    this.times = new TimeFinder(this.rung, this.picker, this.rng);
+    this.plainKinds = this.rung.kinds.filter((kind) => kind !== 'choose-all');
     this.chosen = [...(wish.insight?.items ?? [])];
+    // The one between 12 and 1 first, then those where the hands mislead, then what is left.
+    const [past12 = [], others = []] = [true, false].map((is12) => this.rung.tricky.filter(({ hour }) => (hour === 12) === is12));
+    this.traps = [...past12.slice(0, 1), ...others, ...past12.slice(1)];
   }
 
   /** What the class holds, and what is usual on the rung. */
@@ -92,14 +98,14 @@ export class Drafting {
     if (extras >= CHART_FROM) this.beats.push({ kind: 'chart', rung: wish.rung, text: texts.chart });
     this.say(texts.examples);
     // The one example of a short lesson is the one between 12 and 1.
-    if (part.examples > 0) this.example(this.exampleTime());
-    else this.trickyExample(0);
+    if (part.examples > 0) this.example(this.times.forExample());
+    else this.trickyExample();
     this.goalTurn();
     // I do, you do: nobody only watches for long.
     const rounds = Math.max(part.examples, part.turns);
     for (let index = 0; index < rounds; index++) {
       if (extras >= FADES_FROM && index === Math.floor(part.examples / 2)) this.fade();
-      if (index < part.examples) this.trickyExample(index);
+      if (index < part.examples) this.trickyExample();
       if (extras >= CONTRAST_FROM) this.contrast();
       if (index < part.turns && !this.chosenTurn()) this.neededTurn();
     }
@@ -140,22 +146,10 @@ export class Drafting {
     if (before === null) return this.say(this.texts.parts);
     const rung: Rung = RUNGS[before];
     this.say(this.texts.recall(rung.topic[tongueOf(this.wish.settings)]));
-    if (!rung.goalKinds)
-      return this.ask({ kind: 'read-dial', timeSec: this.times.use(this.timeOf(rung)) }, this.phrases.next(this.texts.turns));
-    for (let draw = 0; draw < MOST_DRAWS; draw++) {
-      const kind = rung.goalKinds[draw % rung.goalKinds.length]!;
-      const made = QUESTION_KINDS[kind].make('', this.rng, rung, this.wish.settings) as Item;
-      if (isAboutGoal(before, made) && kindOf(made).timesOf(made).every((at) => this.picker.isFree(at) && isOnRung(this.rung, [at]))) return this.askMade(made); // prettier-ignore
-    }
-    this.goalTurn();
-  }
-
-  /** A time that is new on another rung and can be asked on this one. */
-  private timeOf(rung: Rung): SecondOfDay {
-    const picker = new TimePicker(rung, this.rng);
-    const draws = Array.from({ length: MOST_DRAWS }, () => picker.next({ isNew: true }));
-    const fits = draws.filter((at) => isOnRung(this.rung, [at]));
-    return fits.find((at) => this.picker.isFree(at)) ?? fits[0] ?? this.times.next();
+    if (!rung.goalKinds) return this.ask({ kind: 'read-dial', timeSec: this.times.newOn(rung) }, this.phrases.next(this.texts.turns));
+    const item = this.picker.recalled(before);
+    if (item) this.askMade(item);
+    else this.goalTurn();
   }
 
   private made() {
@@ -173,16 +167,6 @@ export class Drafting {
     this.beats.push(...beats);
   }
 
-  /** A new time of the rung that nobody was asked for yet. */
-  private exampleTime(): SecondOfDay {
-    // Before noon there is nothing to add.
-    const hours = this.wish.rung === 'hours-24' ? ({ hours: [13, 21] } as const) : {};
-    const draws = Array.from({ length: MOST_DRAWS }, () => this.times.peek({ isNew: true, ...hours }));
-    const { picker } = this;
-    const isNew = (at: SecondOfDay) => !picker.wasAsked(at) && !picker.wasShown(at);
-    return this.times.use(draws.find((at) => isNew(at) && picker.isFree(at)) ?? draws.find(isNew) ?? draws.find((at) => !picker.wasAskedLately(at)) ?? draws[0]!); // prettier-ignore
-  }
-
   /** From here on plain: a clock at home has no minute numbers and no colours. */
   private fade(): void {
     this.beats.push({ kind: 'layers', layers: { minuteRing: 'none', handInk: 'alike' }, lasts: true, text: this.texts.fades });
@@ -196,14 +180,11 @@ export class Drafting {
   }
 
   /** The trap is named before it is gone round. */
-  private trickyExample(index: number): void {
-    // The one between 12 and 1 first, then those where the hands mislead, then what is left.
-    const [past12 = [], others = []] = [true, false].map((is12) => this.rung.tricky.filter(({ hour }) => (hour === 12) === is12));
-    const tricky = [...past12.slice(0, 1), ...others, ...past12.slice(1)].filter(
-      ({ hour, minute }) => !this.picker.wasAsked(secondOfDay(hour, minute)),
-    )[index];
+  private trickyExample(): void {
+    const place = this.traps.findIndex(({ hour, minute }) => !this.picker.wasAsked(secondOfDay(hour, minute)));
     // When the tricky ones are through, hands are set: from words and from a display in turn.
-    if (!tricky) return this.example(this.exampleTime(), index % 2 === 0 ? 'words' : 'display');
+    if (place < 0) return this.example(this.times.forExample(), this.handsSet++ % 2 === 0 ? 'words' : 'display');
+    const [tricky] = this.traps.splice(place, 1) as [Rung['tricky'][number]];
     this.say(this.texts.tricky(tricky.why[tongueOf(this.wish.settings)]));
     this.example(this.times.use(secondOfDay(tricky.hour, tricky.minute)));
   }
@@ -236,9 +217,8 @@ export class Drafting {
 
   /** What the lesson is about, asked: a dial to read, or where the rung is about something else, its own kinds of questions. */
   private goalTurn(): void {
-    if (!this.rung.goalKinds && !this.items.some((one) => isAboutGoal(this.wish.rung, one)))
-      return this.turn('read-dial', this.nextAsked());
-    const kinds = this.rung.goalKinds ?? this.rung.kinds.filter((kind) => kind !== 'choose-all');
+    if (!this.rung.goalKinds && !this.items.some((one) => isAboutGoal(this.wish.rung, one))) return this.turn('read-dial');
+    const kinds = this.rung.goalKinds ?? this.plainKinds;
     const item = this.picker.next(kinds, (one) => isAboutGoal(this.wish.rung, one));
     if (item) this.askMade(item);
     else this.turn('read-dial');
@@ -256,13 +236,14 @@ export class Drafting {
 
   /** The question that the lesson needs most: of any kind of the rung. */
   private neededTurn(): void {
-    const item = this.picker.next(this.rung.kinds.filter((kind) => kind !== 'choose-all'));
+    const isGoal = (one: Item) => isAboutGoal(this.wish.rung, one);
+    const item = this.picker.next(this.plainKinds, this.picker.isBehind() ? isGoal : undefined);
     if (item) this.askMade(item);
     else this.turn('read-dial');
   }
 
   private askMade(made: Item): void {
-    const { id: _id, ...item } = made;
+    const item = withoutId(made);
     const [at] = kindOf(made).timesOf(made);
     if (at !== undefined) this.times.use(at);
     if (item.kind === 'read-dial')
@@ -275,10 +256,12 @@ export class Drafting {
     this.ask(item, this.phrases.next(this.texts.yourTurn));
   }
 
-  private turn(kind: 'read-dial' | 'set-dial', at = this.nextAsked(), text?: string): void {
-    if (kind === 'read-dial') return this.ask({ kind, timeSec: at }, text ?? this.readText());
+  /** A dial to read or to set, at a time that the usual ideas need most. */
+  private turn(kind: 'read-dial' | 'set-dial'): void {
+    if (kind === 'read-dial') return this.ask(toRead(this.times.forQuestion(toRead)), this.readText());
     const hands = this.items.some((item) => item.kind === 'set-dial') && this.rng() < 0.5 ? 'free' : 'geared';
-    this.ask({ kind, timeSec: at, from: oneOf(['words', 'display'], this.rng), hands }, text ?? this.phrases.next(this.texts.setTurns));
+    const toSet = toSetFrom(oneOf(['words', 'display'], this.rng), hands);
+    this.ask(toSet(this.times.forQuestion(toSet)), this.phrases.next(this.texts.setTurns));
   }
 
   /** Once a lesson pupils say how they know. */
@@ -293,8 +276,7 @@ export class Drafting {
     const held = this.wish.insight?.misconceptions ?? [];
     const own = held[index];
     if (own) return this.talkAbout(own);
-    if (this.rung.goalKinds && this.wish.rung !== 'hour-hand')
-      return this.talkAbout(this.rung.misconceptions[index % this.rung.misconceptions.length]!);
+    if (this.rung.goalKinds) return this.talkAbout(this.rung.misconceptions[index % this.rung.misconceptions.length]!);
     if (index % 3 === 1 && this.anyWrongReading(index)) return;
     if (index % 3 === 2 && this.impossible()) return;
     const item = this.picker.next(['choose-all'], (one) => isAboutGoal(this.wish.rung, one));
@@ -325,14 +307,12 @@ export class Drafting {
   /** Somebody's wrong reading, explained; then the same trap at another time. */
   private wrongReading(misconception: MisconceptionId): boolean {
     const { settings } = this.wish;
-    const misleads = (timeSec: SecondOfDay) => mistakenReading({ timeSec, misconception }, settings) !== undefined;
-    const draws = Array.from({ length: 2 * MOST_DRAWS }, () => this.times.peek({ isNew: true })).filter(misleads);
-    const at = draws.find((one) => this.picker.isFree(one) && !this.picker.wasAsked(one)) ?? draws.find((one) => this.picker.isFree(one));
-    if (at === undefined) return false;
-    this.picker.show(this.times.use(at));
-    this.beats.push({ kind: 'mistake', timeSec: at, misconception, text: '' });
-    const again = draws.find((one) => this.picker.isFree(one));
-    if (again !== undefined) this.turn('read-dial', this.times.use(again), this.phrases.next(this.texts.sameTrap));
+    const found = this.times.misleading((timeSec) => mistakenReading({ timeSec, misconception }, settings) !== undefined);
+    if (!found) return false;
+    this.picker.show(this.times.use(found.shown));
+    this.beats.push({ kind: 'mistake', timeSec: found.shown, misconception, text: '' });
+    const again = found.again();
+    if (again !== undefined) this.ask(toRead(this.times.use(again)), this.phrases.next(this.texts.sameTrap));
     return true;
   }
 
@@ -347,56 +327,34 @@ export class Drafting {
     return true;
   }
 
-  /** The next time that is asked for: free, not asked before where that can be, and of those what the usual ideas need most. */
-  private nextAsked(wanted: Parameters<TimePicker['next']>[0] = { isNew: true }): SecondOfDay {
-    const { picker } = this;
-    const draws = Array.from({ length: MOST_DRAWS }, () => this.times.peek(wanted));
-    const free = [...draws, ...this.times.all(wanted)].filter((at) => picker.isFree(at));
-    const isNew = (at: SecondOfDay) => !picker.wasAsked(at) && !picker.wasShown(at);
-    const best = [free.filter(isNew), free.filter((at) => !picker.wasAskedLately(at)), free].find((list) => list.length > 0);
-    return this.times.use(best ? picker.mostNeeded(best.slice(0, MOST_DRAWS)) : draws[0]!);
-  }
-
   /** Something of the day on the islands, at an hour at which it happens; where the rung is about something else, mostly that. */
   private use(index: number): void {
     const { texts, wish } = this;
-    const own = wish.daily?.length && index % 2 === 1 ? this.ownTime(wish.daily) : null;
-    if (own) {
-      this.turn('read-dial', this.times.use(toSecondOfDay(own.atSec)), texts.happens(`${own.text[0]!.toUpperCase()}${own.text.slice(1)}`));
-      return;
-    }
-    if (!this.rung.goalKinds && index % 3 === 1) return this.neededTurn();
-    if (this.rung.goalKinds && (wish.rung !== 'hours-24' || index % 2 === 1) && index % 3 !== 2) return this.goalTurn();
-    const isOf24 = wish.rung === 'hours-24';
-    const at = this.timeOfDay(isOf24);
+    const own = wish.daily && this.ownUsed.size <= index / 2 ? this.ownTime(wish.daily) : null;
+    if (own) return this.ask(toRead(this.times.use(toSecondOfDay(own.atSec))), texts.happens(`${own.text[0]!.toUpperCase()}${own.text.slice(1)}`)); // prettier-ignore
+    const { goalKinds, readsAs } = this.rung;
+    // What the day brings waits where a usual idea had too few chances yet.
+    const owed = index > 0 && this.picker.owed(this.plainKinds);
+    if (owed) return this.askMade(owed);
+    if (!goalKinds && index % 3 === 1) return this.neededTurn();
+    if (goalKinds && (this.picker.isBehind() || ((!readsAs || index % 2 === 1) && index % 3 !== 2))) return this.goalTurn();
+    const isSet = !readsAs && index % 2 === 1;
+    const asked = isSet ? toSetFrom('words', 'geared') : readsAs ? (timeSec: SecondOfDay) => ({ ...toRead(timeSec), as: readsAs }) : toRead;
+    const at = this.times.ofTheDay(asked);
     const fitting = situationsAt(hour24(at));
     // A long lesson may run out of what happens at an hour: then something happens twice.
     const fresh = fitting.filter((one) => !this.situationsUsed.has(one));
     const chosen = oneOf((fresh.length > 0 ? fresh : fitting) as [Situation, ...Situation[]], this.rng);
     this.situationsUsed.add(chosen);
     const situation = chosen.says[tongueOf(wish.settings)];
-    const words = bestWording(at, WORD_PACKS[wish.settings.pack]);
-    if (isOf24) return this.ask({ kind: 'read-dial', timeSec: at, as: 'of-24' }, texts.happens(situation));
-    if (index % 2 === 0) this.turn('read-dial', at, texts.happens(situation));
-    else this.ask({ kind: 'set-dial', timeSec: at, from: 'words', hands: 'geared' }, texts.happensAt(situation, words));
-  }
-
-  /** A time at which something happens on the islands: drawn until one is free. */
-  private timeOfDay(isOf24: boolean): SecondOfDay {
-    const isNew = !this.rung.goalKinds && this.rng() < NEW_IN_USE;
-    const [first, ...others] = SITUATIONS.filter(({ hours: [from] }) => !isOf24 || from >= 13);
-    for (let draw = 0; draw < MOST_DRAWS; draw++) {
-      const at = this.nextAsked({ hours: oneOf([first!, ...others], this.rng).hours, ...(isNew && { isNew: true as const }) });
-      if (this.picker.isFree(at)) return at;
-    }
-    return this.nextAsked();
+    this.ask(asked(at), isSet ? texts.happensAt(situation, bestWording(at, WORD_PACKS[wish.settings.pack])) : texts.happens(situation));
   }
 
   /** One of the class’s own times that stands on the rung and is not of the hour just asked; each is spoken of once. */
   private ownTime(daily: readonly DayEvent[]): DayEvent | null {
     const own = daily.find((event) => {
       const at = toSecondOfDay(event.atSec);
-      return !this.ownUsed.has(event) && isOnRung(this.rung, [at]) && this.picker.isFree(at);
+      return !this.ownUsed.has(event) && isOnRung(this.rung, [at]) && this.picker.isFreeAgain(at);
     });
     if (own) this.ownUsed.add(own);
     return own ?? null;
@@ -409,8 +367,8 @@ export class Drafting {
       if (extras > 2) this.goalTurn();
       return;
     }
-    this.turn('set-dial', this.nextAsked());
-    if (extras > 2) this.turn('read-dial', this.nextAsked());
+    this.turn('set-dial');
+    if (extras > 2) this.turn('read-dial');
   }
 
   /** Hands are set once in a lesson that has room for it. */
@@ -452,6 +410,10 @@ export class Drafting {
     return next ? RUNGS[next].topic[tongueOf(this.wish.settings)] : null;
   }
 }
+
+const toRead = (timeSec: SecondOfDay) => ({ id: '', kind: 'read-dial', timeSec }) as const;
+
+const toSetFrom = (from: 'words' | 'display', hands: 'geared' | 'free') => (timeSec: SecondOfDay) => ({ id: '', kind: 'set-dial', timeSec, from, hands }) as const; // prettier-ignore
 
 function withoutId({ id: _id, ...item }: Item): NewItem {
   return item;

@@ -16,13 +16,13 @@ const WANTED_CHANCES = 3;
 const LOOKED_AT = 5;
 const MOST_DRAWS = 20;
 /** Questions that are drawn to find one for the idea that needs a chance most. */
-const DRAWN_FOR_ONE = 18;
+const DRAWN_FOR_ONE = 36;
 /** What speaks for a question: each chance for an idea that has too few, the goal of the rung; and against it: its kind again. */
-const WORTH = { chance: 1, first: 1.8, goal: 1.2, ahead: 4, again: 0.6, askedBefore: 2.5, shownBefore: 1.5 } as const;
+const WORTH = { chance: 1.6, first: 1.8, goal: 1.2, ahead: 4, again: 0.6, askedBefore: 2.5, shownBefore: 1.5 } as const;
 /** What was shown or asked so lately is not asked or shown again. */
 const LATELY = 3;
 /** Of the questions of a lesson, so many are about its goal at least. */
-const GOAL_PART = 0.66;
+const GOAL_PART = 0.6;
 
 export const onDial = (at: number): number => at % SECONDS_PER_HALF_DAY;
 export const hourOnDial = (at: number): number => Math.floor(onDial(at) / 3600);
@@ -35,8 +35,8 @@ export class QuestionPicker {
   private readonly rung: Rung;
   private readonly asked: Item[] = [];
   private readonly chances = new Map<MisconceptionId, number>();
-  /** Times that examples have shown, the latest last, and those that one will show. */
-  private readonly shown: number[] = [];
+  /** Times that examples have shown, the latest last, with how much was asked before, and those that one will show. */
+  private readonly shown: { readonly at: number; readonly asked: number }[] = [];
   private readonly reserved: Set<number>;
   /** How often no question was found for an idea. */
   private readonly notFound = new Map<MisconceptionId, number>();
@@ -68,7 +68,7 @@ export class QuestionPicker {
   /** Told of every time that is shown with what it is. */
   show(at: SecondOfDay): void {
     this.shownHour = hourOnDial(at);
-    this.shown.push(onDial(at));
+    this.shown.push({ at: onDial(at), asked: this.asked.length });
     this.reserved.delete(onDial(at));
   }
 
@@ -82,21 +82,26 @@ export class QuestionPicker {
   }
 
   wasShown(at: SecondOfDay): boolean {
-    return this.shown.includes(onDial(at));
+    return this.shown.some((one) => one.at === onDial(at));
   }
 
   /** Whether a time can be asked now: of another hour than the one before, not just shown and not to be taught as new. */
   isFree(at: SecondOfDay): boolean {
-    return (
-      ![this.lastHour, this.shownHour].includes(hourOnDial(at)) &&
-      !this.shown.slice(-LATELY).includes(onDial(at)) &&
-      !this.reserved.has(onDial(at))
-    );
+    return this.isOfAnotherHour(at) && !this.shown.slice(-LATELY).some((one) => one.at === onDial(at));
   }
 
-  /** Of some times the one at which a dial to read gives most of the ideas the chance that they need. */
-  mostNeeded(times: readonly SecondOfDay[]): SecondOfDay {
-    const worth = times.map((timeSec) => this.neededBy({ id: '', kind: 'read-dial', timeSec }));
+  /** The same for a time that belongs to the class: it may come again when some questions have been asked since. */
+  isFreeAgain(at: SecondOfDay): boolean {
+    return this.isOfAnotherHour(at) && !this.shown.some((one) => one.at === onDial(at) && this.asked.length - one.asked <= LATELY);
+  }
+
+  private isOfAnotherHour(at: SecondOfDay): boolean {
+    return ![this.lastHour, this.shownHour].includes(hourOnDial(at)) && !this.reserved.has(onDial(at));
+  }
+
+  /** Of some times the one at which a question gives most of the ideas the chance that they need. */
+  mostNeeded(times: readonly SecondOfDay[], asked: (at: SecondOfDay) => Item): SecondOfDay {
+    const worth = times.map((at) => this.neededBy(asked(at)));
     return times[worth.indexOf(Math.max(...worth))]!;
   }
 
@@ -120,6 +125,16 @@ export class QuestionPicker {
     return best?.item ?? null;
   }
 
+  /** A question for an idea that had too few chances, about the goal where too few of the others were. */
+  owed(kinds: readonly QuestionKindId[]): Item | null {
+    return this.forTheNeediest(kinds, (item) => !this.isBehind() || isAboutGoal(this.rungId, item));
+  }
+
+  /** Whether too few questions were about the goal. */
+  isBehind(): boolean {
+    return this.asked.filter((one) => isAboutGoal(this.rungId, one)).length < GOAL_PART * (this.asked.length + 1);
+  }
+
   /** A question for the idea that had the fewest chances, where it has too few; chance alone finds rare ones too seldom. */
   private forTheNeediest(kinds: readonly QuestionKindId[], only: (item: Item) => boolean): Item | null {
     // One that could not be asked before must not stand in the way of the others.
@@ -129,6 +144,17 @@ export class QuestionPicker {
     const found = this.findFor(id, kinds, only);
     if (!found) this.notFound.set(id, (this.notFound.get(id) ?? 0) + 1);
     return found;
+  }
+
+  /** A question about the goal of another rung that can be asked on this one: what was learnt before. Null where none came. */
+  recalled(id: RungId): Item | null {
+    const rung: Rung = RUNGS[id];
+    const kinds = rung.goalKinds ?? rung.kinds;
+    for (let draw = 0; draw < MOST_DRAWS; draw++) {
+      const item = QUESTION_KINDS[kinds[draw % kinds.length]!].make('', this.rng, rung, this.settings) as Item;
+      if (isAboutGoal(id, item) && this.fits(item)) return item;
+    }
+    return null;
   }
 
   /** A question in which an idea would show; null where none came. */
@@ -156,8 +182,7 @@ export class QuestionPicker {
 
   private worthOf(item: Item): number {
     const need = this.neededBy(item);
-    const goals = this.asked.filter((one) => isAboutGoal(this.rungId, one)).length;
-    const goal = isAboutGoal(this.rungId, item) ? (goals < GOAL_PART * (this.asked.length + 1) ? WORTH.ahead : WORTH.goal) : 0;
+    const goal = isAboutGoal(this.rungId, item) ? (this.isBehind() ? WORTH.ahead : WORTH.goal) : 0;
     const again = this.asked.filter(({ kind }) => kind === item.kind).length;
     const { id: _id, ...plain } = item;
     const times = new Set(kindOf(item).timesOf(item).map(onDial)); // prettier-ignore
@@ -165,7 +190,7 @@ export class QuestionPicker {
       ({ id: _other, ...one }) =>
       times.size > 0 ? kindOf(one as Item).timesOf(one as Item).some((at) => times.has(onDial(at))) : JSON.stringify(one) === JSON.stringify(plain), // prettier-ignore
     );
-    const isShown = [...times].some((at) => this.shown.includes(at));
+    const isShown = this.shown.some(({ at }) => times.has(at));
     return WORTH.chance * need + goal - WORTH.again * again - (isBefore ? WORTH.askedBefore : 0) - (isShown ? WORTH.shownBefore : 0);
   }
 

@@ -7,7 +7,7 @@ import { minuteOfHour, SECONDS_PER_HALF_DAY, secondOfDay, type SecondOfDay } fro
 const NEW_PART = 0.75;
 const MOST_DRAWS = 8;
 
-interface Wanted {
+export interface Wanted {
   /** Of the day, 0 to 23, both included. */
   readonly hours?: readonly [from: number, to: number];
   readonly isNew?: true;

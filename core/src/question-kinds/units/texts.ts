@@ -11,6 +11,7 @@ export const TEXTS = {
       'minutes-in-three-quarters': 'How many minutes are there in three quarters of an hour?',
       'hours-in-day': 'How many hours are there in one day, day and night together?',
       'rounds-in-day': 'How many times does the short hand go round in one whole day and night?',
+      'rounds-from-noon': 'It is noon. How many times does the short hand go round until it is noon again tomorrow?',
     },
     keys: {
       'seconds-in-minute': 'One minute is 60 seconds.',
@@ -20,6 +21,7 @@ export const TEXTS = {
       'minutes-in-three-quarters': 'Three quarters of an hour are 45 minutes: three times 15.',
       'hours-in-day': 'One day is 24 hours: twelve before noon and twelve after.',
       'rounds-in-day': 'The short hand goes round twice: once before noon and once after.',
+      'rounds-from-noon': 'The short hand goes round twice: from noon to midnight, and from midnight to noon.',
     },
     lookAt: {
       minute: 'Count round the dial in fives, from the 12 back to the 12.',
@@ -36,6 +38,7 @@ export const TEXTS = {
       'minutes-in-three-quarters': 'Wie viele Minuten hat eine Dreiviertelstunde?',
       'hours-in-day': 'Wie viele Stunden haben ein Tag und seine Nacht zusammen?',
       'rounds-in-day': 'Wie oft geht der kurze Zeiger in einem Tag und seiner Nacht herum?',
+      'rounds-from-noon': 'Es ist Mittag. Wie oft geht der kurze Zeiger herum, bis morgen wieder Mittag ist?',
     },
     keys: {
       'seconds-in-minute': 'Eine Minute hat 60 Sekunden.',
@@ -45,6 +48,7 @@ export const TEXTS = {
       'minutes-in-three-quarters': 'Eine Dreiviertelstunde hat 45 Minuten: dreimal 15.',
       'hours-in-day': 'Ein Tag hat 24 Stunden: zwölf vor Mittag und zwölf danach.',
       'rounds-in-day': 'Der kurze Zeiger geht zweimal herum: einmal vor Mittag und einmal danach.',
+      'rounds-from-noon': 'Der kurze Zeiger geht zweimal herum: von Mittag bis Mitternacht und von Mitternacht bis Mittag.',
     },
     lookAt: {
       minute: 'Zähle in Fünfern um die Uhr, von der 12 bis zur 12.',

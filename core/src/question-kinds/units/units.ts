@@ -21,6 +21,7 @@ const ABOUT: Readonly<Record<UnitQuestion, keyof typeof TEXTS.en.lookAt>> = {
   'minutes-in-three-quarters': 'part',
   'hours-in-day': 'day',
   'rounds-in-day': 'day',
+  'rounds-from-noon': 'day',
 };
 
 export const units = numberKind<'units', UnitsItem>({

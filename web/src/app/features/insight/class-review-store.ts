@@ -6,10 +6,12 @@ import {
   planOn,
   type AnswerFilter,
   type DesignedSet,
+  type FollowUp,
   type Group,
   type GroupKey,
   type IsoDate,
   type ClassChange,
+  type RungId,
 } from '@zeitpunkt/core';
 import { groupsFor } from '@zeitpunkt/core/insight/groups';
 import type { HomePageEdit, PlanDetail, PlanSaved, ReviewNotes } from '@zeitpunkt/contract';
@@ -50,6 +52,8 @@ const QUESTIONS = 6;
 const POOL = 1200;
 /** A lesson for a group. */
 const MINUTES = 15;
+/** A few questions beside it. */
+const FOLLOW_UP_MINUTES = 6;
 
 /** What is known of a class, what its teacher made of it, and the way to its next lesson. */
 export const ClassReviewStore = signalStore(
@@ -99,6 +103,20 @@ export const ClassReviewStore = signalStore(
         changeSet(key, { set: await designing.done, progress: null });
       } catch (error) {
         changeSet(key, { progress: null, problem: error instanceof Error ? error.message : String(error) });
+      }
+    };
+    const draft = async (wish: { rung: RungId; minutes: number; insight: object }, date: IsoDate | null): Promise<string | null> => {
+      const id = uuid();
+      patchState(store, { drafting: true, problem: null });
+      try {
+        await ask('POST', '/api/lessons', { id, classId: classId(), delivery: 'live', ...wish });
+        if (date) await putOn(classId(), id, date);
+        return id;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      } finally {
+        patchState(store, { drafting: false });
       }
     };
     return {
@@ -178,21 +196,14 @@ export const ClassReviewStore = signalStore(
       },
 
       /** Drafts the next lesson for a group, with its questions in it, and puts it on a day. Returns its id; null with the reason in `problem`. */
-      async draft({ rung, ideas, key }: Group, date: IsoDate | null): Promise<string | null> {
-        const id = uuid();
-        patchState(store, { drafting: true, problem: null });
-        try {
-          const insight = { misconceptions: ideas.slice(0, 5).map((one) => one.id), items: setOf(key).set?.items ?? [] };
-          await ask('POST', '/api/lessons', { id, classId: classId(), rung, minutes: MINUTES, delivery: 'live', insight });
-          if (date) await putOn(classId(), id, date);
-          return id;
-        } catch (error) {
-          patchState(store, { problem: sentenceOf(error) });
-          return null;
-        } finally {
-          patchState(store, { drafting: false });
-        }
+      draft({ rung, ideas, key }: Group, date: IsoDate | null): Promise<string | null> {
+        const misconceptions = ideas.slice(0, 5).map((one) => one.id);
+        return draft({ rung, minutes: MINUTES, insight: { misconceptions, items: setOf(key).set?.items ?? [] } }, date);
       },
+
+      /** Drafts a short lesson about one idea. Returns its id; null with the reason in `problem`. */
+      draftFollowUp: ({ idea, rung }: FollowUp) =>
+        draft({ rung, minutes: FOLLOW_UP_MINUTES, insight: { misconceptions: [idea], items: [] } }, null),
     };
   }),
   withHooks((_store, source = inject(InsightSource)) => ({ onDestroy: () => source.stop() })),

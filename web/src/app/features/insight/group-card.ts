@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
-import { kindOf, RUNGS, textOfResponse, type Group, type GroupKey, type LessonSettings } from '@zeitpunkt/core';
+import { kindOf, misconceptionOf, RUNGS, textOfResponse, type Group, type GroupKey, type LessonSettings } from '@zeitpunkt/core';
 import { setWords } from '../../shared/diagnosis/set-words';
 import type { GroupSet } from './class-review-store';
 
@@ -18,6 +18,9 @@ const COUNTS = [4, 5, 6, 7, 8];
         {{ group().name }} <span class="facts">{{ size() }}</span>
       </h3>
       <p>{{ group().reason }}</p>
+      @if (also(); as names) {
+        <p class="facts">Also: {{ names }}</p>
+      }
       <ul aria-label="Pupils">
         @for (pupil of group().pupils; track pupil.id) {
           <li [class.moved]="pupil.moved">
@@ -170,6 +173,12 @@ export class GroupCard {
     const { length } = this.group().pupils;
     return `${length} ${length === 1 ? 'pupil' : 'pupils'}`;
   });
+  /** Names of the further ideas that it works on. */
+  protected readonly also = computed(() =>
+    this.group()
+      .also.map((id) => misconceptionOf(id).name)
+      .join('; '),
+  );
   protected readonly rungName = computed(() => RUNGS[this.group().rung].name);
   protected readonly percent = computed(() => Math.round(100 * (this.set()?.progress ?? 0)));
   protected readonly words = computed(() => {

@@ -1,13 +1,14 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { dayWords, misconceptionOf, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import { dayWords, misconceptionOf, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
 import { ClassReviewStore } from './class-review-store';
 import { GroupCard } from './group-card';
 
 /** Groups for the next lesson, each with its reason, its next move and its questions; and those to look at first. */
 @Component({
   selector: 'zp-look-next',
-  imports: [GroupCard, RouterLink],
+  imports: [GroupCard, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -57,10 +58,18 @@ import { GroupCard } from './group-card';
         <p class="facts">
           What these pupils hold as well and their group does not work on: a few questions of their own beside the lesson.
         </p>
-        <ul aria-labelledby="besides">
-          @for (one of besides; track one.id + one.idea) {
+        <ul class="besides" aria-labelledby="besides">
+          @for (one of besides; track one.idea) {
             <li>
-              <a [routerLink]="['../pupils', one.id]">{{ one.name }}</a>: {{ ideaName(one.idea) }}
+              <span
+                ><strong>{{ ideaName(one.idea) }}:</strong>
+                @for (pupil of one.pupils; track pupil.id) {
+                  <a [routerLink]="['../pupils', pupil.id]">{{ pupil.name }}</a>{{ $last ? '' : ', ' }}
+                }
+              </span>
+              <button mat-stroked-button type="button" [disabled]="store.drafting()" (click)="followUp(one)">
+                Draft a follow-up<span class="heard-only"> on {{ ideaName(one.idea) }}</span>
+              </button>
             </li>
           }
         </ul>
@@ -94,13 +103,26 @@ import { GroupCard } from './group-card';
       gap: 1rem;
       margin-bottom: 1.5rem;
     }
-    ul {
+    .besides {
+      display: grid;
+      gap: 0.5rem;
+      margin-bottom: 1.5rem;
+    }
+    .besides li {
       display: flex;
       flex-wrap: wrap;
-      gap: 0.25rem 2rem;
+      gap: 0.25rem 1rem;
+      align-items: center;
+    }
+    ul {
       margin: 0.4rem 0 0;
       padding: 0;
       list-style: none;
+    }
+    ul:not(.besides) {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem 2rem;
     }
   `,
 })
@@ -132,6 +154,14 @@ export class LookNext {
     effect(() => {
       if (this.groups().length > 0) untracked(() => void this.store.designAll());
     });
+  }
+
+  /** A short lesson for those of one idea, and then the place where it is given to them at their own pace. */
+  protected async followUp(one: FollowUp): Promise<void> {
+    const id = await this.store.draftFollowUp(one);
+    if (!id) return;
+    const to = one.pupils.map((pupil) => pupil.id).join(',');
+    await this.router.navigate(['/lessons', id, 'give'], { queryParams: { of: this.store.insight()!.classId, to } });
   }
 
   protected async draft(group: Group): Promise<void> {

@@ -144,6 +144,8 @@ export class Give {
   readonly id = input.required<string>();
   /** The class to begin with, of the address. */
   readonly of = input<string>();
+  /** Ids of the pupils that it is for, with commas between them, of the address; all of the class where absent. */
+  readonly to = input<string>();
   private readonly router = inject(Router);
   private readonly startId = uuid();
   protected readonly today = dayOf(Date.now());
@@ -218,7 +220,14 @@ export class Give {
       this.lesson.set(lesson);
       this.classes.set(classes);
       const first = classes.find((one) => one.id === this.of()) ?? classes[0];
-      if (first) await this.chooseClass(first.id);
+      if (!first) return;
+      await this.chooseClass(first.id);
+      const wanted = this.to()?.split(',') ?? [];
+      const chosen = this.pupils().filter((one) => wanted.includes(one.id));
+      if (chosen.length > 0) {
+        this.chosen.set(new Set(chosen.map((one) => one.id)));
+        this.toAll.set(false);
+      }
     });
   }
 

@@ -21,6 +21,7 @@ const UNIT_NAMES: Record<(typeof UNIT_QUESTIONS)[number], string> = {
   'minutes-in-three-quarters': 'minutes of three quarters of an hour',
   'hours-in-day': 'hours of a day',
   'rounds-in-day': 'rounds of the short hand a day',
+  'rounds-from-noon': 'rounds of the short hand from noon to noon',
 };
 
 const time = timeField('timeSec', 'Time');
