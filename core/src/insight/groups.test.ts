@@ -1,6 +1,8 @@
 import fc from 'fast-check';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
+import { RUNG_IDS } from '../ladder/registry.js';
 import { all, answered, DAY_MS } from '../testing/insight.js';
+import { simulatedClass } from '../testing/simulated-class.js';
 import { changeBetween } from './change.js';
 import { groupsFor, MOST_GROUPS, type GroupKey } from './groups.js';
 import { homePage } from './home-page.js';
@@ -44,6 +46,32 @@ test('groups come from shared ideas, then from rungs; of whom too little is know
   expect(idea!.ideas[0]).toEqual({ id: 'nearest-hour', weight: 2 });
   expect(groups.groups[2]!.reason).toBe('Sure of quarter past and quarter to, and no wrong idea shows.');
   for (const { ideas, nextMove } of groups.groups) expect([ideas.length > 0, nextMove.length > 10]).toEqual([true, true]);
+});
+
+test('what a pupil holds and their group does not work on is a follow-up beside it', () => {
+  const groups = groupsFor(pictureOf(CLASS), [{ pupilId: 'Bashir', key: 'next:five-past' }]);
+  expect(groups.besides).toEqual([{ idea: 'nearest-hour', rung: 'quarter-to', pupils: [{ id: 'Bashir', name: 'Bashir' }] }]);
+  expect(groupsFor(pictureOf(CLASS)).besides).toEqual([]);
+});
+
+test('of simulated classes at least two thirds of those who hold an idea are in a group that works on one of theirs, in four groups at most', () => {
+  let [holders, inGroup, followedUp] = [0, 0, 0];
+  for (let seed = 1; seed <= 4; seed++) {
+    const { book, held } = simulatedClass(RUNG_IDS.slice(seed, seed + 3), seed);
+    const groups = groupsFor(book.picture(book.pupils.map(({ id }) => book.pupil(id, NOW)), NOW)); // prettier-ignore
+    expect(groups.groups.length).toBeLessThanOrEqual(MOST_GROUPS);
+    for (const [id, ideas] of held) {
+      if (ideas.length === 0) continue;
+      const group = groups.groups.find((one) => one.pupils.some((pupil) => pupil.id === id));
+      const worked = group ? [group.key.replace('idea:', ''), ...group.also] : [];
+      const beside = groups.besides.filter((one) => one.pupils.some((pupil) => pupil.id === id)).map(({ idea }) => idea);
+      holders += 1;
+      inGroup += Number(ideas.some((idea) => worked.includes(idea)));
+      followedUp += Number(ideas.some((idea) => [...worked, ...beside].includes(idea)));
+    }
+  }
+  expect(inGroup / holders).toBeGreaterThan(2 / 3);
+  expect(followedUp / holders).toBeGreaterThan(0.85);
 });
 
 test('the teacher’s own moves are kept, into whatever group they go, and are taken back', () => {

@@ -107,6 +107,19 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   expect(navigate).toHaveBeenCalledWith(['/lessons', wish!.id]);
 });
 
+test('what the group of a pupil does not work on becomes a follow-up at a press, to be given to them', async () => {
+  server.on('GET /api/classes/c1/notes', { ...NOTES, moves: [{ pupilId: 'Anouk', key: 'rung:quarter-past' }] });
+  server.on('POST /api/lessons', {});
+  const { find, press, router } = await open('next');
+  expect(textOf(find.getByRole('list', { name: 'Besides, at their own pace' }))).toContain('Nearest hour: Anouk');
+  const navigate = jest.spyOn(router, 'navigate').mockResolvedValue(true);
+  await press(/^Draft a follow-up.*Nearest hour$/);
+  await until(() => navigate.mock.calls.length > 0);
+  const [wish] = server.sent('POST /api/lessons') as [{ id: string }];
+  expect(wish).toMatchObject({ classId: 'c1', rung: 'quarter-to', insight: { misconceptions: ['nearest-hour'] } });
+  expect(navigate).toHaveBeenCalledWith(['/lessons', wish.id, 'give'], { queryParams: { of: 'c1', to: 'Anouk' } });
+});
+
 test('a move that could not be kept is taken back, and the reason said', async () => {
   server.on('POST /api/classes/c1/moves', new Refusal('PUPIL_UNKNOWN', 'This class has no such pupil.'));
   const { find, page } = await open('next');

@@ -16,7 +16,7 @@ const GIVE = 'POST /api/own-pace';
 const TODAY = dayOf(Date.now());
 const pupil = (name: string, change: object = {}) => ({ id: name, name, reference: null, leftAtMs: null, cardAtMs: null, ...change });
 
-async function open(takes: readonly Take[] = []) {
+async function open(takes: readonly Take[] = [], address: object = {}) {
   const server = new FakeServer({
     'GET /api/lessons/l1': { id: 'l1', revision: 1, lesson },
     'GET /api/classes': [
@@ -28,7 +28,7 @@ async function open(takes: readonly Take[] = []) {
     'GET /api/lessons/l1/recording': { takes },
     [GIVE]: { id: 'o1' },
   });
-  const screen = await render(Give, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  const screen = await render(Give, { id: 'l1', ...address }, [provideRouter([]), provideStore(), provideState(authFeature)]);
   await until(() => screen.find.queryByRole('button', { name: /^Give it to [1-9]/ }) !== null);
   const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   const tick = async (name: RegExp) => {
@@ -56,6 +56,13 @@ test('unless something else is said it is given to the whole class for a week, b
     },
   ]);
   expect(went).toHaveBeenCalledWith(['/own-pace', 'o1']);
+});
+
+test('whom the address names are chosen already', async () => {
+  const { press, server, went } = await open([], { of: 'c1', to: 'Anouk,Ceri,nobody' });
+  await press('Give it to 2 pupils');
+  await until(() => went.mock.calls.length > 0);
+  expect(server.sent(GIVE)).toEqual([expect.objectContaining({ classId: 'c1', pupilIds: ['Anouk', 'Ceri'] })]);
 });
 
 test('some pupils alone get it, those without a join card are counted, and another class begins anew', async () => {
