@@ -262,10 +262,13 @@ function rungReason(rung: RungId, members: readonly { readonly pupil: PupilPictu
   const count = (word: string) => others.filter(({ pupil }) => pupil.mastery[rung]?.word === word).length;
   const [nearly, partly, notYet] = [count('nearly'), count('partly'), count('not-yet')];
   const elsewhere = others.length - nearly - partly - notYet;
+  const there = [
+    nearly > 0 ? `nearly there for ${nearly}` : '',
+    partly > 0 ? `there now and then for ${partly}` : '',
+    notYet > 0 ? `not yet there for ${notYet}` : '',
+  ].filter(Boolean);
   const parts = [
-    nearly > 0 ? `${RUNGS[rung].name} is nearly there for ${nearly}` : '',
-    partly > 0 ? `${RUNGS[rung].name} is there now and then for ${partly}` : '',
-    notYet > 0 ? `${RUNGS[rung].name} is not yet there for ${notYet}` : '',
+    there.length > 0 ? `${RUNGS[rung].name} is ${there.join(', ')}` : '',
     elsewhere > 0 ? `${elsewhere} ${elsewhere === 1 ? 'is' : 'are'} on a rung close by` : '',
     withIdea > 0 ? `${withIdea} ${withIdea === 1 ? 'has an idea of their own' : 'have ideas of their own'} to work on` : '',
   ];

@@ -122,6 +122,9 @@ function cardsOnStage(picture: Picture, cards: readonly Choice[], partners: read
   const dials = cards.flatMap((card) => ('text' in card ? [] : [dialOfChoice(card, false)]));
   const numbered = partners.flatMap((card, place) => ('text' in card ? [`${place + 1}  ${card.text}`] : []));
   if (dials.length > 0 && !picture.dial) return { ...stage, ...sideBySide(dials), words: [numbered.join('    ')] };
-  const lettered = cards.flatMap((card, place) => ('text' in card ? [`${dialLetter(place)}  ${card.text}`] : []));
+  // What is only a letter stands at its place in the picture.
+  const lettered = cards.flatMap((card, place) =>
+    'text' in card && card.text !== dialLetter(place) ? [`${dialLetter(place)}  ${card.text}`] : [],
+  );
   return { ...stage, board: [...stage.board, ...lettered, numbered.join('    ')] };
 }

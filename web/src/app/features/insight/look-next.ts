@@ -55,14 +55,12 @@ import { GroupCard } from './group-card';
     @if (store.groups()?.besides; as besides) {
       @if (besides.length) {
         <h2 id="besides">Besides, at their own pace</h2>
-        <p class="facts">
-          What these pupils hold as well and their group does not work on: a few questions of their own beside the lesson.
-        </p>
+        <p class="facts">What these pupils hold and their group does not work on: a few questions of their own beside the lesson.</p>
         <ul class="besides" aria-labelledby="besides">
           @for (one of besides; track one.idea) {
             <li>
               <span
-                ><strong>{{ ideaName(one.idea) }}:</strong>
+                ><strong>{{ ideaName(one.idea) }}:</strong>{{ ' ' }}
                 @for (pupil of one.pupils; track pupil.id) {
                   <a [routerLink]="['../pupils', pupil.id]">{{ pupil.name }}</a>{{ $last ? '' : ', ' }}
                 }

@@ -24,7 +24,9 @@ type Pairs = readonly (number | null)[];
           <li cdkDropList [cdkDropListData]="$index" [cdkDropListSortingDisabled]="true" (cdkDropListDropped)="drop($event)">
             <button type="button" [attr.aria-pressed]="here() === $index" (click)="here.set($index)">
               <span class="number">{{ letterOf($index) }}</span>
-              <zp-choice-face [choice]="card" [layers]="view().layers" />
+              @if (!isLetter(card, $index)) {
+                <zp-choice-face [choice]="card" [layers]="view().layers" />
+              }
               <span class="slot" [class.filled]="pairs()[$index] !== null">
                 @if (partnerOf($index); as partner) {
                   <span class="heard-only">with {{ partner.number }}</span>
@@ -66,6 +68,8 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
   protected readonly letterOf = dialLetter;
+  /** A card that is a letter of the picture needs no face beside its own. */
+  protected readonly isLetter = (card: object, place: number): boolean => 'text' in card && card.text === dialLetter(place);
   protected readonly told = signal('');
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly pairs = startingFrom<Pairs>(
