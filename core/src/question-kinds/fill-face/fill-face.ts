@@ -35,7 +35,7 @@ export const fillFace = numberKind<'fill-face', FillFaceItem>({
   values: ({ gaps }, acts) => gaps.map((gap) => acts.numeral(gap)),
   doing: () => ['numeral'],
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
-  reason: ({ gaps }, settings) => [TEXTS[tongueOf(settings)].are(gaps.map((gap, place) => `${dialLetter(place)} ${gap}`).join(', '))],
+  reason: ({ gaps }, settings) => [TEXTS[tongueOf(settings)].are(gaps.map((numeral, place) => ({ letter: dialLetter(place), numeral })))],
   answered: () => dialPicture(NO_HANDS, EMPTY_LAYERS),
   make: (id, rng) => ({ id, kind: 'fill-face', gaps: shuffled(ALL, rng).slice(0, 2 + Math.floor(rng() * 2)) }),
   samples: [[7], [2, 10], [12, 1, 11], [5, 8, 4]].map((gaps, index) => ({ id: `sample-${index}`, kind: 'fill-face' as const, gaps })),

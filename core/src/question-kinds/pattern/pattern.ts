@@ -75,7 +75,7 @@ export const pattern: QuestionKind<PatternItem, PatternResponse, PatternView> = 
     return [(item.stepMin > 0 ? step : back)(minutes(Math.abs(item.stepMin))), pattern.keySentence(item, settings)];
   },
   keySentence: (item, settings) =>
-    TEXTS[tongueOf(settings)].are(item.gaps.map((place) => displayText(timeAt(item, place), settings.separator)).join(', ')),
+    TEXTS[tongueOf(settings)].are(item.gaps.map((place) => displayText(timeAt(item, place), settings.separator))),
   responseText: (_item, response) => timesText(response),
   asked: (item, settings) => ({
     ...pictureOnStage({

@@ -1,10 +1,12 @@
+import { listed } from '../../words/listed.js';
 import type { Tongue } from '../../words/pack.js';
 
 /** What this kind says of itself, in every language of lessons. */
 export const TEXTS = {
   en: {
     stem: 'Which times are missing in this row?',
-    are: (times: string) => `The missing times are ${times}.`,
+    are: (times: readonly string[]) =>
+      times.length === 1 ? `The missing time is ${times[0]}.` : `The missing times are ${listed(times, 'en')}.`,
     step: (minutes: string) => `Each is ${minutes} after the one before.`,
     back: (minutes: string) => `Each is ${minutes} before the one before it.`,
     minutes: (count: number) => (count % 60 === 0 ? `${count / 60} ${count === 60 ? 'hour' : 'hours'}` : `${count} minutes`),
@@ -12,7 +14,7 @@ export const TEXTS = {
   },
   de: {
     stem: 'Welche Zeiten fehlen in dieser Reihe?',
-    are: (times: string) => `Es fehlen ${times}.`,
+    are: (times: readonly string[]) => `Es ${times.length === 1 ? 'fehlt' : 'fehlen'} ${listed(times, 'de')}.`,
     step: (minutes: string) => `Jede ist ${minutes} nach der davor.`,
     back: (minutes: string) => `Jede ist ${minutes} vor der davor.`,
     minutes: (count: number) => (count % 60 === 0 ? `${count / 60} ${count === 60 ? 'Stunde' : 'Stunden'}` : `${count} Minuten`),

@@ -35,7 +35,7 @@ export const secondHand = numberKind<'second-hand', SecondHandItem>({
   lookAt: (_item, settings) => TEXTS[tongueOf(settings)].lookAt,
   reason: ({ second }, settings) => {
     const { is, top, fives } = TEXTS[tongueOf(settings)];
-    return second === 0 ? [top] : second % 5 === 0 ? [is(second), fives(second)] : [is(second)];
+    return second === 0 ? [top] : [is(second), fives(second)];
   },
   make,
   samples: [[33_000, 20], [43_200, 0], [13_200, 40], [27_000, 5]].map(([timeSec = 0, second = 0], index) => ({ id: `sample-${index}`, kind: 'second-hand' as const, timeSec, second })), // prettier-ignore
