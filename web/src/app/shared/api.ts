@@ -64,8 +64,11 @@ async function problemOf(reply: Response): Promise<ApiProblem> {
     const problem = (await reply.json()) as Problem;
     return new ApiProblem(problem.code, problem.detail, reply.status);
   }
-  // Something between us and the server answered, a proxy while the server restarts for one.
-  return new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`, reply.status);
+  // Something between us and the server answered: a proxy while the server restarts, or one that does not let this through.
+  const passes = reply.status >= 500 || reply.status === 429 || reply.status === 408;
+  return passes
+    ? new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`, reply.status)
+    : new ApiProblem('NOT_LET_THROUGH', `Something on the way to the server refused this (status ${reply.status}).`, reply.status);
 }
 
 /** The sentence of an error for the screen. */

@@ -13,8 +13,9 @@ let told: RoomCommand[];
 
 /** The server takes the oldest command on its way. */
 const arrive = () => {
-  const { room } = store.selectSignal(liveFeature.selectDetail)()!.live;
-  store.dispatch(liveActions.commandDone({ done: { seq: 0, nowMs: 0, room } }));
+  const { id: sessionId, live } = store.selectSignal(liveFeature.selectDetail)()!;
+  const { room } = live;
+  store.dispatch(liveActions.commandDone({ sessionId, done: { seq: 0, nowMs: 0, room } }));
   TestBed.tick();
 };
 const wait = (ms: number) => {

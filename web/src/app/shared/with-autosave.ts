@@ -6,8 +6,11 @@ import { ApiProblem, sentenceOf } from './api';
 const SAVE_AFTER_MS = 700;
 const RETRY_AFTER_MS = 4000;
 
-/** Where saving stands; `overtaken` when the document was changed or deleted elsewhere: nothing is sent any more. */
-export type Saving = 'saved' | 'changed' | 'saving' | 'failed' | 'overtaken';
+/**
+ * Where saving stands; `failed` when it is tried again by itself, `refused` when it is not taken as it is and waits for the next
+ * change, `overtaken` when the document was changed or deleted elsewhere: nothing is sent any more.
+ */
+export type Saving = 'saved' | 'changed' | 'saving' | 'failed' | 'refused' | 'overtaken';
 
 export interface Autosave<Doc> {
   /** Sends a document with the version it was made from; resolves with its next version. */
@@ -42,9 +45,13 @@ export function withAutosave<Doc>({ send, overtakenBy }: Autosave<Doc>) {
           // Changed again while it was on its way: the next save has the newer one.
           patchState(store, ({ saving }) => ({ saving: saving === 'saving' ? 'saved' : saving, saveProblem: null }));
         } catch (error) {
-          const overtaken = error instanceof ApiProblem && overtakenBy.includes(error.code);
-          patchState(store, { saving: overtaken ? 'overtaken' : 'failed', saveProblem: sentenceOf(error) });
-          if (!overtaken) later(RETRY_AFTER_MS);
+          const [isOvertaken, mayPass] = [
+            error instanceof ApiProblem && overtakenBy.includes(error.code),
+            error instanceof ApiProblem && error.mayPass,
+          ];
+          patchState(store, { saving: isOvertaken ? 'overtaken' : mayPass ? 'failed' : 'refused', saveProblem: sentenceOf(error) });
+          // What is refused as it is would be refused again: the next change is tried.
+          if (mayPass) later(RETRY_AFTER_MS);
         }
       };
       /** Saves now, after the save that is on its way. Resolves with whether everything is saved. */

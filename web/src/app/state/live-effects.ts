@@ -26,7 +26,7 @@ import { liveActions, liveFeature, type RoomAct } from './live';
 import { LiveLine } from './live-line';
 import { RoomPort } from './room-port';
 
-const failed = (error: unknown) => of(liveActions.failed({ problem: sentenceOf(error) }));
+const failed = (sessionId: string) => (error: unknown) => of(liveActions.failed({ sessionId, problem: sentenceOf(error) }));
 /** While the server cannot be reached, the same request is made again: each carries an id, so that it happens once. */
 const whileLineLost = (error: unknown) => (error instanceof ApiProblem && error.lineLost ? timer(500) : throwError(() => error));
 
@@ -42,7 +42,7 @@ export const open = createEffect(
             const says = detail.live.room.phase === 'ended' ? EMPTY : line.listen(`/ws/sessions/${sessionId}?window=${window}`);
             return concat(loaded, says);
           }),
-          catchError(failed),
+          catchError(failed(sessionId)),
           takeUntil(actions.pipe(ofType(liveActions.close))),
         ),
       ),
@@ -80,11 +80,13 @@ export const command = createEffect(
       concatMap(({ sessionId, commandId, command: told }) =>
         defer(() => port.tell(sessionId, commandId, told)).pipe(
           retry({ delay: whileLineLost }),
-          map((done) => liveActions.commandDone({ done })),
+          map((done) => liveActions.commandDone({ sessionId, done })),
           catchError((error: unknown) => {
             line.sync(); // what was foreseen did not happen: show again what is
-            return of(liveActions.commandFailed({ problem: sentenceOf(error) }));
+            return of(liveActions.commandFailed({ sessionId, problem: sentenceOf(error) }));
           }),
+          // Trying again ends with the room: the next one's commands do not wait behind it.
+          takeUntil(actions.pipe(ofType(liveActions.close, liveActions.open))),
         ),
       ),
     ),
@@ -112,11 +114,11 @@ export const act = createEffect(
   (actions = inject(Actions)) =>
     actions.pipe(
       ofType(liveActions.act),
-      map(({ sessionId, act: told }) => requestOf(sessionId, told)),
-      mergeMap(([url, body]) =>
+      map(({ sessionId, act: told }) => ({ sessionId, request: requestOf(sessionId, told) })),
+      mergeMap(({ sessionId, request: [url, body] }) =>
         from(ask('POST', url, body)).pipe(
           switchMap(() => EMPTY),
-          catchError(failed),
+          catchError(failed(sessionId)),
         ),
       ),
     ),

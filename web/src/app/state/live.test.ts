@@ -82,28 +82,28 @@ test('two quick steps do not jump back when the answer to the first one comes', 
   let state = reducer(reducer(loaded, go(3)), go(4));
   state = hear(state, roomAt(3, 1));
   expect(state.detail!.live).toMatchObject({ seq: 1, room: { run: { at: stepOf(4) } } });
-  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(3, 1) }));
   state = hear(state, roomAt(4, 2));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(4, 2) }));
   expect(state).toMatchObject({ pending: 0, detail: { live: { seq: 2, room: { run: { at: stepOf(4) } } } } });
 });
 
 test('what is heard late of an earlier step does not jump back either, nor hide what another window did', () => {
   let state = reducer(reducer(loaded, go(3)), go(4));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(3, 1) }));
   state = hear(state, roomAt(3, 1)); // the answer was quicker than the event
   expect(state.detail!.live.room.run.at).toEqual(stepOf(4));
   state = hear(state, roomAt(4, 2), roomAt(1, 3)); // the audience window has gone back meanwhile
   expect(state.detail!.live.room.run.at).toEqual(stepOf(4));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(4, 2) }));
   expect(state.detail!.live.room.run.at).toEqual(stepOf(1));
 });
 
 test('an event that is slower than the answers to two steps changes nothing', () => {
   let state = reducer(loaded, go(3));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(3, 1) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(3, 1) }));
   state = reducer(state, go(4));
-  state = reducer(state, liveActions.commandDone({ done: roomAt(4, 2) }));
+  state = reducer(state, liveActions.commandDone({ sessionId: 'session', done: roomAt(4, 2) }));
   for (const [beat, seq] of [
     [3, 1],
     [4, 2],
@@ -124,7 +124,7 @@ test('the whole state does not jump back over a step on its way', () => {
   const { live } = loaded.detail!;
   const state = hear(reducer(loaded, go(3)), { type: 'state', live });
   expect(state.detail!.live.room.run.at).toEqual(stepOf(3));
-  const refused = reducer(state, liveActions.commandFailed({ problem: 'No.' }));
+  const refused = reducer(state, liveActions.commandFailed({ sessionId: 'session', problem: 'No.' }));
   expect(refused.detail!.live.room).toEqual(live.room);
 });
 
@@ -133,8 +133,34 @@ test('a room is shown at once though an event before it was missed, which is the
   expect(state).toMatchObject({ missed: true, detail: { live: { seq: 0, room: { run: { at: stepOf(5) } } } } });
 });
 
+test('an answer that comes for a room that was left changes nothing in the next one', () => {
+  const left = reducer(reducer(loaded, go(3)), liveActions.close());
+  const other = { ...sessionDetail(), id: 'other' };
+  const opened = reducer(left, liveActions.open({ sessionId: 'other', window: 'console' }));
+  const before = reducer(opened, liveActions.loaded({ detail: other, atMs: 500 }));
+  const { room } = withRun({ at: stepOf(3) }).live;
+  const answers = [
+    liveActions.commandDone({ sessionId: 'session', done: { seq: 40, nowMs: 900, room } }),
+    liveActions.commandFailed({ sessionId: 'session', problem: 'Of another room.' }),
+    liveActions.failed({ sessionId: 'session', problem: 'Of another room.' }),
+  ];
+  for (const one of [opened, before]) expect(answers.reduce(reducer, one)).toEqual(one);
+  expect(hear(answers.reduce(reducer, before), roomAt(1, 1)).detail!.live.room.run.at).toEqual(stepOf(1));
+});
+
+test('a room that is loaded without being opened, as a second rehearsal is, begins anew', () => {
+  const heard = hear(reducer(loaded, go(2)), roomAt(5, 24));
+  const again = reducer(heard, liveActions.loaded({ detail: { ...sessionDetail(), id: 'again' }, atMs: 900 }));
+  expect(again).toMatchObject({ sessionId: 'again', heard: null, pending: 0, missed: false });
+});
+
+test('only what the core refuses is left to the server’s sentence; a fault of this page is not swallowed', () => {
+  const broken = { ...go(2), command: { type: 'go' } as never };
+  expect(() => reducer(loaded, broken)).toThrow(TypeError);
+});
+
 test('a command that the room refuses leaves the room as it is and keeps the sentence', () => {
-  const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ problem: 'No such step.' }));
+  const state = reducer(reducer(loaded, go(99)), liveActions.commandFailed({ sessionId: 'session', problem: 'No such step.' }));
   expect(state).toMatchObject({ pending: 0, problem: 'No such step.', detail: { live: { room: { run: { at: stepOf(2) } } } } });
 });
 

@@ -1,5 +1,5 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { prepareLesson, type Lesson, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
+import { CoreError, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
 import { applyCommand, askingOfRoom } from '@zeitpunkt/core/live/room';
 import type { CommandDone, Passing, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import { withCounted } from '../shared/late';
@@ -8,6 +8,8 @@ export type TeacherWindow = 'console' | 'audience';
 
 /** The live session that this window shows. */
 export interface LiveState {
+  /** Of the room that this window shows or is about to show; what concerns another one is not taken in. */
+  readonly sessionId: string | null;
   readonly detail: SessionDetail | null;
   readonly window: TeacherWindow;
   /** This window's clock minus the server's, in milliseconds. */
@@ -41,16 +43,17 @@ export const liveActions = createActionGroup({
     Line: props<{ open: boolean }>(),
     Outdated: emptyProps(),
     Command: props<{ sessionId: string; commandId: string; command: RoomCommand; atMs: number }>(),
-    'Command done': props<{ done: CommandDone }>(),
-    'Command failed': props<{ problem: string }>(),
+    'Command done': props<{ sessionId: string; done: CommandDone }>(),
+    'Command failed': props<{ sessionId: string; problem: string }>(),
     /** Something else that is done in the room: the server tells every window what came of it. */
     Act: props<{ sessionId: string; act: RoomAct }>(),
-    Failed: props<{ problem: string }>(),
+    Failed: props<{ sessionId: string; problem: string }>(),
     Close: emptyProps(),
   },
 });
 
 const start: LiveState = {
+  sessionId: null,
   detail: null,
   window: 'console',
   clockSkewMs: 0,
@@ -166,32 +169,54 @@ function foresee(state: LiveState, command: RoomCommand, atMs: number): LiveStat
   try {
     const room = applyCommand(state.detail.live.room, command, preparedOf(state.detail.lesson), atMs - state.clockSkewMs);
     return withLive({ ...state, problem: null, pending: state.pending + 1 }, { room });
-  } catch {
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error;
     return { ...state, pending: state.pending + 1 }; // not allowed here: the server's sentence will say why
   }
+}
+
+/** What concerns the room that this window shows; an answer that comes for one that was left changes nothing. */
+function ofThisRoom<Told extends { readonly sessionId: string }>(reduce: (state: LiveState, told: Told) => LiveState) {
+  return (state: LiveState, told: Told): LiveState => (told.sessionId === state.sessionId ? reduce(state, told) : state);
 }
 
 export const liveFeature = createFeature({
   name: 'live',
   reducer: createReducer(
     start,
-    on(liveActions.open, (_, { window }): LiveState => ({ ...start, window })),
-    on(liveActions.loaded, (state, { detail, atMs }): LiveState => ({
-      ...state,
+    on(liveActions.open, (_, { sessionId, window }): LiveState => ({ ...start, sessionId, window })),
+    // A room that is loaded begins anew: nothing that was heard of another one counts. A rehearsal is loaded without being opened.
+    on(liveActions.loaded, ({ window, lineOpen, outdated }, { detail, atMs }): LiveState => ({
+      ...start,
+      window,
+      lineOpen,
+      outdated,
+      sessionId: detail.id,
       detail,
       clockSkewMs: atMs - detail.live.nowMs,
-      problem: null,
     })),
     on(liveActions.message, (state, { message, atMs }) => receive(state, message, atMs)),
     on(liveActions.line, (state, { open }): LiveState => ({ ...state, lineOpen: open })),
     on(liveActions.outdated, (state): LiveState => ({ ...state, outdated: true })),
-    on(liveActions.command, (state, { command, atMs }) => foresee(state, command, atMs)),
-    on(liveActions.commandDone, (state, { done }) => withNewestRoom({ ...state, pending: state.pending - 1 }, done)),
-    on(liveActions.commandFailed, (state, { problem }) => {
-      const settled = { ...state, pending: state.pending - 1, problem };
-      return state.heard ? withNewestRoom(settled, state.heard) : settled;
-    }),
-    on(liveActions.failed, (state, { problem }): LiveState => ({ ...state, problem })),
+    on(
+      liveActions.command,
+      ofThisRoom((state, { command, atMs }) => foresee(state, command, atMs)),
+    ),
+    on(
+      liveActions.commandDone,
+      ofThisRoom((state, { done }) => withNewestRoom({ ...state, pending: state.pending - 1 }, done)),
+    ),
+    on(
+      liveActions.commandFailed,
+      ofThisRoom((state, { problem }) => {
+        const settled = { ...state, pending: state.pending - 1, problem };
+        return state.heard ? withNewestRoom(settled, state.heard) : settled;
+      }),
+    ),
+    on(
+      liveActions.failed,
+      ofThisRoom((state, { problem }): LiveState => ({ ...state, problem })),
+    ),
     on(liveActions.close, (): LiveState => start),
   ),
   extraSelectors: ({ selectDetail }) => {

@@ -14,6 +14,9 @@ import type { Saving } from '../shared/with-autosave';
       @case ('failed') {
         Not saved, trying again …
       }
+      @case ('refused') {
+        Not saved
+      }
       @case ('overtaken') {
         Not saved
       }

@@ -16,7 +16,7 @@ import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 
-export const REHEARSAL_ID = 'rehearsal';
+const REHEARSAL_ID = 'rehearsal';
 
 /** As many as a class has. */
 const NAMES = SHORE_NAMES.slice(0, 24);
@@ -26,6 +26,8 @@ const NAMES = SHORE_NAMES.slice(0, 24);
  * Nothing of it is kept.
  */
 export class RehearsalRoom {
+  /** Each rehearsal is a room of its own. */
+  readonly id: string;
   readonly prepared: PreparedLesson;
   private room: RoomState;
   private seq = 0;
@@ -39,6 +41,7 @@ export class RehearsalRoom {
     private readonly seed: number,
     private readonly answered: (seq: number, response: MarkedResponse) => void,
   ) {
+    this.id = `${REHEARSAL_ID}-${seed}`;
     this.prepared = prepareLesson(of.lesson);
     this.room = newRoom(this.prepared, 'all');
     const { misconceptions } = RUNGS[rungOfLesson(of.lesson)];
@@ -59,7 +62,7 @@ export class RehearsalRoom {
     }));
     const outside = { knocks: [], wrongKeys: 0 };
     return {
-      id: REHEARSAL_ID,
+      id: this.id,
       lessonId: this.of.id,
       classId: REHEARSAL_ID,
       className: `Rehearsal with ${NAMES.length} simulated pupils`,

@@ -25,7 +25,7 @@ import { RoomPort } from '../../state/room-port';
 import { KeyList } from '../../ui/key-list';
 import { AnswersPanel } from '../console/answers-panel';
 import { ScriptPanel, scriptShortcuts } from '../console/script-panel';
-import { REHEARSAL_ID, RehearsalRoom } from './rehearsal-room';
+import { RehearsalRoom } from './rehearsal-room';
 
 /** The lesson as in class, with simulated pupils: it is taught at one's own pace, and what each beat took can become the plan. */
 @Component({
@@ -107,7 +107,7 @@ export class Rehearse {
         this.store.dispatch(liveActions.message({ message: { type: 'response', seq, response }, atMs: Date.now() })),
       );
       this.room = room;
-      this.leave = this.port.standInFor(REHEARSAL_ID, room.carryOut);
+      this.leave = this.port.standInFor(room.id, room.carryOut);
       this.store.dispatch(liveActions.loaded({ detail: room.detail(), atMs: Date.now() }));
     });
   }
