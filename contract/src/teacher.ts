@@ -231,6 +231,7 @@ export const CommandPost = Exact({
     Exact({ type: Type.Literal('close'), askingId: AskingIdSchema }),
     Exact({ type: Type.Literal('reveal'), askingId: AskingIdSchema }),
     Exact({ type: Type.Literal('ask'), item: ItemSchema }),
+    Exact({ type: Type.Literal('take-back'), askingId: AskingIdSchema }),
     Exact({ type: Type.Literal('aside'), aside: AsideSchema }),
     Exact({ type: Type.Literal('door'), open: Type.Boolean() }),
     Exact({ type: Type.Literal('door-admits'), admits: DoorModeSchema }),

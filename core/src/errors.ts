@@ -37,6 +37,7 @@ export const ERROR_CODES = {
   ROOM_POSITION_RANGE: 'A room was sent to a step that its lesson does not have.',
   ROOM_NOT_RUNNING: 'A room was told to move before it began or after it ended.',
   QUESTION_NOT_OPEN: 'A response came for a question that was not asked.',
+  QUESTION_ANSWERED: 'A question that somebody has answered was to be taken back.',
   QUESTION_UNKNOWN: 'A response names a question that the lesson does not hold.',
   ITEM_NOT_MADE: 'A question of a kind cannot be made on a rung.',
   RESPONSE_SHAPE: 'A response does not have the shape its question asks for.',

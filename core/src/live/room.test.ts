@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { CoreError } from '../errors.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
@@ -110,6 +111,25 @@ describe('questions beside the script', () => {
       expect(left.run.besideId).toBeNull();
     }
     expect(play([go('answer-1')], again).run).toMatchObject({ at: { beatId: 'answer-1' }, besideId: null });
+  });
+
+  test('one that is taken back is as if it had not been asked; one of the script, or one that is closed, is not taken back', () => {
+    const before = play([{ type: 'begin' }, go('ask-1')]);
+    const item = { ...prepared.lesson.items[0]!, id: 'more' };
+    const asked = play([{ type: 'ask', item }], before);
+    const back = play([{ type: 'take-back', askingId: 'more' }], asked);
+    expect(back.run.askings.map(({ id }) => id)).toEqual(['q1']);
+    expect(back.run.besideId).toBeNull();
+    expect(() => play([{ type: 'take-back', askingId: 'q1' }], before)).toThrow(CoreError);
+    expect(() =>
+      play(
+        [
+          { type: 'close', askingId: 'more' },
+          { type: 'take-back', askingId: 'more' },
+        ],
+        asked,
+      ),
+    ).toThrow(CoreError);
   });
 
   test('hands turned beside it are put away first, then the question', () => {

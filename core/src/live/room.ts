@@ -3,7 +3,7 @@ import type { Aside } from '../lesson/aside.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { sameStep, type StepRef } from '../lesson/step-ref.js';
 import { canBeGiven, type Item } from '../question-kinds/registry.js';
-import { askBeside, backToScript, closeRun, currentAsking, enterStep, newRun, setPhase, type Run } from '../run/run.js';
+import { askBeside, backToScript, closeRun, currentAsking, enterStep, newRun, setPhase, withoutAsking, type Run } from '../run/run.js';
 import type { Asking } from '../run/asking.js';
 import { sameJson } from '../same-json.js';
 import { NO_CALLS, withoutWaiting, type Calls } from './calls.js';
@@ -38,6 +38,8 @@ export type RoomCommand =
   | { readonly type: 'reveal'; readonly askingId: string }
   /** Puts a question beside the script: one that was asked before, again, or one that is in no lesson. */
   | { readonly type: 'ask'; readonly item: Item }
+  /** Takes a question beside the script back that nobody has answered: as if it had not been asked. */
+  | { readonly type: 'take-back'; readonly askingId: string }
   /** Leaves the script, or with null comes back to it, also from a question beside it. */
   | { readonly type: 'aside'; readonly aside: Aside | null }
   /** Opens or closes the door. */
@@ -90,6 +92,8 @@ export function applyCommand(room: RoomState, command: RoomCommand | RoomHappeni
     case 'ask':
       mustRun(room, 'A question can only be asked while the lesson is running.');
       return { ...room, run: askBeside(room.run, command.item, prepared, nowMs), aside: null, calls: NO_CALLS };
+    case 'take-back':
+      return withRun(room, withoutAsking(room.run, command.askingId));
     case 'aside': {
       mustRun(room, 'The hands can only be turned while the lesson is running.');
       mustBeGiven(command.aside, prepared);

@@ -115,6 +115,17 @@ export function askBeside(run: Run, item: Item, prepared: PreparedLesson, nowMs:
   };
 }
 
+/**
+ * The run without the question that is put beside its script, as if it had not been asked. Whether somebody has answered it is
+ * for whoever keeps the answers to say.
+ * @throws CoreError QUESTION_NOT_OPEN for any other question, and once it was closed
+ */
+export function withoutAsking(run: Run, askingId: string): Run {
+  const asking = run.askings.find(({ id }) => id === askingId);
+  if (run.besideId !== askingId || asking?.phase !== 'open') throw new CoreError('QUESTION_NOT_OPEN', 'Only a question beside the script that is still open can be taken back.'); // prettier-ignore
+  return { ...run, askings: run.askings.filter((one) => one !== asking), besideId: null };
+}
+
 /** The run back at its script, with what was asked beside it closed; the same run where nothing was. */
 export function backToScript(run: Run, nowMs: number): Run {
   if (run.besideId === null) return run;

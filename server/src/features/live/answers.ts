@@ -57,6 +57,11 @@ export class Answers {
     return this.given.get(askingId)?.get(pupilId)?.latest ?? undefined;
   }
 
+  /** Whether an answer to an asking is kept or on its way. */
+  isAnswered(askingId: string): boolean {
+    return [...(this.given.get(askingId)?.values() ?? [])].some(({ attempts }) => attempts > 0);
+  }
+
   /**
    * Marks and keeps a response; resolves once it is on the disk. The same response sent again is acknowledged again. One that
    * comes after its question was closed is kept as late.

@@ -1,4 +1,12 @@
-import { writeRoomState, type PreparedLesson, type RoomCommand, type RoomHappening, type RoomState } from '@zeitpunkt/core';
+import {
+  CoreError,
+  writeRoomState,
+  type Asking,
+  type PreparedLesson,
+  type RoomCommand,
+  type RoomHappening,
+  type RoomState,
+} from '@zeitpunkt/core';
 import { applyCommand } from '@zeitpunkt/core/live/room';
 import type { GroupCommit } from '../../db/group-commit.js';
 import type { LiveQueries } from './queries.js';
@@ -7,12 +15,15 @@ export interface CommandsNeeds {
   readonly queries: LiveQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
+  /** Whether an answer to an asking is kept or on its way. */
+  readonly isAnswered: (askingId: string) => boolean;
 }
 
 /** The state of a room and what changes it: one command after the other, each written before anybody is told. */
 export class Commands {
   /** How many commands were carried out. */
   private events: number;
+  private takingBack: string | null = null;
   /** The last command that was sent; each waits for the one before it. */
   private carriedOut: Promise<unknown> = Promise.resolve();
 
@@ -30,6 +41,11 @@ export class Commands {
     return this.now;
   }
 
+  /** What was asked and can be answered; a question that is just being taken back cannot. */
+  asking(id: string): Asking | undefined {
+    return id === this.takingBack ? undefined : this.now.run.askings.find((one) => one.id === id);
+  }
+
   /** Carries out a command once, after those before it; sent again it changes nothing. */
   carryOut(commandId: string, command: RoomCommand | RoomHappening): Promise<void> {
     const done = this.carriedOut.then(() => this.apply(commandId, command));
@@ -42,17 +58,28 @@ export class Commands {
     if (queries.commandKnown(this.sessionId, commandId)) return;
     const atMs = nowMs();
     const next = applyCommand(this.now, command, this.lesson, atMs);
+    if (command.type === 'take-back') this.mustBeUnanswered(command.askingId);
     const event = { sessionId: this.sessionId, seq: this.events + 1, commandId, command: JSON.stringify(forTheRecord(command)), atMs };
-    await commit(() => {
-      queries.insertEvent(event);
-      if (next === this.now) return;
-      queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
-      if (next.phase === 'ended') queries.end(this.sessionId, atMs);
-    });
+    // Until it is written that it was taken back, no answer to it may come in between.
+    this.takingBack = command.type === 'take-back' ? command.askingId : null;
+    try {
+      await commit(() => {
+        queries.insertEvent(event);
+        if (next === this.now) return;
+        queries.saveRoom(this.sessionId, next.phase, writeRoomState(next));
+        if (next.phase === 'ended') queries.end(this.sessionId, atMs);
+      });
+    } finally {
+      this.takingBack = null;
+    }
     this.events = event.seq;
     if (next === this.now) return; // remembered all the same: sent again later it must not move the room
     this.now = next;
     this.onChange(next, atMs);
+  }
+
+  private mustBeUnanswered(askingId: string): void {
+    if (this.needs.isAnswered(askingId)) throw new CoreError('QUESTION_ANSWERED', 'Somebody has answered already: close the question instead.'); // prettier-ignore
   }
 }
 

@@ -25,6 +25,32 @@ describe('with an open question', () => {
     expect(codeOf(await room.tell({ type: 'nudge', askingId: 'q1' }))).toBe('QUESTION_NOT_OPEN');
   });
 
+  test('a question beside the script is taken back before anybody answers, and leaves nothing behind', async () => {
+    const extra = { id: 'more-1', kind: 'read-dial', timeSec: 5 * 3600 } as const;
+    await room.tell({ type: 'ask', item: extra });
+    expect((await desk(anouk)).question.askingId).toBe('more-1');
+    expect((await room.tell({ type: 'take-back', askingId: 'more-1' })).statusCode).toBe(200);
+    expect((await desk(anouk)).question.askingId).toBe('q1');
+    const { askings, besideId } = (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json().live.room.run;
+    expect([askings.map(({ id }: { id: string }) => id), besideId]).toEqual([['q1'], null]);
+    expect(codeOf(await respond(anouk, { ...reading('5', '00'), askingId: 'more-1' }))).toBe('QUESTION_NOT_OPEN');
+    expect(codeOf(await room.tell({ type: 'take-back', askingId: 'q1' }))).toBe('QUESTION_NOT_OPEN');
+  });
+
+  test('once somebody has answered, or is just answering, a question stays', async () => {
+    const extra = { id: 'more-1', kind: 'read-dial', timeSec: 5 * 3600 } as const;
+    await room.tell({ type: 'ask', item: extra });
+    const [answer, taken] = await Promise.all([
+      respond(anouk, { ...reading('5', '00'), askingId: 'more-1' }),
+      room.tell({ type: 'take-back', askingId: 'more-1' }),
+    ]);
+    // Whichever came first: an answer that was acknowledged is kept, and the other was refused.
+    expect([answer.statusCode, taken.statusCode].sort()).toEqual([200, 409]);
+    const { live } = (await teacher.send('GET', `/api/sessions/${room.detail.id}`)).json();
+    expect(live.responses).toHaveLength(answer.statusCode === 200 ? 1 : 0);
+    expect(live.room.run.askings).toHaveLength(answer.statusCode === 200 ? 2 : 1);
+  });
+
   test('more time is counted down for all from when it was promised, and nothing closes by itself', async () => {
     await room.tell({ type: 'more-time', askingId: 'q1', minutes: 2 });
     school.clockMs += 30_000;

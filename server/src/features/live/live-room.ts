@@ -82,7 +82,8 @@ export class LiveRoom implements OpenRoom {
       this.hub.tellJson((seq) => `{"type":"response","seq":${seq},"response":${json}}`),
     );
     this.passing.follow(room.calls);
-    this.commands = new Commands(id, room, lesson, needs, (next, atMs) => this.tellRoom(next, atMs));
+    const isAnswered = (askingId: string) => this.answers.isAnswered(askingId);
+    this.commands = new Commands(id, room, lesson, { ...needs, isAnswered }, (next, atMs) => this.tellRoom(next, atMs));
   }
 
   // --- the teacher ---
@@ -146,7 +147,7 @@ export class LiveRoom implements OpenRoom {
 
   /** Keeps an answer that the teacher enters for a pupil of the class. @throws CoreError PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE */
   enter({ pupilId, source, ...post }: ResponseEntered): Promise<ResponseKept> {
-    const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
+    const asking = this.commands.asking(post.askingId);
     return this.answers.keep(pupilId, { ...post, responseTimeMs: 0 }, asking, source);
   }
 
@@ -294,7 +295,7 @@ export class LiveRoom implements OpenRoom {
   }
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
-    const asking = this.commands.room.run.askings.find(({ id }) => id === post.askingId);
+    const asking = this.commands.asking(post.askingId);
     const { pupilId, joinedAtMs } = this.mustBeIn(participantId);
     // A device's clock may have been set meanwhile: nothing waited longer than the device has been in the room.
     const waitedMs = Math.min(post.waitedMs ?? 0, Math.max(0, this.needs.nowMs() - joinedAtMs));

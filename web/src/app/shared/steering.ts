@@ -58,6 +58,12 @@ export class Steering {
     return run?.askings.find(({ id }) => id === run.besideId) ?? null;
   });
 
+  /** Whether the question beside the script can still be taken back: it is open and nobody has answered it. */
+  readonly canTakeBack = computed((): boolean => {
+    const beside = this.besideAsking();
+    return beside?.phase === 'open' && !this.detail()!.live.responses.some(({ askingId }) => askingId === beside.id);
+  });
+
   constructor() {
     // One at a time and the latest only: on a slow line nothing queues up behind a drag.
     effect(() => {
@@ -157,6 +163,12 @@ export class Steering {
     const asked = [...lesson.items, ...(this.detail()?.live.room.run.askings.map((one) => one.item) ?? [])];
     const seed = Math.floor(Math.random() * 2 ** 32);
     this.tell({ type: 'ask', item: anotherLike(item, asked, `more-${uuid().slice(0, 8)}`, lesson.settings, seededRng(seed)) });
+  }
+
+  /** Takes the question beside the script back, as if it had not been asked. */
+  takeBack(): void {
+    const beside = this.besideAsking();
+    if (beside && this.canTakeBack()) this.tell({ type: 'take-back', askingId: beside.id });
   }
 
   /** A tap on a touch screen goes on, wherever there is nothing to press, turn or type; a click only brings a window to the front. */

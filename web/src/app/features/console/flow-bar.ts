@@ -30,6 +30,9 @@ const MORE_MINUTES = 2;
         Two more minutes
       </button>
       <button mat-stroked-button type="button" (click)="steering.tell({ type: 'close', askingId: one.id })">Close answers</button>
+      @if (steering.canTakeBack()) {
+        <button mat-stroked-button type="button" matTooltip="Esc, full stop" (click)="steering.takeBack()">Take it back</button>
+      }
     } @else {
       @if (one.phase === 'revealed') {
         <button mat-stroked-button type="button" (click)="steering.askAgain(one.item)">Ask again</button>

@@ -34,6 +34,20 @@ test('those who still think can be nudged once and given time; the answers can b
   expect(find.getByRole<HTMLButtonElement>('button', { name: 'Nudged' }).disabled).toBe(true);
 });
 
+test('a question beside the script can be taken back until somebody has answered it; one of the script cannot', async () => {
+  const askings = [askingOf('q1', 'closed'), askingOf('q2', 'open')];
+  const beside = withRun({ askings, besideId: 'q2' });
+  const { press, told, find, settled } = await open(FlowBar, beside, { asking: askingOf('q2', 'open') });
+  await settled();
+  await press('Take it back');
+  expect(told).toEqual([{ type: 'take-back', askingId: 'q2' }]);
+  for (const detail of [withRun({ askings, besideId: 'q2' }, { responses: [responseOf('Anouk', 'q2')] }), withRun({ askings })]) {
+    TestBed.inject(Store).dispatch(liveActions.loaded({ detail, atMs: 0 }));
+    await settled();
+    expect(find.queryByRole('button', { name: 'Take it back' })).toBeNull();
+  }
+});
+
 test('“Ready?” counts who has said so and names the others; clocks come as they are turned', async () => {
   const start = sessionDetail();
   const { press, told, setInputs, page, find } = await open(InPassing, start);

@@ -33,7 +33,7 @@ export function scriptStageShortcuts(stage: () => ScriptStage | undefined): read
     { left: ['C'], right: ['M'], text: 'Reference chart', act: () => stage()?.toggleChart() },
     { left: ['R'], right: ['P'], text: 'Next pointer', act: () => stage()?.nextTool() },
     { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => stage()?.wipe() },
-    { left: ['Escape'], right: ['.'], text: 'Back to the script', act: () => stage()?.leave() },
+    { left: ['Escape'], right: ['.'], text: 'Back to the script, or take an extra question back', act: () => stage()?.leave() },
   ];
 }
 
@@ -126,6 +126,7 @@ export class ScriptStage {
     this.stage().cancel();
     this.tool.set('turn');
     if (this.steering.aside()) this.steering.backToScript();
+    else this.steering.takeBack();
   }
 
   /** The time in the field, taken out of it; null where it is none, and why not is said. */
