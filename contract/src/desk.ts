@@ -175,6 +175,10 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
   });
 
 /** All that a pupil's desk shows. Before the reveal nothing in it tells the key but the picture itself. */
+/** Whether the next lesson of a class is open, for a desk whose own is over. */
+export const NextLesson = Exact({ open: Type.Boolean() });
+export type NextLesson = Data<typeof NextLesson>;
+
 export const DeskView = deskView(ItemViewSchema, ResponseSchema);
 export type DeskView = Data<typeof DeskView>;
 

@@ -64,6 +64,7 @@ export {
   Join,
   Knock,
   KnockAnswer,
+  NextLesson,
   OwnGo,
   ReadyPost,
   RoomFound,

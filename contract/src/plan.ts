@@ -24,6 +24,7 @@ export const ClassPlanSchema = Exact({
       skipped: DatesSchema,
     }),
   ),
+  beside: Type.Array(Exact({ lessonId: Uuid, date: IsoDateSchema }), { maxItems: 200 }),
   cards: Nullable(Exact({ pattern: CardPatternSchema, startsOn: IsoDateSchema, shown: Type.Integer({ minimum: 0, maximum: 2000 }) })),
   daily: Type.Array(DayEventSchema, { maxItems: 12 }),
 });

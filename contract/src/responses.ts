@@ -92,6 +92,8 @@ export const MarkedResponse = Exact({
     Exact({
       /** As it was marked at first. */
       was: VerdictSchema,
+      /** What was said to the pupil of it then. */
+      saidThen: Type.String(),
       reason: Type.String(),
       atMs: AtMs,
       /** It came with a wording that was accepted for the whole class. */

@@ -1,7 +1,7 @@
 import { Type, type TSchema } from '@sinclair/typebox';
 import { DeskView, DeskViewShell } from './desk.js';
 import { MarkedResponse } from './responses.js';
-import { AtMs, type Data, Exact, TaggedUnion, Uuid } from './shared.js';
+import { AtMs, type Data, Exact, OneOf, TaggedUnion, Uuid } from './shared.js';
 import { Pupil } from './classes.js';
 import { PoseSchema } from './stage.js';
 import { Outside, Participant, RoomStateSchema, SessionLive } from './teacher.js';
@@ -54,6 +54,6 @@ export type DeskMessage = Data<typeof DeskMessage>;
 /** What a pupil's device checks of a message before it knows the question kind in it. */
 export const DeskMessageShell = deskMessage(DeskViewShell);
 
-/** Any window → server: send the state again. Everything that changes something goes over HTTP. */
-export const ClientMessage = Exact({ type: Type.Literal('sync') });
+/** Any window → server: send the state again, or only that the line still carries. Everything that changes something goes over HTTP. */
+export const ClientMessage = Exact({ type: OneOf(['sync', 'ping']) });
 export type ClientMessage = Data<typeof ClientMessage>;

@@ -204,7 +204,7 @@ export type { KeyPicture, RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
 export type { PupilProfile } from './rehearsal/simulated-pupil.js';
 export { checkPlan } from './series/check-plan.js';
-export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type Series, type Weekday } from './series/plan.js';
+export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type PlannedLesson, type Series, type Weekday } from './series/plan.js';
 export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
 export {
   cardOn,
@@ -213,11 +213,15 @@ export {
   moveInSeries,
   plannedLessons,
   planOn,
-  removeFromSeries,
+  movedLessons,
+  putOn,
+  schoolDaysFrom,
+  seriesLessons,
+  takeOutOfPlan,
   seriesWishes,
   toggleDayOff,
   toggleSkipped,
-  type PlannedLesson,
+  type MovedLesson,
   type SeriesWish,
 } from './series/series.js';
 export { suggestNext, type GivenLesson, type Suggestion } from './series/suggest.js';

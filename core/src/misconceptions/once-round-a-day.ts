@@ -11,7 +11,8 @@ export const onceRoundADay: Misconception = {
   }),
   nextMove: 'Run the hands through a whole day of the children, from midnight to midnight, and count the rounds.',
   distorts: (acts) => ({
-    unit: (which) => acts.unit(which).map((count) => ({ 'hours-in-day': 12, 'rounds-in-day': 1, 'rounds-from-noon': 1 })[which as string] ?? count),
+    unit: (which) =>
+      acts.unit(which).map((count) => ({ 'hours-in-day': 12, 'rounds-in-day': 1, 'rounds-from-noon': 1 })[which as string] ?? count),
     // There is no second round: every hour is one of 1 to 12.
     to24: (at) => acts.to24(at).map((typed) => ({ ...typed, hour: String(hour12(at)).padStart(2, '0') })),
   }),

@@ -18,6 +18,13 @@ export interface Series {
   readonly skipped: readonly IsoDate[];
 }
 
+/** A lesson on a day. */
+export interface PlannedLesson {
+  /** By id. */
+  readonly lessonId: string;
+  readonly date: IsoDate;
+}
+
 /** One time a day in a pattern. */
 export interface DailyCards {
   readonly pattern: CardPattern;
@@ -33,10 +40,12 @@ export interface ClassPlan {
   /** School days that fall out; in order. */
   readonly daysOff: readonly IsoDate[];
   readonly series: Series | null;
+  /** Lessons that stand on a day of their own, beside the series: nothing moves them and they move nothing. */
+  readonly beside: readonly PlannedLesson[];
   readonly cards: DailyCards | null;
   /** The class's own daily times, for lessons that are drafted. */
   readonly daily: readonly DayEvent[];
 }
 
 /** A class for which nothing is planned yet; school is from Monday to Friday. */
-export const NEW_PLAN: ClassPlan = { schoolDays: [1, 2, 3, 4, 5], daysOff: [], series: null, cards: null, daily: [] };
+export const NEW_PLAN: ClassPlan = { schoolDays: [1, 2, 3, 4, 5], daysOff: [], series: null, beside: [], cards: null, daily: [] };

@@ -10,7 +10,9 @@ import {
   moveInSeries,
   planOn,
   plannedLessons,
-  removeFromSeries,
+  movedLessons,
+  putOn,
+  takeOutOfPlan,
   seriesWishes,
   toggleDayOff,
   toggleSkipped,
@@ -75,11 +77,11 @@ test('lessons change places and go; a series without any is none', () => {
   expect(moveInSeries(plan, 'a', 1).series!.lessonIds).toEqual(['b', 'a', 'c']);
   expect(moveInSeries(plan, 'c', 5).series!.lessonIds).toEqual(['a', 'b', 'c']);
   expect(moveInSeries(plan, 'b', -1).series!.lessonIds).toEqual(['b', 'a', 'c']);
-  expect(plannedLessons(removeFromSeries(plan, 'a'))).toEqual([
+  expect(plannedLessons(takeOutOfPlan(plan, 'a'))).toEqual([
     { lessonId: 'b', date: '2026-11-23' },
     { lessonId: 'c', date: '2026-11-25' },
   ]);
-  expect(['a', 'b', 'c'].reduce(removeFromSeries, plan as ClassPlan).series).toBeNull();
+  expect(['a', 'b', 'c'].reduce(takeOutOfPlan, plan as ClassPlan).series).toBeNull();
 });
 
 test('each lesson of a series knows the one before and after it', () => {
@@ -156,4 +158,32 @@ test('a further lesson is put on any day that is offered, and all others stay in
 test('a series that is over is followed by a new one on the day that is chosen', () => {
   const over = { ...NEW_PLAN, series: { startsOn: '2026-09-01', weekdays: [2 as Weekday], lessonIds: ['old'], skipped: [] } };
   expect(planOn(over, 'new', '2026-11-26', MONDAY).series).toMatchObject({ startsOn: '2026-11-26', lessonIds: ['new'] });
+});
+
+test('a lesson put on a day stands beside what is there and moves nothing else, wherever it comes from, and can be moved again', () => {
+  fc.assert(
+    fc.property(plans, fc.nat(20), fc.nat(60), fc.nat(60), (plan, which, first, second) => {
+      const lessonId = plan.series!.lessonIds[which] ?? 'new';
+      for (const [before, date] of [
+        [plan, daysOn(MONDAY, first)],
+        [putOn(plan, lessonId, daysOn(MONDAY, first)), daysOn(MONDAY, second)],
+      ] as const) {
+        // prettier-ignore
+        const after = putOn(before, lessonId, date);
+        expect(plannedLessons(after)).toContainEqual({ lessonId, date });
+        expect(movedLessons(before, after).filter((one) => one.lessonId !== lessonId)).toEqual([]);
+        expect(plannedLessons(after).filter((one) => one.lessonId === lessonId)).toHaveLength(1);
+      }
+    }),
+  );
+});
+
+test('what a change moves is told with both days; what it takes out goes to none', () => {
+  const series = { startsOn: MONDAY, weekdays: [1] as Weekday[], lessonIds: ['a', 'b'], skipped: [] };
+  const plan = { ...NEW_PLAN, series };
+  expect(movedLessons(plan, toggleDayOff(plan, MONDAY))).toEqual([
+    { lessonId: 'a', from: MONDAY, to: daysOn(MONDAY, 7) },
+    { lessonId: 'b', from: daysOn(MONDAY, 7), to: daysOn(MONDAY, 14) },
+  ]);
+  expect(movedLessons(plan, takeOutOfPlan(plan, 'b'))).toEqual([{ lessonId: 'b', from: daysOn(MONDAY, 7), to: null }]);
 });

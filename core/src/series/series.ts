@@ -1,18 +1,16 @@
 import { rungAfter, RUNG_IDS, type RungId } from '../ladder/registry.js';
-import type { ClassPlan, IsoDate, Series } from './plan.js';
+import type { ClassPlan, IsoDate, PlannedLesson, Series } from './plan.js';
 import { countDays, daysThatCount, weekdayOf, type DayRule } from './school-days.js';
-
-/** A lesson of a series on its day. */
-export interface PlannedLesson {
-  readonly lessonId: string;
-  readonly date: IsoDate;
-}
 
 const schoolRule = ({ schoolDays, daysOff }: ClassPlan): DayRule => ({ weekdays: schoolDays, off: new Set(daysOff) });
 
-/** The lessons of a class's series with the days they fall on: a day off moves it and all after it. */
+/** All lessons of a plan with their days, those of the series and those beside it, the earliest first. */
 export function plannedLessons(plan: ClassPlan): PlannedLesson[] {
-  const { series, schoolDays, daysOff } = plan;
+  return [...seriesLessons(plan), ...plan.beside].sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0));
+}
+
+/** The lessons of a class's series with the days they fall on: a day off moves it and all after it. */
+export function seriesLessons({ series, schoolDays, daysOff }: ClassPlan): PlannedLesson[] {
   if (!series) return [];
   const weekdays = series.weekdays.filter((weekday) => schoolDays.includes(weekday));
   const dates = daysThatCount(series.startsOn, series.lessonIds.length, { weekdays, off: new Set([...daysOff, ...series.skipped]) });
@@ -39,10 +37,44 @@ export function moveInSeries(plan: ClassPlan, lessonId: string, by: number): Cla
   });
 }
 
-/** The plan without a lesson; those after it move up. A series without lessons is none. */
-export function removeFromSeries(plan: ClassPlan, lessonId: string): ClassPlan {
-  const without = withSeries(plan, (series) => ({ ...series, lessonIds: series.lessonIds.filter((id) => id !== lessonId) }));
+/** The plan without a lesson; those of the series after it move up. A series without lessons is none. */
+export function takeOutOfPlan(plan: ClassPlan, lessonId: string): ClassPlan {
+  const beside = plan.beside.filter((one) => one.lessonId !== lessonId);
+  const without = withSeries({ ...plan, beside }, (series) => ({ ...series, lessonIds: series.lessonIds.filter((id) => id !== lessonId) }));
   return without.series?.lessonIds.length === 0 ? { ...without, series: null } : without;
+}
+
+/**
+ * A lesson put on a day of its own, beside whatever stands there: no other lesson moves. One of the series leaves its day free.
+ * One that is there already stays as it is.
+ */
+export function putOn(plan: ClassPlan, lessonId: string, date: IsoDate): ClassPlan {
+  const known = plannedLessons(plan).find((one) => one.lessonId === lessonId);
+  if (known?.date === date) return plan;
+  const before = seriesLessons(plan).find((one) => one.lessonId === lessonId);
+  const without = takeOutOfPlan(plan, lessonId);
+  const free = before ? withSeries(without, (series) => ({ ...series, skipped: [...new Set([...series.skipped, before.date])].sort() })) : without; // prettier-ignore
+  return { ...free, beside: [...free.beside, { lessonId, date }] };
+}
+
+/** A lesson that a change of the plan moves; null where it was or is not planned. */
+export interface MovedLesson {
+  readonly lessonId: string;
+  readonly from: IsoDate | null;
+  readonly to: IsoDate | null;
+}
+
+/** Lessons that stand on another day after a change of the plan than before it, in the order of their days then. */
+export function movedLessons(before: ClassPlan, after: ClassPlan): MovedLesson[] {
+  const [then, now] = [before, after].map((plan) => new Map(plannedLessons(plan).map(({ lessonId, date }) => [lessonId, date]))) as [Map<string, IsoDate>, Map<string, IsoDate>]; // prettier-ignore
+  return [...new Set([...now.keys(), ...then.keys()])]
+    .map((lessonId) => ({ lessonId, from: then.get(lessonId) ?? null, to: now.get(lessonId) ?? null }))
+    .filter(({ from, to }) => from !== to);
+}
+
+/** The next school days on which a lesson can be put, from a day on; days off and days without school are none. */
+export function schoolDaysFrom(plan: ClassPlan, from: IsoDate, howMany: number): IsoDate[] {
+  return daysThatCount(from, howMany, schoolRule(plan));
 }
 
 /**
@@ -51,7 +83,7 @@ export function removeFromSeries(plan: ClassPlan, lessonId: string): ClassPlan {
  */
 export function daysToPlan(plan: ClassPlan, today: IsoDate, howMany: number): IsoDate[] {
   const { series, schoolDays, daysOff } = plan;
-  const goesOn = series && plannedLessons(plan).some(({ date }) => date >= today);
+  const goesOn = series && seriesLessons(plan).some(({ date }) => date >= today);
   const weekdays = goesOn ? series.weekdays.filter((weekday) => schoolDays.includes(weekday)) : schoolDays;
   return daysThatCount(today, howMany, { weekdays, off: new Set([...daysOff, ...(goesOn ? series.skipped : [])]) });
 }
@@ -61,7 +93,7 @@ export function daysToPlan(plan: ClassPlan, today: IsoDate, howMany: number): Is
  * begins a new one on that day; what was given before is remembered without it.
  */
 export function planOn(plan: ClassPlan, lessonId: string, date: IsoDate, today: IsoDate): ClassPlan {
-  const planned = plannedLessons(plan);
+  const planned = seriesLessons(plan);
   const { series } = plan;
   if (!series || !planned.some((one) => one.date >= today)) {
     return { ...plan, series: { startsOn: date, weekdays: series?.weekdays ?? [weekdayOf(date)], lessonIds: [lessonId], skipped: [] } };
@@ -70,7 +102,7 @@ export function planOn(plan: ClassPlan, lessonId: string, date: IsoDate, today: 
   const after = series.lessonIds.filter((id) => !before.includes(id));
   const goesOn = { ...plan, series: { ...series, lessonIds: [...before, lessonId, ...after] } };
   // Where the day comes after the end of the series, the days between are passed over.
-  const falls = plannedLessons(goesOn).find((one) => one.lessonId === lessonId)!.date;
+  const falls = seriesLessons(goesOn).find((one) => one.lessonId === lessonId)!.date;
   const rule = { weekdays: series.weekdays, off: new Set([...plan.daysOff, ...series.skipped]) };
   const between = daysThatCount(falls, countDays(falls, date, rule), rule).filter((day) => day < date);
   return withSeries(goesOn, (one) => ({ ...one, skipped: [...one.skipped, ...between].sort() }));

@@ -25,6 +25,7 @@ export function demoPlan(lessonIds: readonly string[], taughtOn: IsoDate): Class
     schoolDays: [1, 2, 3, 4, 5],
     daysOff: [daysOn(mondayOf(taughtOn), 18)], // a Friday two weeks on: the boats are painted
     series: { startsOn: taughtOn, weekdays: [weekdayOf(taughtOn)], lessonIds, skipped: [] },
+    beside: [],
     cards: { pattern: { firstSec: 8 * 3600, stepsMin: [30, 30, 60] }, startsOn: daysOn(mondayOf(taughtOn), -7), shown: 3 },
     daily: DAILY,
   };

@@ -47,6 +47,8 @@ const MINUTE_TOLERANCE_DEG = 3;
 
 /** Hands that move together agree but for what rounding on the way does to an angle. */
 const GEAR_PLAY_DEG = 0.1;
+/** Hands that are meant farther off each other than this stand half way between two hours: they lead to neither. */
+const NEARLY_GEARED_DEG = 14;
 
 /** Degrees between the hands of two poses, each by the shorter way. */
 function offOf(one: Pose, other: Pose): { readonly hour: number; readonly minute: number } {
@@ -79,7 +81,11 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     const found = item.from === 'words' ? acts.mean(bestWording(at, WORD_PACKS[pack])) : item.from === 'display-24' ? acts.to12(at) : null;
     const meant = found ? found.map(timeTyped) : [at];
     const poses = meant.flatMap((time) => (time === null ? [] : acts.set(time)));
-    return poses.map((pose) => responseOf(item.hands === 'geared' ? gearedPose(nearestTime(pose)) : pose));
+    if (item.hands === 'free') return poses.map(responseOf);
+    // Hands that turn together cannot be put where they do not agree: whoever wants them half way between two hours ends up at either.
+    return poses
+      .filter((pose) => coherenceOf(pose).residualDeg <= NEARLY_GEARED_DEG)
+      .map((pose) => responseOf(gearedPose(nearestTime(pose))));
   },
   isSame(item, predicted, given) {
     const off = offOf(predicted, given);

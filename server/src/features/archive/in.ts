@@ -147,7 +147,11 @@ function insertLessons(db: Db, teacherId: string, lessons: ReadonlyMap<string, L
 /** The plan with the lessons that came with it; one whose file is missing is not planned any more. */
 function withLessons(plan: ClassPlan, lessonOf: ReadonlyMap<string, string>): ClassPlan {
   const lessonIds = plan.series?.lessonIds.flatMap((id) => lessonOf.get(id) ?? []) ?? [];
-  return { ...plan, series: plan.series && lessonIds.length > 0 ? { ...plan.series, lessonIds } : null };
+  const beside = plan.beside.flatMap(({ lessonId, date }) => {
+    const id = lessonOf.get(lessonId);
+    return id === undefined ? [] : [{ lessonId: id, date }];
+  });
+  return { ...plan, beside, series: plan.series && lessonIds.length > 0 ? { ...plan.series, lessonIds } : null };
 }
 
 function bySession(rows: readonly ResultRow[]): ResultRow[][] {

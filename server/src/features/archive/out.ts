@@ -1,4 +1,4 @@
-import { writeClassFile, writeLesson, writePlan, writeResult } from '@zeitpunkt/core';
+import { plannedLessons, writeClassFile, writeLesson, writePlan, writeResult } from '@zeitpunkt/core';
 import { asc, eq } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
@@ -39,7 +39,7 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
   yield { path: PATHS.class, pieces: [writeClassFile({ name, keepDays, doorAdmits, pupils, notes: reviewQueries(db).notes(id) })] };
   const { plan } = planOf(db, { id, name });
   yield { path: PATHS.plan, pieces: [writePlan(plan)] };
-  for (const lessonId of plan.series?.lessonIds ?? []) {
+  for (const { lessonId } of plannedLessons(plan)) {
     const row = ownLesson(db, teacherId, lessonId);
     if (row) yield { path: PATHS.lesson(lessonId), pieces: [writeLesson(stored.lesson(row.draft, row.title))] };
   }

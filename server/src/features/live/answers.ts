@@ -66,6 +66,7 @@ export class Answers {
    * Marks and keeps a response; resolves once it is on the disk. The same response sent again is acknowledged again. One that
    * comes after its question was closed is kept as late.
    * @param asking what the response names, if it was asked
+   * @param also what is written with it or not at all
    * @param source how it came; what the teacher enters is never late
    * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
    */
@@ -74,6 +75,7 @@ export class Answers {
     post: ResponsePost,
     asking: Asking | undefined,
     source: MarkedResponse['source'] = 'device',
+    also: () => void = () => undefined,
   ): Promise<ResponseKept> {
     const pending = this.onTheWay.get(post.id);
     if (pending) {
@@ -89,7 +91,10 @@ export class Answers {
     const marked = this.marked(pupilId, post, asking, once, source, (own.attempts += 1));
     const row = rowOf(this.sessionId, marked, once);
     const kept = this.needs
-      .commit(() => this.needs.queries.insertResponse(row))
+      .commit(() => {
+        this.needs.queries.insertResponse(row);
+        also();
+      })
       .then(
         () => {
           this.remember(marked);
@@ -227,7 +232,13 @@ export function responseOfRow(
     mark: stored.mark(correction?.mark ?? mark, whose),
     late: late ? { givenAtMs: rest.receivedAtMs - waitedMs, closedAtMs, counted } : null,
     correction: correction
-      ? { was: correction.was, reason: correction.reason, atMs: correction.atMs, byWording: correction.wordingId !== null }
+      ? {
+          was: correction.was,
+          saidThen: stored.mark(mark, whose).sayToPupil,
+          reason: correction.reason,
+          atMs: correction.atMs,
+          byWording: correction.wordingId !== null,
+        }
       : null,
   };
 }

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { reading, respond, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
+import { reading, respond, schoolWithRoom, TestRoom, type SchoolWithRoom } from '../../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
 beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));
@@ -54,6 +54,17 @@ test('the name of one who was sent out can be chosen again, and the old device i
 test('an ended room lets nobody in and its key is free for others', async () => {
   await room.tell({ type: 'end' });
   expect(codeOf(await join({ pupilId: room.pupilId('Anouk') }))).toBe('ROOM_KEY_UNKNOWN');
+});
+
+test('a desk whose lesson is over is told when the next one of its class is open, and of no other class', async () => {
+  const anouk = await room.join('Anouk');
+  const next = async () => (await anouk.send('GET', '/api/desk/next')).json();
+  expect(await next()).toEqual({ open: false }); // its own is no next one
+  await room.tell({ type: 'end' });
+  expect(await next()).toEqual({ open: false });
+  await TestRoom.open(school, teacher);
+  expect(await next()).toEqual({ open: true });
+  expect((await school.browser().send('GET', '/api/desk/next')).json()).toMatchObject({ code: 'DESK_NOT_JOINED' });
 });
 
 test('an ended lesson can be reviewed, without a key, now and after a restart, and holds no memory', async () => {

@@ -1,5 +1,16 @@
 import { CoreError, type KeyPicture } from '@zeitpunkt/core';
-import { BesideJoin, DeskView, Join, Knock, KnockAnswer, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
+import {
+  BesideJoin,
+  DeskView,
+  Join,
+  Knock,
+  KnockAnswer,
+  NextLesson,
+  ReadyPost,
+  RoomFound,
+  RoomLookup,
+  ShownPost,
+} from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { FailedTries } from '../../http/failed-tries.js';
@@ -104,6 +115,12 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
   app.get('/api/desk', { schema: { response: { 200: DeskView } } }, (request) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
     return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
+  });
+
+  // A desk that was left open after a lesson asks whether the next one of its class is there: coming in is by key all the same.
+  app.get('/api/desk/next', { schema: { response: { 200: NextLesson } } }, (request) => {
+    const place = findDesk(request.cookies[DESK_COOKIE]);
+    return { open: place.room === null && rooms.isOpenFor(place.ended.classId) };
   });
 
   app.post('/api/desk/ready', { schema: { body: ReadyPost, response: { 204: Type.Null() } }, bodyLimit }, (request, reply) => {

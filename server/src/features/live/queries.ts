@@ -152,6 +152,7 @@ export function liveQueries(db: Db) {
           id: participant.id,
           sessionId: participant.sessionId,
           pupilId: participant.pupilId,
+          classId: liveSession.classId,
           pupilName: pupil.name,
           className: schoolClass.name,
           lessonTitle: liveSession.title,

@@ -200,6 +200,11 @@ export class RoomDirectory {
   }
 
   /** The open rooms of a class, the newest first. */
+  /** Whether a lesson of a class that the teacher leads is open now. */
+  isOpenFor(classId: string): boolean {
+    return [...this.rooms.values()].some((room) => room.classId === classId);
+  }
+
   openRoomsOf(classId: string): { readonly id: string; readonly title: string }[] {
     return this.queries.openSessionsOf(classId);
   }

@@ -30,7 +30,7 @@ const MOST_MESSAGES = 60;
 /** RFC 6455, 7.4.1: the other side broke a rule of ours. */
 const POLICY = 1008;
 
-/** Sockets only push; what changes something goes over HTTP. The only thing a window may say is "sync". */
+/** Sockets only push; what changes something goes over HTTP. A window may only say "sync", and "ping" to hear whether the line carries. */
 export const sockets: Feature<SocketOptions> = async (app, { rooms, own, requireTeacher, findDesk, loginLines, buildId }) => {
   const Query = Type.Object({ window: Type.Union([Type.Literal('console'), Type.Literal('audience')]) });
   const hello = JSON.stringify({ type: 'hello', build: buildId });
@@ -113,14 +113,17 @@ function serve(socket: WebSocket, line: Line, stop: () => void): void {
   socket.on('error', () => socket.terminate()); // the client broke the protocol, a too large message for one
   socket.on('message', (data) => {
     if (isTooMuch()) return;
-    const problem = problemWith(String(data));
-    if (problem) line.say(JSON.stringify({ type: 'problem', code: problem.code, detail: problem.message }));
+    const message = read(String(data));
+    if (message instanceof CoreError) line.say(JSON.stringify({ type: 'problem', code: message.code, detail: message.message }));
+    else if (message.type === 'ping') line.say(PONG);
     else line.show();
   });
   line.show();
 }
 
-function problemWith(text: string): CoreError | null {
+const PONG = '{"type":"pong"}';
+
+function read(text: string): ClientMessage | CoreError {
   let message: unknown;
   try {
     message = JSON.parse(text);
@@ -128,5 +131,5 @@ function problemWith(text: string): CoreError | null {
     return new CoreError('SOCKET_MESSAGE', 'The socket message is not readable JSON.');
   }
   const fits = fitsOf(ClientMessage);
-  return fits(message) ? null : new CoreError('SOCKET_MESSAGE', whatIsWrong('The socket message', fits.errors));
+  return fits(message) ? (message as ClientMessage) : new CoreError('SOCKET_MESSAGE', whatIsWrong('The socket message', fits.errors));
 }

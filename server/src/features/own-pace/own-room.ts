@@ -41,6 +41,13 @@ interface Place {
   line: string;
 }
 
+/** What of a place changes with where the pupil stands; times in milliseconds since 1970. */
+interface Standing {
+  readonly run: Run;
+  readonly heardAtMs: number;
+  readonly finishedAtMs: number | null;
+}
+
 /** A lesson that was given out: each pupil's run of it, their answers, and the teachers who look on. */
 export class OwnRoom implements OpenRoom {
   readonly id: string;
@@ -59,6 +66,8 @@ export class OwnRoom implements OpenRoom {
   /** What is heard at each step, by its beat and name; read when it is first asked for. */
   private voice: ReadonlyMap<Step, Take> | null = null;
   private places = new Map<string, Place>();
+  /** The last change of a pupil's place that is on its way. */
+  private readonly changes = new Map<string, Promise<void>>();
   /** Counts the views that went out, so that a desk knows the newer one. */
   private seq = 0;
 
@@ -100,9 +109,11 @@ export class OwnRoom implements OpenRoom {
     this.mustBeOpen();
     const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
     if (before) this.hub.moveDesk(place.id);
-    const own = this.placeOf(pupilId);
-    // Where that cannot be kept just now, the pupil begins at the beginning once more.
-    if (!own.run) this.keepRun(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs())).catch(() => undefined);
+    if (!this.placeOf(pupilId).run) {
+      const begun = this.placeWith(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs()));
+      this.save(pupilId, begun);
+      this.take(pupilId, begun);
+    }
     return place.id;
   }
 
@@ -128,14 +139,24 @@ export class OwnRoom implements OpenRoom {
   async go(participantId: string, to: StepRef): Promise<void> {
     this.mustBeOpen();
     const { pupilId } = this.roster.get(participantId);
-    await this.keepRun(pupilId, goOwn(this.runOf(pupilId), to, this.lesson, this.needs.nowMs()));
+    await this.changeRun(pupilId, (run) => goOwn(run, to, this.lesson, this.needs.nowMs()));
   }
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
     const { pupilId } = this.roster.get(participantId);
-    const asking = this.runOf(pupilId).askings.find(({ id }) => id === post.askingId);
-    // A question that the pupil has gone back from is still to be answered; only once the answer was shown it is too late.
-    return this.answers.keep(pupilId, post, asking && asking.phase !== 'revealed' ? { ...asking, phase: 'open' } : asking);
+    return this.inTurn(pupilId, async () => {
+      const run = this.runOf(pupilId);
+      const asking = run.askings.find(({ id }) => id === post.askingId);
+      if (!asking || asking.phase === 'revealed') return this.answers.keep(pupilId, post, asking);
+      // The pupil learns the reason at once: answer and place are written together. A question that the pupil has gone back
+      // from is still to be answered.
+      const next = answeredOwn(run, asking.id, this.lesson, this.needs.nowMs());
+      const standing = next === run ? null : this.placeWith(pupilId, next);
+      const save = () => void (standing && this.save(pupilId, standing));
+      const kept = await this.answers.keep(pupilId, post, { ...asking, phase: 'open' }, 'device', save);
+      if (standing) this.take(pupilId, standing);
+      return kept;
+    });
   }
 
   deskView(participantId: string): DeskView {
@@ -263,14 +284,10 @@ export class OwnRoom implements OpenRoom {
     if (today > lastDay) throw new CoreError('OWN_PACE_DAYS', 'This lesson is over.');
   }
 
-  /** An answer that was kept: the pupil learns the reason at once. */
+  /** An answer that was kept. */
   private answered(response: MarkedResponse): void {
-    const { pupilId, askingId } = response;
     for (const line of this.windows) line.tell(JSON.stringify({ type: 'answer', response }));
-    const before = this.runOf(pupilId);
-    const run = answeredOwn(before, askingId, this.lesson, this.needs.nowMs());
-    if (run === before) return this.tell(pupilId); // the answer had been shown before
-    this.keepRun(pupilId, run).catch(() => undefined); // the answer is kept: the place is mended from it, see mend()
+    this.tell(response.pupilId);
   }
 
   /** A server that stopped between an answer and what follows from it goes on from the answer. */
@@ -282,16 +299,46 @@ export class OwnRoom implements OpenRoom {
     }
   }
 
-  /** Where a pupil stands now: told at once, and kept. */
-  private async keepRun(pupilId: string, run: Run): Promise<void> {
-    const place = this.placeOf(pupilId);
-    const nowMs = this.needs.nowMs();
-    place.run = run;
-    place.heardAtMs = nowMs;
-    place.finishedAtMs ??= isOwnDone(this.lesson, run) ? nowMs : null;
-    const { finishedAtMs } = place;
+  /** Where a pupil stands now: written first, and only then told; what could not be written changes nothing. */
+  private changeRun(pupilId: string, change: (run: Run) => Run): Promise<void> {
+    return this.inTurn(pupilId, async () => {
+      const [was, next] = [this.runOf(pupilId), change(this.runOf(pupilId))];
+      if (next === was) return;
+      const changed = this.placeWith(pupilId, next);
+      await this.needs.commit(() => this.save(pupilId, changed));
+      this.take(pupilId, changed);
+    });
+  }
+
+  /** What a pupil does comes one after the other, each made from what the one before it has left. */
+  private inTurn<T>(pupilId: string, work: () => Promise<T>): Promise<T> {
+    const before = this.changes.get(pupilId) ?? Promise.resolve();
+    const done = before.then(work);
+    const settled = done.then(
+      () => undefined,
+      () => undefined,
+    );
+    this.changes.set(pupilId, settled);
+    void settled.then(() => this.changes.get(pupilId) === settled && this.changes.delete(pupilId));
+    return done;
+  }
+
+  /** What of a place changes with where the pupil stands. */
+  private placeWith(pupilId: string, run: Run): Standing {
+    const heardAtMs = this.needs.nowMs();
+    return { run, heardAtMs, finishedAtMs: this.placeOf(pupilId).finishedAtMs ?? (isOwnDone(this.lesson, run) ? heardAtMs : null) };
+  }
+
+  private save(pupilId: string, { run, ...times }: Standing): void {
+    this.needs.own.savePlace(this.id, pupilId, { run: writeRun(run), ...times });
+  }
+
+  /** What was written counts, and is told; a pupil who has left meanwhile has no place any more. */
+  private take(pupilId: string, standing: Standing): void {
+    const place = this.places.get(pupilId);
+    if (!place) return;
+    Object.assign(place, standing);
     this.tell(pupilId);
-    await this.needs.commit(() => this.needs.own.savePlace(this.id, pupilId, { run: writeRun(run), heardAtMs: nowMs, finishedAtMs }));
   }
 
   private setOnline(participantId: string, online: boolean): void {

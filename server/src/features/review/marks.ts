@@ -122,9 +122,14 @@ export class Marks {
   takeBack(classId: string, wordingId: string): void {
     const { review, nowMs, rooms } = this.needs;
     if (review.wording(wordingId)?.classId !== classId) throw new CoreError('NOT_FOUND', 'This class has no such wording.');
-    review.undoWording(wordingId, nowMs());
+    const undone = this.needs.store.sqlite
+      .transaction(() => {
+        review.undoWording(wordingId, nowMs());
+        return review.undoByWording(wordingId, nowMs());
+      })
+      .immediate();
     this.needs.onWordings(classId);
-    for (const { responseId } of review.undoByWording(wordingId, nowMs())) {
+    for (const { responseId } of undone) {
       this.needs.onCorrected(rooms.queries.response(responseId)!.sessionId, responseId);
     }
   }

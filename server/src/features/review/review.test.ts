@@ -40,6 +40,9 @@ describe('a corrected mark', () => {
       mark: { verdict: 'right', misconceptions: [] },
       correction: { was: 'partly', reason: 'She said half past seven aloud.' },
     });
+    // What was said of it then is still known: it is what the pupil may have read.
+    expect(corrected.correction!.saidThen).toMatch(/\w/);
+    expect(corrected.correction!.saidThen).not.toBe(corrected.mark.sayToPupil);
     expect((await room.live()).responses[0]).toEqual(corrected);
     await room.goTo('answer', 'q1');
     const own = async () => (await anouk.send('GET', '/api/desk')).json().question.reveal.own;

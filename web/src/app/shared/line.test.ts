@@ -1,14 +1,16 @@
 import { FakeSocket } from '../testing/fake-socket';
-import { openLine } from './line';
+import { type Line, openLine } from './line';
 
 const isWord = (data: unknown): data is { type: 'word'; word: string } => typeof data === 'object' && data !== null && 'word' in data;
 const latest = () => FakeSocket.latest;
 
+const lines: Line[] = [];
 function open() {
   const heard: string[] = [];
   const states: boolean[] = [];
   const outdated = jest.fn();
   const line = openLine('/ws/desk', isWord, { message: ({ word }) => heard.push(word), open: (state) => states.push(state), outdated });
+  lines.push(line);
   return { line, heard, states, outdated };
 }
 
@@ -16,7 +18,10 @@ beforeEach(() => {
   jest.useFakeTimers();
   FakeSocket.install();
 });
-afterEach(() => jest.useRealTimers());
+afterEach(() => {
+  for (const line of lines.splice(0)) line.close();
+  jest.useRealTimers();
+});
 
 test('a message that fits is heard; one that does not asks for the whole state instead', () => {
   const { heard } = open();
@@ -35,12 +40,14 @@ test('a server whose every answer is refused is asked ever more seldom, not for 
     latest().hear({ key: '7:30' });
     jest.advanceTimersByTime(1000);
   }
-  expect(latest().sent.length).toBeLessThan(25); // ten minutes
+  const asked = () => FakeSocket.all.flatMap(({ sent }) => sent).filter((text) => text.includes('sync')).length;
+  expect(asked()).toBeLessThan(25); // ten minutes
   jest.advanceTimersByTime(3600_000);
-  const before = latest().sent.length;
+  const before = asked();
+  latest().accept();
   latest().hear({ key: '7:30' }); // an hour later it is an accident again
   jest.advanceTimersByTime(250);
-  expect(latest().sent).toHaveLength(before + 1);
+  expect(asked()).toBe(before + 1);
 });
 
 test.each([
@@ -72,6 +79,34 @@ test('a lost line is tried again, less and less often up to every four seconds, 
   jest.advanceTimersByTime(250);
   expect(FakeSocket.all).toHaveLength(waits.length + 2);
   expect(states.filter((state) => state)).toHaveLength(2);
+});
+
+test('a line that falls silent is asked, given up within fifteen seconds and opened anew; what the dead one says later is old', () => {
+  const { states, heard } = open();
+  const first = latest();
+  first.accept();
+  jest.advanceTimersByTime(6000);
+  expect(first.sent).toEqual(['{"type":"ping"}']);
+  first.hear({ type: 'pong' });
+  jest.advanceTimersByTime(6000);
+  first.hear({ word: 'lamp' });
+  jest.advanceTimersByTime(11_900);
+  expect(FakeSocket.all).toHaveLength(1);
+  jest.advanceTimersByTime(100);
+  expect(FakeSocket.all).toHaveLength(2);
+  expect(states).toEqual([true, false]);
+  latest().accept();
+  first.hear({ word: 'late' });
+  expect([heard, states]).toEqual([['lamp'], [true, false, true]]);
+});
+
+test('on waking and when the network is back, an open line is asked for the state anew and whether it carries', () => {
+  open();
+  latest().accept();
+  document.dispatchEvent(new Event('visibilitychange'));
+  expect(latest().sent).toEqual(['{"type":"sync"}', '{"type":"ping"}']);
+  jest.advanceTimersByTime(6000);
+  expect(FakeSocket.all).toHaveLength(2);
 });
 
 test('a tablet that wakes up tries at once; a closed line stays closed', () => {

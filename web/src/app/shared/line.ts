@@ -10,6 +10,8 @@ export interface LineEvents<Message> {
 export interface Line {
   /** Asks for the whole state again. */
   sync(): void;
+  /** Asks whether the line still carries anything: one that does not answer is given up and opened anew. */
+  check(): void;
   /** What came fits no more than the shell of a message: the state is asked for again, ever more slowly. */
   refuse(): void;
   close(): void;
@@ -17,6 +19,9 @@ export interface Line {
 
 const FIRST_RETRY_MS = 250;
 const LONGEST_RETRY_MS = 4000;
+/** A line on which nothing was heard for so long is asked whether it still carries anything; without an answer it is given up. */
+const QUIET_MS = 6000;
+const ANSWER_MS = 6000;
 /** A server whose messages this page cannot read is asked again at most this seldom. */
 const LONGEST_REFUSAL_MS = 60_000;
 
@@ -45,6 +50,8 @@ export function openLine<Message extends { readonly type: string }>(
   let refusal = 0;
   let refusedAtMs = -Infinity;
   let closed = false;
+  /** Runs while nothing is heard: until the line is asked, and then until it has to have answered. */
+  let quiet = 0;
 
   const connect = () => {
     window.clearTimeout(timer);
@@ -53,9 +60,13 @@ export function openLine<Message extends { readonly type: string }>(
     opened.onopen = () => {
       retryMs = FIRST_RETRY_MS;
       events.open(true);
+      heard();
     };
     opened.onmessage = ({ data }: MessageEvent<string>) => {
+      if (socket !== opened) return; // given up already: what it says late is old
+      heard();
       const message: unknown = JSON.parse(data);
+      if (isPong(message)) return;
       if (isHello(message)) {
         if (message.build && ownBuild() && message.build !== ownBuild()) events.outdated();
       } else if (isMessage(message)) events.message(message);
@@ -63,10 +74,29 @@ export function openLine<Message extends { readonly type: string }>(
     };
     opened.onclose = () => {
       if (closed || socket !== opened) return;
+      window.clearTimeout(quiet);
       events.open(false);
       timer = window.setTimeout(connect, retryMs);
       retryMs = Math.min(retryMs * 2, LONGEST_RETRY_MS);
     };
+  };
+  const heard = () => {
+    window.clearTimeout(quiet);
+    quiet = window.setTimeout(check, QUIET_MS);
+  };
+  /** A line can be dead without being closed: a tablet that slept, a mast that was changed, a proxy that swallows. */
+  const check = () => {
+    window.clearTimeout(quiet);
+    if (closed || socket?.readyState !== WebSocket.OPEN) return;
+    socket.send('{"type":"ping"}');
+    quiet = window.setTimeout(giveUp, ANSWER_MS);
+  };
+  const giveUp = () => {
+    const dead = socket;
+    socket = null;
+    events.open(false);
+    connect();
+    dead?.close();
   };
   const sync = () => {
     if (socket?.readyState === WebSocket.OPEN) socket.send('{"type":"sync"}');
@@ -82,17 +112,22 @@ export function openLine<Message extends { readonly type: string }>(
     refusalMs = Math.min(refusalMs * 2, LONGEST_REFUSAL_MS);
   };
   const tryNow = () => {
-    if (socket?.readyState === WebSocket.CLOSED) connect();
+    if (document.visibilityState === 'hidden') return;
+    if (socket?.readyState === WebSocket.CLOSED) return connect();
+    sync();
+    check();
   };
   window.addEventListener('online', tryNow);
   document.addEventListener('visibilitychange', tryNow); // a tablet that slept has lost its line without noticing
   connect();
   return {
     sync,
+    check,
     refuse,
     close() {
       closed = true;
       window.clearTimeout(timer);
+      window.clearTimeout(quiet);
       window.clearTimeout(refusal);
       window.removeEventListener('online', tryNow);
       document.removeEventListener('visibilitychange', tryNow);
@@ -100,6 +135,8 @@ export function openLine<Message extends { readonly type: string }>(
     },
   };
 }
+
+const isPong = (message: unknown): boolean => (message as { readonly type?: unknown } | null)?.type === 'pong';
 
 function isHello(message: unknown): message is { readonly type: 'hello'; readonly build: string } {
   const hello = message as { readonly type?: unknown; readonly build?: unknown } | null;

@@ -35,7 +35,12 @@ test('an answer goes out with the time it took, and what follows says how safe i
   await press('This is my answer');
   expect(store.answer).toHaveBeenCalledWith(half, 4200);
   store.given.set(half);
+  const timers = jest.spyOn(window, 'setTimeout');
   store.safety.set('waiting');
+  await settled();
+  expect(status()).toBe('One moment …');
+  const [slow] = timers.mock.calls.find(([, ms]) => ms === 1000)!; // only who waits for so long reads why
+  (slow as () => void)();
   await settled();
   expect(status()).toBe('Waiting for the line. Your answer is safe on this device.');
   store.deviceKeeps.set(false);

@@ -32,6 +32,9 @@ import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
 import { ReadAloud } from './read-aloud';
 
+/** Whoever waits longer is told what for, in milliseconds. */
+const SLOW_MS = 1000;
+
 type Question = NonNullable<DeskView['question']>;
 
 /** A question on the desk: answering it, knowing it is kept, and after the reveal one kind sentence and a look at the dial. */
@@ -87,6 +90,8 @@ export class DeskQuestion {
       several,
     };
   });
+  /** An answer is on its way for so long that the line is to blame; most are there before anybody could read that. */
+  protected readonly isSlow = signal(false);
   private readonly injector = inject(Injector);
   private readonly stem = viewChild.required<ElementRef<HTMLElement>>('stem');
   private readonly kept = viewChild<ElementRef<HTMLElement>>('kept');
@@ -97,6 +102,12 @@ export class DeskQuestion {
     effect(() => {
       this.turn();
       this.shownAt.set(performance.now());
+    });
+    effect((onCleanup) => {
+      const waits = this.store.safety() === 'waiting';
+      untracked(() => this.isSlow.set(false));
+      const timer = waits ? window.setTimeout(() => this.isSlow.set(true), SLOW_MS) : 0;
+      onCleanup(() => clearTimeout(timer));
     });
     // The views are chosen by kind, so their output is listened to here and not in the template.
     effect((onCleanup) => {

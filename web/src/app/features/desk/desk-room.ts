@@ -18,6 +18,7 @@ const PARTS = {
   share: () => import('./desk-share').then((file) => file.DeskShare),
   says: () => import('./own-says').then((file) => file.OwnSays),
   voice: () => import('./own-voice').then((file) => file.OwnVoice),
+  over: () => import('./desk-over').then((file) => file.DeskOver),
   ways: () => import('./own-pace').then((file) => file.OwnPace),
 };
 
@@ -77,7 +78,7 @@ const PARTS = {
               <h1>You are at the door, {{ view.pupilName }}.</h1>
               <p role="status">Your teacher lets you in soon.</p>
             } @else if (view.phase === 'ended') {
-              <h1>The lesson is over. See you next time!</h1>
+              <zp-lazy [load]="parts.over" />
             } @else {
               <h1>You are in, {{ view.pupilName }}.</h1>
               <p>{{ view.lessonTitle }} begins soon.</p>
@@ -95,7 +96,7 @@ const PARTS = {
         @if (view.own) {
           <p>You can come back with your card or the four pictures, and go on where you stopped.</p>
         } @else {
-          <p>You can come in again with the four pictures.</p>
+          <p>{{ view.phase === 'ended' ? 'This lesson is over.' : 'You can come in again with the four pictures.' }}</p>
         }
       </zp-confirm>
     }

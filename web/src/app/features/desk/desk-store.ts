@@ -6,6 +6,7 @@ import { v4 as uuid } from 'uuid';
 import isDeskMessage from '../../../generated/desk-message-shell';
 import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { deviceStore } from '../../shared/device-store';
 import { type Line, openLine } from '../../shared/line';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
 import { Outbox } from './outbox';
@@ -37,16 +38,27 @@ interface Beside {
 }
 
 const BESIDE = 'zp-beside';
+const device = deviceStore();
 
 /** Keeps on this device which two pupils share it, or that none do. */
 function keepBeside(both: readonly Pick<DeskView, 'participantId' | 'pupilName'>[] | null): void {
-  if (!both) return localStorage.removeItem(BESIDE);
-  localStorage.setItem(BESIDE, JSON.stringify(both.map(({ participantId, pupilName }) => ({ participantId, pupilName }))));
+  if (!both) device.remove(BESIDE);
+  else device.set(BESIDE, JSON.stringify(both.map(({ participantId, pupilName }) => ({ participantId, pupilName }))));
+}
+
+/** The two who share this device, as it keeps them; whatever else stands there is nobody. */
+function kept(): readonly Beside[] {
+  try {
+    const both: unknown = JSON.parse(device.get(BESIDE) ?? '[]');
+    return Array.isArray(both) ? (both as readonly Beside[]) : [];
+  } catch {
+    return [];
+  }
 }
 
 /** The other one of the two who share this device, if the one at it is one of them. */
 function besideOf(participantId: string): Beside | null {
-  const both = JSON.parse(localStorage.getItem(BESIDE) ?? '[]') as readonly Beside[];
+  const both = kept();
   const isOne = both.some((one) => one.participantId === participantId);
   return (isOne && both.find((one) => one.participantId !== participantId)) || null;
 }
@@ -162,12 +174,14 @@ export const DeskStore = signalStore(
     /** @returns whether the response is settled: taken, or refused for good; otherwise it stays in the outbox */
     const sendOne = async ({ post, putAtMs, participantId }: Waiting): Promise<boolean> => {
       let problem: string | null = null;
+      let isLate = false;
       try {
         // The clock of the device may have been set meanwhile; the server knows for itself when it came.
         const waitedMs = Math.min(Math.max(0, Date.now() - putAtMs), LONGEST_WAIT_MS);
         // Where two share the device, an answer may go out in the other one's turn.
         const of = store.beside() ? `?of=${participantId}` : '';
         const kept = await ask<ResponseKept>('POST', `/api/desk/responses${of}`, { ...post, waitedMs });
+        isLate = kept.late;
         const view = store.view();
         if (view?.participantId === participantId && view.question?.askingId === post.askingId) {
           patchState(store, {
@@ -178,8 +192,9 @@ export const DeskStore = signalStore(
         if (!(error instanceof ApiProblem) || error.mayPass) return false;
         problem = sentenceOf(error); // refused for good: keeping it would block what comes after
       }
-      // At own pace an answer leads on at once: where the line does not say so, it is asked for.
-      if (store.view()?.own && !store.lineOpen()) void look();
+      // What is shown may be old by now: a dead line is noticed here at once, and what came late shows that it is.
+      if (store.lineOpen()) line?.check();
+      if (problem !== null || isLate || (store.view()?.own && !store.lineOpen())) void look();
       await outbox.remove(post.id);
       patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...(problem ? { problem } : {}) }));
       return true;

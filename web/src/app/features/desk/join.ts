@@ -19,6 +19,10 @@ import { KeyPicture } from '../../ui/key-picture';
 
 /** So often one who knocked asks whether the door has been opened, in milliseconds. */
 const KNOCK_MS = 3000;
+/** After so long without an answer one who knocked is told to look at the pictures again. */
+const UNHEARD_MS = 45_000;
+/** While the server cannot be reached, coming in is tried again so often. */
+const RETRY_MS = 2000;
 
 /** Coming in: four pictures in order, touched or typed, then one's own name. */
 @Component({
@@ -43,8 +47,13 @@ export class Join {
   protected readonly closed = signal(false);
   /** Knocked, and waiting for the teacher to open. */
   protected readonly knocking = signal(false);
+  /** Knocked a while ago, and nobody has opened. */
+  protected readonly unheard = signal(false);
+  private knockedAtMs = 0;
   private knockId: string | null = null;
   private timer = 0;
+  /** What is tried again while there is no line. */
+  private retry = 0;
   protected readonly problem = computed(() => this.said() ?? this.word());
   private readonly typedBox = viewChild<ElementRef<HTMLInputElement>>('typed');
   /** The same for every try of this page, so that a repeated join is one join. */
@@ -52,7 +61,10 @@ export class Join {
   private readonly newPupilId = uuid();
 
   constructor() {
-    inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
+    inject(DestroyRef).onDestroy(() => {
+      clearTimeout(this.timer);
+      clearTimeout(this.retry);
+    });
   }
 
   /** Knocks at the closed door, and asks again and again whether it has been opened. */
@@ -61,6 +73,8 @@ export class Join {
     await this.tryTo(async () => {
       await ask('POST', '/api/desk/knock', { knockId, roomKey: this.key() });
       this.knockId = knockId;
+      this.knockedAtMs = Date.now();
+      this.unheard.set(false);
       this.knocking.set(true);
       this.askAgain(knockId);
     });
@@ -69,6 +83,8 @@ export class Join {
   protected stopKnocking(): void {
     clearTimeout(this.timer);
     this.knocking.set(false);
+    this.unheard.set(false);
+    this.setKey([]);
   }
 
   private askAgain(knockId: string): void {
@@ -79,7 +95,11 @@ export class Join {
     try {
       const { room } = await ask<KnockAnswer>('POST', '/api/desk/knock/answer', { knockId, roomKey: this.key() });
       if (!this.knocking()) return;
-      if (!room) return this.askAgain(knockId);
+      if (!room) {
+        // Said whether there is such a room or not: nobody learns from it which rooms there are.
+        this.unheard.set(Date.now() - this.knockedAtMs > UNHEARD_MS);
+        return this.askAgain(knockId);
+      }
       this.knocking.set(false);
       this.room.set(room);
     } catch (error) {
@@ -90,8 +110,9 @@ export class Join {
   }
 
   protected press(picture: PictureName): void {
-    if (this.key().length >= KEY_LENGTH) return;
-    this.setKey([...this.key(), picture]);
+    // Four that led nowhere are begun anew at once; four that are just being tried are not touched.
+    if (this.key().length >= KEY_LENGTH && !this.closed()) return;
+    this.setKey(this.key().length >= KEY_LENGTH ? [picture] : [...this.key(), picture]);
   }
 
   protected readTyped(text: string): void {
@@ -147,6 +168,7 @@ export class Join {
   }
 
   private setKey(key: readonly PictureName[]): void {
+    clearTimeout(this.retry); // other pictures are meant now
     this.key.set(key);
     this.knockId = null;
     this.closed.set(false);
@@ -165,14 +187,18 @@ export class Join {
     this.room.set(await ask<RoomFound>('POST', '/api/desk/room', { roomKey: key }));
   }
 
+  /** Does something that needs the server. While that cannot be reached it is tried again by itself, until something else is done. */
   private async tryTo(work: () => Promise<void>): Promise<void> {
+    clearTimeout(this.retry);
     this.busy.set(true);
     this.said.set(null);
     try {
       await work();
     } catch (error) {
+      const isLost = error instanceof ApiProblem && error.lineLost;
       this.closed.set(error instanceof ApiProblem && error.code === 'ROOM_KEY_UNKNOWN');
-      this.said.set(sentenceOf(error));
+      this.said.set(isLost ? 'There is no line just now. Wait a moment: it goes on by itself.' : sentenceOf(error));
+      if (isLost) this.retry = window.setTimeout(() => void this.tryTo(work), RETRY_MS);
     } finally {
       this.busy.set(false);
     }

@@ -18,6 +18,12 @@ function readKept(kept: object): Waiting | null {
   }
 }
 
+/** A store that takes longer is not waited for, in milliseconds. */
+const PATIENCE_MS = 1500;
+
+const tooSlow = () =>
+  new Promise<never>((_, reject) => setTimeout(() => reject(new Error('The store of this device does not answer.')), PATIENCE_MS));
+
 /**
  * Keeps responses on the device until the server has them, through reloads and lost lines. Some devices keep nothing, in a
  * private window for one; then the page goes on with what it has in memory.
@@ -55,8 +61,11 @@ export class Outbox {
       this.opened ??= openDB<DeskDb>('zeitpunkt-desk', 1, {
         upgrade: (db) => void db.createObjectStore('outbox', { keyPath: 'id' }),
       });
-      return await work(await this.opened);
+      const opened = this.opened;
+      // An answer does not wait for a store that never answers; the work goes on, and may still be done.
+      return await Promise.race([opened.then(work), tooSlow()]);
     } catch {
+      this.opened = null; // it may have been a moment: the next answer tries again
       return otherwise; // the device keeps nothing: said on the screen while an answer waits
     }
   }

@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
+import { deviceStore } from '../../shared/device-store';
 import { TakePlayer } from '../../shared/voice/take-player';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
@@ -14,6 +15,7 @@ const AGAIN_MS = 2000;
 /** Sounds that are kept: the one at hand, the next, and one to go back to. */
 const KEPT_SOUNDS = 3;
 const CAPTIONS = 'zp-captions';
+const device = deviceStore();
 
 /** The teacher's voice at own pace: it speaks step by step, stops at each question and goes on after; again, slower, with captions. */
 @Component({
@@ -96,7 +98,7 @@ export class OwnVoice {
   /** The pupil has pressed once: from then on the voice goes on by itself. */
   private readonly begun = signal(false);
   protected readonly slow = signal(false);
-  protected readonly captions = signal(localStorage.getItem(CAPTIONS) !== 'off');
+  protected readonly captions = signal(device.get(CAPTIONS) !== 'off');
   protected readonly caption = signal('');
   protected readonly problem = signal<string | null>(null);
   protected readonly waiting = signal(false);
@@ -145,7 +147,7 @@ export class OwnVoice {
 
   protected setCaptions(shown: boolean): void {
     this.captions.set(shown);
-    localStorage.setItem(CAPTIONS, shown ? 'on' : 'off');
+    device.set(CAPTIONS, shown ? 'on' : 'off');
   }
 
   /** Another step: it is heard at once, if the pupil has begun to listen. */

@@ -3,6 +3,17 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 /** Slower than people talk: for children who learn the words. */
 const RATE = 0.9;
 
+/** The speech of the device; null where it has none or refuses it. */
+function speechOfDevice(): SpeechSynthesis | null {
+  try {
+    const speech = typeof speechSynthesis === 'undefined' ? null : speechSynthesis;
+    speech?.getVoices();
+    return speech;
+  } catch {
+    return null;
+  }
+}
+
 /**
  * Reads a text aloud on a press, with a voice that this device itself has for the language; where it has none there is no
  * button, as a voice of another language would be worse than none.
@@ -36,7 +47,7 @@ export class ReadAloud {
   readonly language = input.required<string>();
   protected readonly speaking = signal(false);
   private readonly voices = signal<readonly SpeechSynthesisVoice[]>([]);
-  private readonly speech = typeof speechSynthesis === 'undefined' ? null : speechSynthesis;
+  private readonly speech = speechOfDevice();
 
   /** A voice of the device for exactly this language, or for another region of it; none that speaks over a network. */
   protected readonly voice = computed(() => {
@@ -51,7 +62,7 @@ export class ReadAloud {
   constructor() {
     const { speech } = this;
     if (!speech) return;
-    const look = () => this.voices.set(speech.getVoices());
+    const look = () => this.voices.set(speech.getVoices() ?? []);
     look();
     speech.addEventListener('voiceschanged', look);
     inject(DestroyRef).onDestroy(() => {

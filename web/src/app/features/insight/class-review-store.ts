@@ -3,7 +3,6 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import {
   dayOf,
   daysToPlan,
-  planOn,
   type AnswerFilter,
   type DesignedSet,
   type FollowUp,
@@ -11,14 +10,16 @@ import {
   type GroupKey,
   type IsoDate,
   type ClassChange,
+  type ClassPlan,
   type RungId,
 } from '@zeitpunkt/core';
 import { groupsFor } from '@zeitpunkt/core/insight/groups';
-import type { HomePageEdit, PlanDetail, PlanSaved, ReviewNotes } from '@zeitpunkt/contract';
+import type { HomePageEdit, PlanDetail, ReviewNotes } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { Designer } from '../../shared/diagnosis/designer';
 import type { AnswerInLesson, ClassInsight } from '../../shared/insight/insight-messages';
+import { PlanChange } from '../../shared/plan/plan-change';
 import { InsightSource } from '../../shared/insight/insight-source';
 
 /** The set of questions of a group: how far its choice is, or what was chosen. */
@@ -42,6 +43,7 @@ interface ClassReviewState {
   readonly sets: Readonly<Record<string, GroupSet>>;
   /** Days on which the next lesson can be put, the first one first. */
   readonly days: readonly IsoDate[];
+  readonly plan: ClassPlan | null;
   readonly drafting: boolean;
   readonly change: ClassChange | null;
 }
@@ -65,6 +67,7 @@ export const ClassReviewStore = signalStore(
     shown: null,
     sets: {},
     days: [],
+    plan: null,
     drafting: false,
     change: null,
   }),
@@ -74,7 +77,7 @@ export const ClassReviewStore = signalStore(
       return known ? groupsFor(known.picture, notes().moves) : null;
     }),
   })),
-  withMethods((store, source = inject(InsightSource), designer = inject(Designer)) => {
+  withMethods((store, source = inject(InsightSource), designer = inject(Designer), planChange = inject(PlanChange)) => {
     const classId = () => store.insight()!.classId;
     const tell = (error: unknown) => patchState(store, { problem: error instanceof Error ? error.message : sentenceOf(error) });
     const keep = async (path: string, body?: unknown): Promise<boolean> => {
@@ -105,12 +108,16 @@ export const ClassReviewStore = signalStore(
         changeSet(key, { progress: null, problem: error instanceof Error ? error.message : String(error) });
       }
     };
-    const draft = async (wish: { rung: RungId; minutes: number; insight: object }, date: IsoDate | null): Promise<string | null> => {
+    const draft = async (
+      wish: { rung: RungId; minutes: number; insight: object },
+      date: IsoDate | null,
+      how: 'beside' | 'instead' = 'beside',
+    ): Promise<string | null> => {
       const id = uuid();
       patchState(store, { drafting: true, problem: null });
       try {
         await ask('POST', '/api/lessons', { id, classId: classId(), delivery: 'live', ...wish });
-        if (date) await putOn(classId(), id, date);
+        if (date) await planChange.put(classId(), id, date, how);
         return id;
       } catch (error) {
         patchState(store, { problem: sentenceOf(error) });
@@ -130,7 +137,7 @@ export const ClassReviewStore = signalStore(
             ask<PlanDetail>('GET', `/api/classes/${id}/plan`),
           ]);
           const today = dayOf(Date.now());
-          patchState(store, { insight, notes, days: daysToPlan(plan, today, DAYS_AHEAD + 1).filter((day) => day > today) });
+          patchState(store, { insight, notes, plan, days: daysToPlan(plan, today, DAYS_AHEAD + 1).filter((day) => day > today) });
         } catch (error) {
           tell(error);
         }
@@ -196,9 +203,9 @@ export const ClassReviewStore = signalStore(
       },
 
       /** Drafts the next lesson for a group, with its questions in it, and puts it on a day. Returns its id; null with the reason in `problem`. */
-      draft({ rung, ideas, key }: Group, date: IsoDate | null): Promise<string | null> {
+      draft({ rung, ideas, key }: Group, date: IsoDate | null, how: 'beside' | 'instead'): Promise<string | null> {
         const misconceptions = ideas.slice(0, 5).map((one) => one.id);
-        return draft({ rung, minutes: MINUTES, insight: { misconceptions, items: setOf(key).set?.items ?? [] } }, date);
+        return draft({ rung, minutes: MINUTES, insight: { misconceptions, items: setOf(key).set?.items ?? [] } }, date, how);
       },
 
       /** Drafts a short lesson about one idea. Returns its id; null with the reason in `problem`. */
@@ -208,8 +215,3 @@ export const ClassReviewStore = signalStore(
   }),
   withHooks((_store, source = inject(InsightSource)) => ({ onDestroy: () => source.stop() })),
 );
-
-async function putOn(classId: string, lessonId: string, date: IsoDate): Promise<void> {
-  const { plan, revision } = await ask<PlanDetail>('GET', `/api/classes/${classId}/plan`);
-  await ask<PlanSaved>('POST', `/api/classes/${classId}/plan`, { revision, plan: planOn(plan, lessonId, date, dayOf(Date.now())) });
-}

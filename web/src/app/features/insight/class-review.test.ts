@@ -3,7 +3,7 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, withComponentInputBinding, RouterOutlet } from '@angular/router';
 import { fireEvent } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import { dayOf, daysOn, NEW_PLAN, plannedLessons, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
+import { dayOf, daysOn, NEW_PLAN, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
 import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import type { HomePageKept, ReviewNotes } from '@zeitpunkt/contract';
@@ -103,8 +103,22 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   expect(wish!.insight.items).toHaveLength(6);
   const [{ revision, plan }] = server.sent('POST /api/classes/c1/plan') as [{ revision: number; plan: ClassPlan }];
   expect(revision).toBe(3);
-  expect(plannedLessons(plan).find(({ lessonId }) => lessonId === wish!.id)).toMatchObject({ date: day });
+  expect(plan).toEqual({ ...PLAN, beside: [{ lessonId: wish!.id, date: day }] });
   expect(navigate).toHaveBeenCalledWith(['/lessons', wish!.id]);
+});
+
+test('in the class’s place a group’s lesson moves the others on, which is said before', async () => {
+  server.on('POST /api/lessons', {});
+  server.on('POST /api/classes/c1/plan', { revision: 4 });
+  const { page, press, router } = await open('next');
+  await until(() => page.textContent!.includes('6 questions, made to measure'));
+  await press('in its place');
+  await until(() => /The class’s lesson goes to .*, and 1 more moves/.test(textOf(page)));
+  const navigate = jest.spyOn(router, 'navigate').mockResolvedValue(true);
+  await press(/^Draft the lesson for .*Nearest hour$/);
+  await until(() => navigate.mock.calls.length > 0);
+  const [{ plan }] = server.sent('POST /api/classes/c1/plan') as [{ plan: ClassPlan }];
+  expect(plan.series!.lessonIds).toEqual([expect.any(String), 'l1', 'l2']);
 });
 
 test('what the group of a pupil does not work on becomes a follow-up at a press, to be given to them', async () => {

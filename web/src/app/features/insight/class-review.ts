@@ -4,13 +4,14 @@ import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { InsightSource } from '../../shared/insight/insight-source';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { AnswersList } from '../../shared/insight/answers-list';
+import { PlanChange } from '../../shared/plan/plan-change';
 import { ClassReviewStore } from './class-review-store';
 
 /** What a class can do and holds, over all its lessons, and what to do next. */
 @Component({
   selector: 'zp-class-review',
   imports: [AnswersList, MatButton, RouterLink, RouterLinkActive, RouterOutlet, TeacherFrame],
-  providers: [InsightSource, ClassReviewStore],
+  providers: [InsightSource, PlanChange, ClassReviewStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-teacher-frame>

@@ -1,14 +1,16 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
-import { dayWords, misconceptionOf, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import { dayOf, dayWords, misconceptionOf, planOn, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import { movesInWords } from '../../shared/plan/moves-in-words';
+import { Choice } from '../../ui/choice';
 import { ClassReviewStore } from './class-review-store';
 import { GroupCard } from './group-card';
 
 /** Groups for the next lesson, each with its reason, its next move and its questions; and those to look at first. */
 @Component({
   selector: 'zp-look-next',
-  imports: [GroupCard, MatButton, RouterLink],
+  imports: [Choice, GroupCard, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -22,8 +24,12 @@ import { GroupCard } from './group-card';
             }
           </select>
         </label>
+        <zp-choice label="A group’s lesson stands" [options]="ways" [value]="how()" (chosen)="how.set($event)" />
       }
     </div>
+    @if (moves(); as words) {
+      <p class="facts" role="status">{{ words }}</p>
+    }
     <div class="groups">
       @for (group of groups(); track group.key) {
         <zp-group-card
@@ -130,6 +136,17 @@ export class LookNext {
   protected readonly words = dayWords;
   protected readonly ideaName = (id: MisconceptionId): string => misconceptionOf(id).name;
   protected readonly date = linkedSignal<string | null>(() => this.store.days()[0] ?? null);
+  protected readonly ways = [
+    { value: 'beside', text: 'beside the class’s lesson' },
+    { value: 'instead', text: 'in its place' },
+  ] as const;
+  protected readonly how = signal<'beside' | 'instead'>('beside');
+  /** What a lesson in the class's place would move. */
+  protected readonly moves = computed(() => {
+    const [plan, date] = [this.store.plan(), this.date()];
+    if (!plan || !date || this.how() === 'beside') return '';
+    return movesInWords(plan, planOn(plan, 'new', date, dayOf(Date.now())), () => null).replace('“A lesson”', 'The class’s lesson');
+  });
   protected readonly groups = computed(() => this.store.groups()?.groups ?? []);
   /** Answers that changed abruptly, or equal a neighbour's, with the names. */
   protected readonly unusual = computed(() => {
@@ -163,7 +180,7 @@ export class LookNext {
   }
 
   protected async draft(group: Group): Promise<void> {
-    const id = await this.store.draft(group, this.date());
+    const id = await this.store.draft(group, this.date(), this.how());
     if (id) await this.router.navigate(['/lessons', id]);
   }
 }

@@ -1,9 +1,23 @@
-import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, signal } from '@angular/core';
+import { CdkDrag, type CdkDragDrop, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
+import {
+  afterRenderEffect,
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  ElementRef,
+  inject,
+  input,
+  model,
+  output,
+  signal,
+} from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate, dayWords } from '@zeitpunkt/core';
 
 /** A lesson on the strip: given already, or planned. */
 export interface OnTheStrip {
+  /** Of the lesson; null for one that was given. */
+  readonly lessonId: string | null;
   readonly date: IsoDate;
   readonly title: string;
   readonly given: boolean;
@@ -15,15 +29,20 @@ const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 /** Three weeks of a class: what was given, what is planned, the daily cards, days off. One day is chosen. */
 @Component({
   selector: 'zp-calendar-strip',
-  imports: [MatButton],
+  imports: [CdkDrag, CdkDropList, CdkDropListGroup, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button mat-button type="button" aria-label="Earlier weeks" (click)="turn(-1)">‹</button>
-    <div class="days" role="group" aria-label="Days">
+    <div class="days" role="group" aria-label="Days" cdkDropListGroup>
       @for (day of days(); track day.date) {
         <button
           type="button"
           class="day"
+          cdkDropList
+          [cdkDropListData]="day.date"
+          [cdkDropListDisabled]="day.isOff"
+          cdkDropListSortingDisabled
+          (cdkDropListDropped)="drop($event)"
           [class.today]="day.isToday"
           [class.off]="day.isOff"
           [class.week]="day.startsWeek"
@@ -33,7 +52,9 @@ const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
         >
           <span class="date">{{ day.short }}</span>
           @for (lesson of day.lessons; track $index) {
-            <span class="lesson" [class.given]="lesson.given">{{ lesson.given ? '✓ ' : '' }}{{ lesson.title }}</span>
+            <span class="lesson" [class.given]="lesson.given" cdkDrag [cdkDragData]="lesson" [cdkDragDisabled]="lesson.given"
+              >{{ lesson.given ? '✓ ' : '' }}{{ lesson.title }}</span
+            >
           }
           @if (day.isOff) {
             <span class="small">off</span>
@@ -104,6 +125,14 @@ const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
       -webkit-box-orient: vertical;
       -webkit-line-clamp: 3;
     }
+    .lesson:not(.given) {
+      cursor: grab;
+    }
+    .cdk-drop-list-receiving,
+    .cdk-drop-list-dragging {
+      outline: 2px dashed var(--minute);
+      outline-offset: -3px;
+    }
     .given {
       border-left-color: var(--right);
     }
@@ -118,6 +147,8 @@ export class CalendarStrip {
   readonly lessons = input.required<readonly OnTheStrip[]>();
   readonly today = input.required<IsoDate>();
   readonly chosen = model.required<IsoDate>();
+  /** A planned lesson was drawn to another day. */
+  readonly moved = output<{ readonly lessonId: string; readonly date: IsoDate }>();
   private readonly weeksOn = signal(0);
 
   protected readonly days = computed(() => {
@@ -157,6 +188,13 @@ export class CalendarStrip {
       const [strip, day] = [host.querySelector('.days'), host.querySelector<HTMLElement>('[aria-pressed="true"]')];
       if (strip && day) strip.scrollLeft = day.offsetLeft - strip.clientWidth / 2;
     });
+  }
+
+  protected drop({ item, container, previousContainer }: CdkDragDrop<IsoDate, IsoDate, OnTheStrip>): void {
+    const { lessonId } = item.data;
+    if (container === previousContainer || lessonId === null) return;
+    this.chosen.set(container.data);
+    this.moved.emit({ lessonId, date: container.data });
   }
 
   protected turn(weeks: number): void {

@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import {
   moveInSeries,
   plannedLessons,
-  removeFromSeries,
+  putOn,
+  seriesLessons,
+  takeOutOfPlan,
   toggleDayOff,
   toggleSkipped,
   type ClassPlan,
@@ -13,13 +16,16 @@ import {
   dayOf,
 } from '@zeitpunkt/core';
 import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import { dayChoices } from '../../shared/plan/day-choices';
+import { DayMenu } from '../../shared/plan/day-menu';
+import { movesInWords } from '../../shared/plan/moves-in-words';
 
 export type PlanEdit = (plan: ClassPlan) => ClassPlan;
 
 /** What is planned for one day, and what can be done about it. */
 @Component({
   selector: 'zp-day-panel',
-  imports: [MatButton, RouterLink],
+  imports: [DayMenu, MatButton, MatTooltip, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <strong>{{ words() }}</strong>
@@ -27,24 +33,41 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
       <span>“{{ session.title }}” was given.</span>
       <a mat-stroked-button [routerLink]="['/review', session.id]">Review<span class="heard-only"> the lesson of this day</span></a>
     }
-    @if (planned(); as planned) {
-      <span>{{ planned.number }} of {{ planned.of }}: “{{ planned.lesson.title }}”</span>
-      <button mat-stroked-button type="button" [disabled]="!planned.lesson.facts" (click)="opened.emit(planned.lesson)">
-        Open the room<span class="heard-only"> for the lesson of this day</span>
-      </button>
-      <a mat-button [routerLink]="['/lessons', planned.lesson.id]">Edit<span class="heard-only"> the lesson of this day</span></a>
-      <button mat-button type="button" [disabled]="planned.number === 1" (click)="edit.emit(move(planned.lesson.id, -1))">
-        Change with the one before
-      </button>
-      <button mat-button type="button" (click)="edit.emit(notHeld())">Not held: the rest moves on</button>
-      <button mat-button type="button" (click)="edit.emit(without(planned.lesson.id))">Take out of the plan</button>
-    } @else if (isSkipped()) {
-      <span>No lesson was held.</span>
-      <button mat-button type="button" (click)="edit.emit(notHeld())">It was held after all</button>
-    } @else if (givenThen().length === 0) {
-      <span class="soft">{{ isOff() ? 'A day off.' : 'No lesson is planned.' }}</span>
+    @for (one of planned(); track one.lesson.id) {
+      <div class="planned">
+        <span>{{ one.number ? one.number + ' of ' + one.of + ': ' : 'Beside it: ' }}“{{ one.lesson.title }}”</span>
+        <button mat-stroked-button type="button" [disabled]="!one.lesson.facts" (click)="opened.emit(one.lesson)">
+          Open the room<span class="heard-only"> for “{{ one.lesson.title }}” of this day</span>
+        </button>
+        <a mat-button [routerLink]="['/lessons', one.lesson.id]"
+          >Edit<span class="heard-only"> “{{ one.lesson.title }}” of this day</span></a
+        >
+        <zp-day-menu [days]="days()" (chosen)="edit.emit(putOn(one.lesson.id, $event.date))">
+          Move to …<span class="heard-only"> “{{ one.lesson.title }}”</span>
+        </zp-day-menu>
+        @if (one.number) {
+          <button mat-button type="button" [disabled]="one.number === 1" (click)="edit.emit(move(one.lesson.id, -1))">
+            Change with the one before
+          </button>
+          <button mat-button type="button" [matTooltip]="saysMoves(notHeld())" (click)="edit.emit(notHeld())">
+            Not held: the rest moves on
+          </button>
+        }
+        <button mat-button type="button" [matTooltip]="saysMoves(without(one.lesson.id))" (click)="edit.emit(without(one.lesson.id))">
+          Take out of the plan<span class="heard-only">: “{{ one.lesson.title }}”</span>
+        </button>
+      </div>
+    } @empty {
+      @if (isSkipped()) {
+        <span>No lesson of the series is held.</span>
+        <button mat-button type="button" [matTooltip]="saysMoves(notHeld())" (click)="edit.emit(notHeld())">It is held after all</button>
+      } @else if (givenThen().length === 0) {
+        <span class="soft">{{ isOff() ? 'A day off.' : 'No lesson is planned.' }}</span>
+      }
     }
-    <button mat-button type="button" (click)="edit.emit(off())">{{ isOff() ? 'A school day after all' : 'Day off' }}</button>
+    <button mat-button type="button" [matTooltip]="saysMoves(off())" (click)="edit.emit(off())">
+      {{ isOff() ? 'A school day after all' : 'Day off' }}
+    </button>
   `,
   styles: `
     :host {
@@ -53,6 +76,13 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
       gap: 0.25rem 0.75rem;
       align-items: center;
       min-height: 2.6rem;
+    }
+    .planned {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 0.25rem 0.75rem;
+      align-items: center;
+      width: 100%;
     }
     .soft {
       color: var(--soft);
@@ -72,13 +102,31 @@ export class DayPanel {
   protected readonly isOff = computed(() => this.plan().daysOff.includes(this.date()));
   protected readonly isSkipped = computed(() => this.plan().series?.skipped.includes(this.date()) ?? false);
   protected readonly givenThen = computed(() => this.given().filter(({ createdAtMs }) => dayOf(createdAtMs) === this.date()));
+  /** Lessons of the day that were not given yet; those of the series with their number. */
   protected readonly planned = computed(() => {
-    const all = plannedLessons(this.plan());
-    const index = all.findIndex(({ date }) => date === this.date());
-    const lesson = this.lessons().find(({ id }) => id === all[index]?.lessonId);
-    const isGiven = this.givenThen().some(({ lessonId }) => lessonId === lesson?.id);
-    return lesson && !isGiven ? { lesson, number: index + 1, of: all.length } : null;
+    const [plan, date] = [this.plan(), this.date()];
+    const series = seriesLessons(plan);
+    return plannedLessons(plan).flatMap((one) => {
+      const lesson = this.lessons().find(({ id }) => id === one.lessonId);
+      const isGiven = this.givenThen().some(({ lessonId }) => lessonId === one.lessonId);
+      if (one.date !== date || !lesson || isGiven) return [];
+      return [{ lesson, number: series.findIndex(({ lessonId }) => lessonId === lesson.id) + 1, of: series.length }];
+    });
   });
+  protected readonly days = computed(() => dayChoices(this.plan(), dayOf(Date.now()), (id) => this.titleOf(id)));
+
+  /** What a change would move, said before it is made: “Any minute” goes to Friday 11 December, and 2 after it. */
+  protected saysMoves(change: PlanEdit): string {
+    return movesInWords(this.plan(), change(this.plan()), (id) => this.titleOf(id));
+  }
+
+  private titleOf(id: string): string | null {
+    return this.lessons().find((lesson) => lesson.id === id)?.title ?? null;
+  }
+
+  protected putOn(lessonId: string, date: IsoDate): PlanEdit {
+    return (plan) => putOn(plan, lessonId, date);
+  }
 
   protected move(lessonId: string, by: number): PlanEdit {
     return (plan) => moveInSeries(plan, lessonId, by);
@@ -90,7 +138,7 @@ export class DayPanel {
   }
 
   protected without(lessonId: string): PlanEdit {
-    return (plan) => removeFromSeries(plan, lessonId);
+    return (plan) => takeOutOfPlan(plan, lessonId);
   }
 
   protected off(): PlanEdit {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { RungId } from '@zeitpunkt/core';
+import { dayWords, type IsoDate, type RungId } from '@zeitpunkt/core';
 import type { DraftWish } from '@zeitpunkt/contract';
 import { Choice } from '../../ui/choice';
 import { isLength, LEAST_MINUTES, LENGTH_PROBLEM, MOST_MINUTES, RUNG_OPTIONS, rungOfOption } from './wish-parts';
@@ -36,7 +36,9 @@ import { isLength, LEAST_MINUTES, LENGTH_PROBLEM, MOST_MINUTES, RUNG_OPTIONS, ru
         />
       </label>
       <zp-choice label="Taught" [options]="ways" [value]="delivery()" (chosen)="delivery.set($event)" />
-      <button mat-flat-button type="submit" [disabled]="busy()">Draft it</button>
+      <button mat-flat-button type="submit" [disabled]="busy()">
+        {{ busy() ? 'Drafting …' : day() ? 'Draft it for ' + words(day()!) : 'Draft it' }}
+      </button>
       <button mat-button type="button" [disabled]="busy()" (click)="wish(true)">Begin an empty one</button>
     </form>
     @if (!isLengthRight()) {
@@ -73,6 +75,9 @@ export class DraftForm {
   readonly classId = input.required<string | undefined>();
   readonly choose = output<RungId>();
   readonly busy = input.required<boolean>();
+  /** The day that it is put on; null where none is chosen. */
+  readonly day = input<IsoDate | null>(null);
+  protected readonly words = dayWords;
   readonly wished = output<Omit<DraftWish, 'id'>>();
 
   protected readonly least = LEAST_MINUTES;

@@ -3,8 +3,20 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSig
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
-import { plannedLessons, suggestNext, type GivenLesson, type RungId, dayWords, dayOf } from '@zeitpunkt/core';
+import {
+  plannedLessons,
+  putOn,
+  seriesLessons,
+  suggestNext,
+  type GivenLesson,
+  type IsoDate,
+  type RungId,
+  dayWords,
+  dayOf,
+} from '@zeitpunkt/core';
 import { download, fileName } from '../../shared/download';
+import { dayChoices } from '../../shared/plan/day-choices';
+import { DayMenu } from '../../shared/plan/day-menu';
 import { LazyPart } from '../../ui/lazy-part';
 import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
@@ -26,6 +38,7 @@ import { SeriesForm } from './series-form';
     CalendarStrip,
     CardsPanel,
     DatePipe,
+    DayMenu,
     DayPanel,
     DraftForm,
     LazyPart,
@@ -83,10 +96,10 @@ export class Ladder {
     return counts;
   });
   protected readonly onTheStrip = computed((): readonly OnTheStrip[] => {
-    const given = this.taught().map(({ title, createdAtMs }) => ({ title, date: dayOf(createdAtMs), given: true }));
+    const given = this.taught().map(({ title, createdAtMs }) => ({ lessonId: null, title, date: dayOf(createdAtMs), given: true }));
     const planned = this.store.lessons().flatMap(({ id, title }) => {
       const date = this.plannedOn().get(id);
-      return date === undefined ? [] : [{ title, date, given: false }];
+      return date === undefined ? [] : [{ lessonId: id, title, date, given: false }];
     });
     return [...given, ...planned];
   });
@@ -101,7 +114,7 @@ export class Ladder {
   protected readonly rung = computed(() => this.chosenRung() ?? this.suggestion().rung);
   /** The rung of the lesson before a new series: the last one planned, or the last one given. */
   protected readonly rungBefore = computed(() => {
-    const last = this.planned().at(-1);
+    const last = seriesLessons(this.plans.plan()).at(-1);
     return (last && this.rungById().get(last.lessonId)) ?? this.given().at(-1)?.rung ?? null;
   });
   /** Those of the rung at hand first, what was just added before them. */
@@ -130,6 +143,14 @@ export class Ladder {
     return Math.round((lesson.facts?.plannedSec ?? 0) / 60);
   }
 
+  /** A day to come that was chosen in the calendar: what is drafted is put on it. */
+  protected readonly dayToDraftFor = computed(() => (this.plans.at() && this.day() > this.today ? this.day() : null));
+  protected readonly putDays = computed(() => dayChoices(this.plans.plan(), this.today, (id) => this.store.lessons().find((one) => one.id === id)?.title ?? null)); // prettier-ignore
+
+  protected put(lessonId: string, date: IsoDate): void {
+    this.edit((plan) => putOn(plan, lessonId, date));
+  }
+
   protected plannedWords(lesson: LessonSummary): string | null {
     const date = this.plannedOn().get(lesson.id);
     return date === undefined ? null : `planned for ${dayWords(date)}`;
@@ -145,7 +166,9 @@ export class Ladder {
 
   /** A lesson that is drafted stands ready; an empty one is gone to, to be built. */
   protected async draft(wish: Omit<DraftWish, 'id'>): Promise<void> {
+    const day = this.dayToDraftFor();
     const id = await this.store.draft(wish);
+    if (id && day) this.put(id, day);
     if (id && wish.empty) await this.router.navigate(['/lessons', id]);
   }
 

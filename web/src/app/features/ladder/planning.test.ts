@@ -1,7 +1,7 @@
 import { provideRouter } from '@angular/router';
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, within } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import { daysOn, NEW_PLAN, type ClassPlan, dayOf } from '@zeitpunkt/core';
+import { daysOn, NEW_PLAN, sameJson, type ClassPlan, dayOf } from '@zeitpunkt/core';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { heard, render, textOf, until } from '../../testing/render';
@@ -57,9 +57,49 @@ test('lessons change places and leave the plan from the day they are planned for
   await press('Change with the one before');
   expect(on('Quarter past, planned')).toContain('today');
   await press(on('Quarter past, planned')!);
-  await press('Take out of the plan');
+  await press(/^Take out of the plan/);
   expect(on('Quarter past')).toBeUndefined();
   expect(on('Half past, planned')).toContain('today');
+});
+
+test('a lesson is put on a day by a menu, moves nothing else, can be moved again, and each change undone', async () => {
+  const { press, dayOf: on, page, settled } = await open(PLANNED, [...LESSONS, lessonOf('l3', 'Five past')]);
+  const choose = async (which: number) => {
+    const item = within(document.body).getAllByRole('menuitem')[which]!;
+    const words = textOf(item);
+    fireEvent.click(item);
+    await settled();
+    return words;
+  };
+  const [half, quarter] = [on('Half past, planned'), on('Quarter past, planned')];
+  await press(/^Put on a day ?: Five past/);
+  expect(await choose(2)).not.toContain('beside');
+  const third = on('Five past, planned')!;
+  expect([on('Half past, planned'), on('Quarter past, planned')]).toEqual([half, quarter]);
+  await press(third);
+  await press(/^Move to … .*Five past/);
+  expect(await choose(0)).toContain('beside “Half past”');
+  expect(on('Five past, planned')).toContain('today');
+  await press(on('Half past, planned')!);
+  expect(textOf(page.querySelector('zp-day-panel')!)).toContain('Beside it: “Five past”');
+  await press('Undo in the plan');
+  expect(on('Five past, planned')).toBe(third);
+  const plan = { ...PLANNED, beside: [{ lessonId: 'l3', date: daysOn(TODAY, 2) }] };
+  await until(() => sameJson((server.sent(SAVE).at(-1) as { plan: ClassPlan } | undefined)?.plan, plan));
+});
+
+test('what is drafted with a day to come chosen is put on it; what a change moves is said before it is made', async () => {
+  const { press, page, dayOf: on } = await open(PLANNED);
+  server.on(DRAFT, {});
+  await press(on('Quarter past, planned')!);
+  await press(/^Draft it for /);
+  await until(() => server.sent(SAVE).length > 0);
+  const [{ id }] = server.sent(DRAFT) as [{ id: string }];
+  expect(server.sent(SAVE).at(-1)).toMatchObject({ plan: { series, beside: [{ lessonId: id, date: daysOn(TODAY, 1) }] } });
+  const panel = page.querySelector('zp-day-panel')!;
+  expect(panel.textContent).toContain('Not held: the rest moves on');
+  const described = [...panel.querySelectorAll('[aria-describedby]')].map((one) => document.getElementById(one.getAttribute('aria-describedby')!)?.textContent ?? ''); // prettier-ignore
+  expect(described.some((words) => /“Quarter past” goes to /.test(words))).toBe(true);
 });
 
 test('a day on which a lesson was given says so and leads to its review', async () => {

@@ -50,7 +50,12 @@ import type { ReviewCell } from './review-table';
         <p class="facts">Next: {{ idea.nextMove }}</p>
       }
       <h3>What {{ cell().pupil.name }} read</h3>
-      <p>“{{ last.mark.sayToPupil }}”</p>
+      @if (last.correction; as correction) {
+        <p>“{{ correction.saidThen }}”</p>
+        <p class="facts">Whoever looks again since it was corrected reads: “{{ last.mark.sayToPupil }}”</p>
+      } @else {
+        <p>“{{ last.mark.sayToPupil }}”</p>
+      }
       <details>
         <summary>Keep a remark</summary>
         <form novalidate (submit)="remark($event, last.id, note)">

@@ -2,6 +2,7 @@ import { computed, effect } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type ScriptEdit } from '@zeitpunkt/core';
+import { withSettings } from '@zeitpunkt/core/lesson/with-settings';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
@@ -155,7 +156,7 @@ export const LessonStore = signalStore(
         store.change(change);
       },
       setSetting<Key extends keyof LessonSettings>(key: Key, value: LessonSettings[Key]): void {
-        store.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, [key]: value } }));
+        store.change((lesson) => withSettings(lesson, { [key]: value }));
       },
       /** The lesson was changed elsewhere: what was written here takes its place, knowingly. */
       keepMine: () =>

@@ -28,6 +28,7 @@ import { download, fileName } from '../../shared/download';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { KeyList } from '../../ui/key-list';
 import { SavingWord } from '../../ui/saving-word';
+import { PutOnDay } from '../../shared/plan/put-on-day';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
@@ -58,6 +59,7 @@ const OFFERS_AFTER_MS = 250;
     MatButton,
     OpenRoom,
     QuestionComposer,
+    PutOnDay,
     RouterLink,
     QuestionPackage,
     SavingWord,

@@ -1,0 +1,52 @@
+import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { dayOf } from '@zeitpunkt/core';
+import type { ClassSummary, LessonSummary, PlanDetail } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../api';
+import { dayChoices, type DayChoice } from './day-choices';
+import { DayMenu } from './day-menu';
+import { PlanChange } from './plan-change';
+
+/** Of several classes each shows its next days. */
+const DAYS_OF_SEVERAL = 5;
+
+/** Puts a lesson on a school day of a class, from wherever the lesson is at hand. */
+@Component({
+  selector: 'zp-put-on-day',
+  imports: [DayMenu],
+  providers: [PlanChange],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    <zp-day-menu [days]="days()" [waiting]="waiting()" (opened)="load()" (chosen)="change.put($event.classId!, lessonId(), $event.date)"
+      >Put on a day</zp-day-menu
+    >
+  `,
+})
+export class PutOnDay {
+  readonly lessonId = input.required<string>();
+  protected readonly change = inject(PlanChange);
+  protected readonly days = signal<readonly DayChoice[]>([]);
+  protected readonly waiting = signal('');
+
+  protected async load(): Promise<void> {
+    this.waiting.set('Fetching the plan …');
+    try {
+      const [classes, lessons] = await Promise.all([
+        ask<ClassSummary[]>('GET', '/api/classes'),
+        ask<LessonSummary[]>('GET', '/api/lessons'),
+      ]);
+      const titles = new Map(lessons.map(({ id, title }) => [id, title]));
+      const days = await Promise.all(
+        classes.map(async ({ id, name }) => {
+          const { plan } = await ask<PlanDetail>('GET', `/api/classes/${id}/plan`);
+          const all = dayChoices(plan, dayOf(Date.now()), (lesson) => titles.get(lesson) ?? null);
+          const own = classes.length > 1 ? all.slice(0, DAYS_OF_SEVERAL).map((one) => ({ ...one, day: `${name}, ${one.day}` })) : all;
+          return own.map((one) => ({ ...one, classId: id }));
+        }),
+      );
+      this.days.set(days.flat());
+      this.waiting.set('There is no class yet.');
+    } catch (error) {
+      this.waiting.set(sentenceOf(error));
+    }
+  }
+}
