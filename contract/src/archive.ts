@@ -1,5 +1,5 @@
 import { Type } from '@sinclair/typebox';
-import { KeepDays, PupilName } from './classes.js';
+import { KeepDays } from './classes.js';
 import { ReviewNotes } from './review.js';
 import { AtMs, type Data, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 
@@ -9,7 +9,12 @@ export const ClassFileSchema = Exact({
   keepDays: KeepDays,
   doorAdmits: OneOf(['one-by-one', 'class-list', 'all']),
   pupils: Type.Array(
-    Exact({ id: Uuid, name: PupilName, reference: Nullable(Type.String({ minLength: 1, maxLength: 60 })), leftAtMs: Nullable(AtMs) }),
+    Exact({
+      id: Uuid,
+      name: Type.String({ minLength: 1, maxLength: 60 }),
+      reference: Nullable(Type.String({ minLength: 1, maxLength: 60 })),
+      leftAtMs: Nullable(AtMs),
+    }),
     { maxItems: 2000 },
   ),
   notes: ReviewNotes,

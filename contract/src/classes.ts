@@ -1,7 +1,15 @@
 import { Type } from '@sinclair/typebox';
 import { type Data, AtMs, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 
-export const PupilName = Type.String({ minLength: 1, maxLength: 60, pattern: '\\S' });
+/**
+ * A name that can be seen: no control signs, none that turn the direction of writing, and not of signs alone that show nothing.
+ * Joiners stay, which some scripts need.
+ */
+export const PupilName = Type.String({
+  minLength: 1,
+  maxLength: 60,
+  pattern: '^(?=.*\\S)[^\\p{Cc}\\u200b\\u200e\\u200f\\u2028-\\u202e\\u2060-\\u2069\\ufeff]*$',
+});
 const Reference = Type.String({ minLength: 1, maxLength: 60 });
 const MOST_PUPILS = 2000;
 

@@ -219,3 +219,15 @@ test.each(RUNG_IDS)('the chart of %s has the stage to itself, every dial with it
         expect([node.text, node.x > 0 && node.x < width && node.y > 0 && node.y < height]).toEqual([node.text, true]);
   }
 });
+
+test('a fast sweep counts in fives where a slow one counts in ones: faster than three times a second nothing changes', () => {
+  const counts = (turnSeconds: number) => {
+    const prepared = played({ kind: 'sweep', fromSec: at(7, 0), toSec: at(8, 0), turnSeconds, count: 'ones', stops: [], text: '' });
+    const [{ ref }] = prepared.steps as [(typeof prepared.steps)[number]];
+    return Array.from({ length: 40 }, (_, index) => stageAt(prepared, ref, (index * turnSeconds * 1000) / 40)).flatMap(({ dial }) =>
+      (dial?.marks ?? []).flatMap((mark) => (mark.type === 'count' ? [mark.toMinute % 5] : [])),
+    );
+  };
+  expect(new Set(counts(10))).toEqual(new Set([0]));
+  expect(new Set(counts(60)).size).toBeGreaterThan(1);
+});

@@ -55,7 +55,16 @@ const CASES: Record<CheckerRuleId, readonly [broken: Lesson, sound: Lesson]> = {
   ],
   'accepts-another-time': [
     onTarget(withItem({ id: 'q1', kind: 'write-words', timeSec: 27_900, from: 'dial', lines: 1, accepted: ['quarter to seven'] })),
-    onTarget(withItem({ id: 'q1', kind: 'write-words', timeSec: 27_900, from: 'dial', lines: 1, accepted: ['three quarters past seven'] })),
+    onTarget(
+      withItem({
+        id: 'q1',
+        kind: 'write-words',
+        timeSec: 27_900,
+        from: 'dial',
+        lines: 1,
+        accepted: ['three quarters past seven', 'quarter to eight in the evening'],
+      }),
+    ),
   ],
   'think-too-short': [onTarget(withThink(3)), onTarget(withThink(8))],
   'no-think': [onTarget({ ...SOUND, beats: SOUND.beats.filter((_, index) => index !== firstThink) }), onTarget(SOUND)],

@@ -99,6 +99,18 @@ test('what is copied is pasted with ids of its own, questions as a whole, into a
   expect({ ...said, id: '' }).toEqual({ ...LESSON.beats[1], id: '' });
 });
 
+test('several questions that are pasted together get an id each', () => {
+  const clip = clipOf(
+    LESSON,
+    LESSON.beats.flatMap((beat) => (beat.kind === 'ask' ? [beat.id] : [])),
+  );
+  expect(clip.items.length).toBeGreaterThan(1);
+  const pasted = edited(LESSON, pasteClip(clip, null));
+  const ids = pasted.items.map(({ id }) => id);
+  expect(new Set(ids).size).toBe(LESSON.items.length + clip.items.length);
+  for (const beat of pasted.beats) if ('itemId' in beat) expect(ids).toContain(beat.itemId);
+});
+
 test('several beats are moved together and keep their order', () => {
   const ids = [LESSON.beats[4]!.id, LESSON.beats[1]!.id];
   const moved = moveBeats(ids, LESSON.beats[0]!.id)(LESSON);

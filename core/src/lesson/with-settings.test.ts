@@ -28,7 +28,11 @@ test('times are worded as in the other school, whole words only, and own words s
     ...draft('quarter-past', { pack: 'en-US' }),
     items: [{ id: 'q1', kind: 'set-dial' as const, timeSec: 15 * 3600 + 900, from: 'words' as const, hands: 'geared' as const }],
     beats: [
-      { id: 'b1', kind: 'say' as const, text: 'The ferry goes at quarter after three. Three of us wait; a quarter after threes is no time.' },
+      {
+        id: 'b1',
+        kind: 'say' as const,
+        text: 'The ferry goes at quarter after three. Three of us wait; a quarter after threes is no time.',
+      },
     ],
   };
   const [beat] = withSettings(lesson, { pack: 'en-GB' }).beats;

@@ -5,6 +5,7 @@ import { gearedPose, wrapDeg } from '../dial/pose.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
 import { hour12, secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
 import { markOf } from './marking.js';
+import { judgeTime } from './shapes/time.js';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item, type ItemOf } from './registry.js';
 
 const reading = (hour: number, minute: number): ItemOf<'read-dial'> => ({ id: 'q', kind: 'read-dial', timeSec: secondOfDay(hour, minute) });
@@ -223,4 +224,11 @@ test('hints obey the lesson: which hand first, the question that fits the rule, 
       const spoken = [stem, ...kind.reason(item, settings({ pack })), kind.keySentence(item, settings({ pack }))].join(' ');
       expect(spoken).not.toMatch(pack === 'de' ? /\b(the|hand|hour|is|it|and|show|choose)\b/i : /\b(der|die|ist|und|Zeiger|zeigt)\b/);
     }
+});
+
+test('a display of 12 hours knows no hour 0: where 1 to 12 are asked it is not right in form', () => {
+  const at = secondOfDay(12, 30);
+  const isForm = (hour: string) => judgeTime(at, { hour, minute: '30' }, 'of-12').parts.find(({ part }) => part === 'form')!.right;
+  expect([isForm('12'), isForm('0'), isForm('00')]).toEqual([true, false, false]);
+  expect(judgeTime(at, { hour: '0', minute: '30' }, 'of-12').verdict).not.toBe('right');
 });

@@ -29,13 +29,16 @@ export function columnNodes(state: StageState, column: Column): SceneNode[] {
       paragraph(nodes, column, { id: `words-${index}`, text, size: first ? 60 : 44, fill: first ? 'ink' : 'soft', bold: first }, y + 8) +
       10;
   });
-  board(nodes, column, state.board, y > column.y ? y + 24 : y);
+  board(nodes, column, state, y > column.y ? y + 24 : y);
   if (state.countdown) countdown(nodes, column, state.countdown);
   return nodes;
 }
 
-/** The lines of the board; where they would run out of the column, the oldest ones give way. */
-function board(nodes: SceneNode[], column: Column, lines: readonly string[], top: number): void {
+/**
+ * The lines of the board; where they would run out of the column, the oldest ones give way. What is said last stands out, but
+ * not while something is asked: then the lines are choices, and none of them may look like the answer.
+ */
+function board(nodes: SceneNode[], column: Column, { board: lines, stem }: StageState, top: number): void {
   const heightOf = (line: string) =>
     wrapText(line, column.width, BOARD_SIZE * column.textScale).length * BOARD_SIZE * column.textScale * LINE_HEIGHT + BOARD_GAP;
   let room = column.bottom - 30 - top;
@@ -43,7 +46,7 @@ function board(nodes: SceneNode[], column: Column, lines: readonly string[], top
   while (first > 0 && room >= heightOf(lines[first - 1]!)) room -= heightOf(lines[--first]!);
   let y = top;
   lines.slice(first).forEach((text, index) => {
-    const fill = first + index === lines.length - 1 ? 'ink' : 'soft';
+    const fill = stem !== null || first + index === lines.length - 1 ? 'ink' : 'soft';
     y = paragraph(nodes, column, { id: `board-${first + index}`, text, size: BOARD_SIZE, fill, bold: false }, y) + BOARD_GAP;
   });
 }

@@ -46,3 +46,12 @@ test('devices that cannot be told apart share one count, and are slowed down too
   one.failed(null, 'home', false); // the key of a closed door
   expect(one.wrongLately).toBe(3);
 });
+
+test('tries that take a while count from their beginning: many at once are no way round, and a right one counts for nothing', async () => {
+  const one = tries();
+  const many = await Promise.allSettled(Array.from({ length: 10 }, () => one.begin('guesser', 'home')));
+  expect(many.filter(({ status }) => status === 'fulfilled')).toHaveLength(LIMITS.perDevice);
+  const other = tries();
+  for (let time = 0; time < 10; time++) (await other.begin('teacher', 'home'))();
+  expect([await waited(other, 'teacher', 'home'), other.wrongLately]).toEqual([expect.any(Number), 0]);
+});

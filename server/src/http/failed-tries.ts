@@ -43,6 +43,27 @@ export class FailedTries {
     if (this.count('server') >= perServer) await this.turn('server');
   }
 
+  /**
+   * Resolves when a try may be made that takes a while, a password for one: it counts as failed from then on, so that many at
+   * once are no way round, until it is said that it was right.
+   * @returns takes the failure back
+   * @throws CoreError REQUEST_RATE
+   */
+  async begin(device: string, address: string): Promise<() => void> {
+    const turn = this.mayTry(device, address);
+    // Counted in the same turn of the event loop, before anybody waits.
+    this.failed(device, address);
+    const at = this.nowMs();
+    await turn;
+    return () => {
+      for (const key of [`device ${device}`, `address ${address}`, 'server', 'wrong']) {
+        const all = this.failures.get(key) ?? [];
+        const place = all.lastIndexOf(at);
+        if (place >= 0) this.failures.set(key, [...all.slice(0, place), ...all.slice(place + 1)]);
+      }
+    };
+  }
+
   /** @param isWrong whether it fits nothing at all; what is right but may not be used just now is slowed down all the same */
   failed(device: string | null, address: string, isWrong = true): void {
     const now = this.nowMs();

@@ -55,6 +55,7 @@ function mayBeFramed(reply: FastifyReply): void {
 
 /** What a reply of data needs: it is no page, nothing may run in it, and no other site may use it. */
 const DATA_HEADERS = {
+  'cache-control': 'no-store',
   'content-security-policy': "default-src 'none'; frame-ancestors 'none'",
   'cross-origin-resource-policy': 'same-origin',
   'referrer-policy': 'no-referrer',

@@ -59,12 +59,12 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
     const { signInName, password } = request.body;
     // Counted for a name from an address: a stranger elsewhere who fails with the teacher's name does not lock the teacher out.
     const who = `${signInName.trim().toLowerCase()} from ${request.ip}`;
-    await tries.mayTry(who, request.ip);
+    const wasRight = await tries.begin(who, request.ip);
     const found = queries.teacherBySignInName(signInName);
     if (!(await checkPassword(password, found?.passwordHash)) || !found) {
-      tries.failed(who, request.ip);
       throw new CoreError('SIGN_IN_WRONG', 'The sign-in name and the password do not belong together. Please check both.');
     }
+    wasRight();
     logIn(request, reply, found.id);
     return { teacher: { id: found.id, name: found.name }, setUpNeeded: false };
   });
@@ -86,32 +86,33 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
   };
 
   app.post('/api/set-up', { schema: { body: SetUp, response: { 200: Me } } }, async (request, reply) => {
-    await tries.mayTry('set-up', request.ip);
+    const wasRight = await tries.begin(`set-up from ${request.ip}`, request.ip);
     const { code, name, password } = request.body;
     const passwordHash = await hashPassword(password);
     const teacherId = store.sqlite.transaction(() => {
       if (queries.anyTeacher()) throw new CoreError('SETUP_DONE', 'The first teacher is set up already; please sign in.');
       if (code.trim() !== options.setUpCode) {
-        tries.failed('set-up', request.ip);
         throw new CoreError('SETUP_CODE_WRONG', 'That is not the set-up code. It stands in the window where Zeitpunkt was started.');
       }
       return addTeacher(request.body, passwordHash, true);
     })();
+    wasRight();
     logIn(request, reply, teacherId);
     return { teacher: { id: teacherId, name }, setUpNeeded: false };
   });
 
   app.post('/api/invitation', { schema: { body: SetUp, response: { 200: Me } } }, async (request, reply) => {
-    await tries.mayTry('invitation', request.ip);
+    // Counted by address: whoever guesses elsewhere locks nobody out.
+    const wasRight = await tries.begin(`invitation from ${request.ip}`, request.ip);
     const { code, name, password } = request.body;
     const passwordHash = await hashPassword(password);
     const teacherId = store.sqlite.transaction(() => {
       if (!queries.useInvitation(codeHash(code), nowMs())) {
-        tries.failed('invitation', request.ip);
         throw new CoreError('INVITATION_WRONG', 'No open invitation has this code. It can be used once, within a week; ask for a new one.');
       }
       return addTeacher(request.body, passwordHash, false);
     })();
+    wasRight();
     logIn(request, reply, teacherId);
     return { teacher: { id: teacherId, name }, setUpNeeded: false };
   });

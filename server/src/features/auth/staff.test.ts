@@ -58,7 +58,28 @@ test('the first teacher invites another, who comes once and sees only what is th
   for (const [method, path, body] of paths) {
     expect([path, codeOf(await second.send(method, path, body))]).toEqual([path, path === '/api/classes' ? 'CLASS_ID_TAKEN' : 'NOT_FOUND']);
   }
-  expect((await first.send('GET', of)).json().pupils).toHaveLength(3);
+  // By way of a class of one's own nobody reaches a colleague's pupil either.
+  const [own] = (await second.send('GET', '/api/classes')).json();
+  const [mine] = (await second.send('GET', `/api/classes/${own.id}`)).json().pupils;
+  const foreign = `/api/classes/${own.id}/pupils/${room.pupilId('Anouk')}`;
+  const byWayOfOwn: ['GET' | 'POST', string, object?][] = [
+    ['GET', `${foreign}/export`],
+    ['POST', `${foreign}/change`, { name: 'Mine' }],
+    ['POST', `${foreign}/leave`, { left: true }],
+    ['POST', `${foreign}/move`, { classId: own.id }],
+    ['POST', `${foreign}/merge`, { into: mine.id }],
+    ['POST', `/api/classes/${own.id}/pupils/${mine.id}/merge`, { into: room.pupilId('Anouk') }],
+    ['POST', `${foreign}/delete`],
+  ];
+  for (const [method, path, body] of byWayOfOwn) {
+    expect([path, (await second.send(method, path, body)).statusCode]).toEqual([path, 404]);
+  }
+  const { pupils } = (await first.send('GET', of)).json();
+  expect(pupils.map(({ name, leftAtMs }: { name: string; leftAtMs: number | null }) => [name, leftAtMs])).toEqual([
+    ['Anouk', null],
+    ['Bashir', null],
+    ['Ceri', null],
+  ]);
 });
 
 test('an invitation ends when it is withdrawn, replaced or a week old', async () => {

@@ -97,6 +97,18 @@ test('one pupil’s data goes out readable and whole, and that is written down',
   expect(await acts()).toEqual([['pupil-exported', 1]]);
 });
 
+test('how long answers are kept counts from when their lesson ended, however long before it was opened', async () => {
+  await room.goTo('ask', 'q1');
+  await respond(await room.join('Ceri'), reading('7', '30'));
+  school.clockMs += 100 * 86_400_000;
+  await signIn();
+  await room.tell({ type: 'end' });
+  school.clockMs += 20 * 86_400_000;
+  await signIn();
+  expect((await teacher.send('GET', `${url}/retention/30`)).json()).toEqual({ sessions: 0, responses: 0 });
+  expect((await teacher.send('GET', `${url}/retention/15`)).json()).toEqual({ sessions: 1, responses: 1 });
+});
+
 test('answers are deleted when their class keeps them no longer, with those who left; other lessons stay', async () => {
   const ceri = await room.join('Ceri');
   await room.goTo('ask', 'q1');

@@ -1,3 +1,4 @@
+import { ONLY_STEP } from '@zeitpunkt/core/lesson/step-ref';
 import { randomUUID } from 'node:crypto';
 import { reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
 
@@ -30,6 +31,21 @@ test('with the right key a pupil waits at the door, sees nothing of the lesson, 
   await school.stop();
   await school.start();
   expect((await desk(bashir)).phase).toBe('running');
+});
+
+test('who waits at the door sees the stage at no step of the lesson, while those who are in do', async () => {
+  const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+  await room.tell({ type: 'begin' });
+  const [first] = await waiting();
+  await letIn(first!);
+  let seen = 0;
+  for (const { id } of room.detail.lesson.beats) {
+    await room.tell({ type: 'go', to: { beatId: id, step: ONLY_STEP } });
+    const [inside, outside] = [await desk(anouk), await desk(bashir)];
+    seen += Number(inside.stage !== null);
+    expect([outside.phase, outside.stage, outside.question]).toEqual(['door', null, null]);
+  }
+  expect(seen).toBeGreaterThan(0);
 });
 
 test('by setting nobody waits, and the next room of the class remembers it', async () => {

@@ -28,8 +28,11 @@ export class Hub {
     const lines = this.desks.get(participantId) ?? new Set();
     this.desks.set(participantId, lines.add(line));
     if (lines.size === 1) this.onChange(participantId, true);
-    const [oldest] = lines;
-    if (lines.size > MOST_WINDOWS) oldest!.close(REPLACED);
+    // Out of the set at once: however quickly they are opened, there are never more.
+    for (const oldest of [...lines].slice(0, Math.max(0, lines.size - MOST_WINDOWS))) {
+      lines.delete(oldest);
+      oldest.close(REPLACED);
+    }
     return () => {
       if (!lines.delete(line) || lines.size > 0) return;
       if (this.desks.get(participantId) === lines) this.desks.delete(participantId);

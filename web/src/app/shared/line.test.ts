@@ -100,6 +100,19 @@ test('a line that falls silent is asked, given up within fifteen seconds and ope
   expect([heard, states]).toEqual([['lamp'], [true, false, true]]);
 });
 
+test('a line that was given up and closes late opens no second one', () => {
+  const { states } = open();
+  const first = latest();
+  first.accept();
+  jest.advanceTimersByTime(12_000);
+  latest().accept();
+  const before = FakeSocket.all.length;
+  first.drop();
+  jest.advanceTimersByTime(5000);
+  expect(FakeSocket.all).toHaveLength(before);
+  expect(states).toEqual([true, false, true]);
+});
+
 test('on waking and when the network is back, an open line is asked for the state anew and whether it carries', () => {
   open();
   latest().accept();

@@ -26,6 +26,15 @@ test('answers stand by their idea as they come, or for sharing in the order in w
   ]);
 });
 
+test('who waits at the door stands nowhere on the wall', () => {
+  const detail = sessionDetail();
+  const participants = detail.live.participants.map((one) => ({ ...one, waits: one.name === 'Ceri' }));
+  const names = wallGroups({ ...detail, live: { ...detail.live, participants } }, askingOf('q1', 'open')).flatMap(({ pupils }) =>
+    pupils.map(({ participant }) => participant.name),
+  );
+  expect(names).toEqual(['Anouk', 'Bashir']);
+});
+
 test('who is not sure stands apart from those who answered', () => {
   const unsure = { ...responseOf('Ceri', 'q1'), response: { kind: 'not-sure' as const } };
   expect(groups('open', unsure, responseOf('Anouk', 'q1'))).toEqual([

@@ -218,6 +218,35 @@ test('an answer that an older version of this page kept on the device still goes
   expect(store.safety()).toBe('kept');
 });
 
+test('an answer of the other pupil that waits on a shared device is not shown as one’s own, and goes out all the same', async () => {
+  const { openDB } = await import('idb');
+  const db = await openDB('zeitpunkt-desk', 1, { upgrade: (opened) => void opened.createObjectStore('outbox', { keyPath: 'id' }) });
+  const [id, other] = ['22222222-2222-4222-8222-222222222222', '33333333-3333-4333-8333-333333333333'];
+  const post = { id, askingId: 'q1', response: half, responseTimeMs: 4200 };
+  await db.put('outbox', { formatVersion: 2, id, participantId: other, putAtMs: 1, post });
+  db.close();
+  const { participantId } = deskView();
+  localStorage.setItem('zp-beside', JSON.stringify([{ participantId, pupilName: 'Anouk' }, { participantId: other, pupilName: 'Bashir' }])); // prettier-ignore
+  server.on(SEND, () => Promise.reject(new TypeError('fetch failed')));
+  await load();
+  expect(store.waiting().map((one) => one.participantId)).toEqual([other]);
+  expect([store.safety(), store.given()]).toEqual(['none', null]);
+  localStorage.clear();
+});
+
+test('what a device refuses or damages is not kept, and the desk works', async () => {
+  localStorage.setItem('zp-beside', '{"broken"');
+  await load();
+  expect([store.phase(), store.beside()]).toEqual(['in', null]);
+  const refuse = jest.spyOn(Storage.prototype, 'getItem').mockImplementation(() => {
+    throw new DOMException('denied', 'SecurityError');
+  });
+  await load();
+  expect([store.phase(), store.beside()]).toEqual(['in', null]);
+  refuse.mockRestore();
+  localStorage.clear();
+});
+
 test('when the lesson has ended the line is closed and stays so', async () => {
   await load();
   FakeSocket.latest.accept();

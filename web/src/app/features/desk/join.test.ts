@@ -103,3 +103,56 @@ test('before a closed door one knocks, waits, and chooses a name when the teache
   expect(server.sent(JOIN)).toMatchObject([{ knockId }]);
   expect(joined).toHaveLength(1);
 });
+
+test('four pictures that led nowhere are begun anew at the next touch', async () => {
+  server.on(ROOM, new Refusal('ROOM_KEY_UNKNOWN', 'No room has these four pictures in this order.'));
+  const { press, find, alert } = await open();
+  await press('boat', 'star', 'drum', 'kite');
+  expect(alert()).toContain('No room has these four pictures in this order.');
+  await press('lamp');
+  expect(find.getByRole('status').getAttribute('aria-label')).toBe('Chosen: lamp');
+  expect(alert()).toBeUndefined();
+});
+
+test('without a line coming in goes on by itself once it is back, unless other pictures are meant by then', async () => {
+  const timers = jest.spyOn(window, 'setTimeout');
+  const retry = async () => {
+    const again = timers.mock.calls.filter(([, ms]) => ms === 2000).at(-1)![0] as () => void;
+    again();
+    await settle();
+  };
+  const { press, find, alert, settle } = await open();
+  server.reachable = false;
+  await press('boat', 'lamp', 'boat', 'shell');
+  expect(alert()).toContain('There is no line just now.');
+  await retry();
+  expect(alert()).toContain('There is no line just now.');
+  server.reachable = true;
+  await retry();
+  expect(find.getByRole('button', { name: 'Runa' })).toBeTruthy();
+  timers.mockRestore();
+});
+
+test('whoever knocks and is not heard is told so after a while, whether there is such a room or not', async () => {
+  server.on(ROOM, new Refusal('ROOM_KEY_UNKNOWN', 'No room has these four pictures in this order.'));
+  server.on('POST /api/desk/knock', undefined);
+  server.on('POST /api/desk/knock/answer', { room: null });
+  const timers = jest.spyOn(window, 'setTimeout');
+  const clock = jest.spyOn(Date, 'now');
+  const { press, find, settle } = await open();
+  await press('boat', 'star', 'drum', 'kite');
+  clock.mockReturnValue(1_000_000);
+  await press('Knock at the door');
+  const ask = async (atMs: number) => {
+    clock.mockReturnValue(atMs);
+    (timers.mock.calls.filter(([, ms]) => ms === 3000).at(-1)![0] as () => void)();
+    await settle();
+    return find.getByRole('status').textContent!.trim();
+  };
+  expect(await ask(1_010_000)).toContain('Wait here.');
+  expect(await ask(1_050_000)).toContain('Nobody has opened yet.');
+  await press('Other pictures');
+  expect(find.getByRole('status').getAttribute('aria-label')).toBe('No picture chosen yet');
+  clock.mockRestore();
+  timers.mockRestore();
+});

@@ -81,12 +81,13 @@ async function open(first = own(0, { here: take('one'), nextTakeId: 'two' })) {
   return { ...screen, view, gone, fetched, clock, line, turn, listen };
 }
 
-test('it waits for the first press, the stage goes along with it, and at its end it goes on', async () => {
+test('until the first press all words are read and the stage moves by itself; then it goes along with the voice, and on at its end', async () => {
   const { listen, clock, gone, fetched, view, turn, find } = await open();
-  expect(clock.elapsedMs()!()).toBe(0);
+  expect([clock.elapsedMs(), clock.speaks(), find.queryByText('First of one.')]).toEqual([null, false, null]);
   expect(fetched).toEqual(['two']); // the next one is fetched ahead
   await listen();
   expect(fetched).toEqual(['two', 'one']);
+  expect([clock.speaks(), find.queryByText('First of one.') !== null]).toEqual([true, true]);
   audio.currentTime = 1.6;
   expect(clock.elapsedMs()!()).toBe(1600);
   await until(() => find.queryByText('And then.') !== null);

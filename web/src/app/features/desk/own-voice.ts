@@ -155,12 +155,25 @@ export class OwnVoice {
     this.stop();
     const here = this.voice()?.here ?? null;
     this.state.set('silent');
-    this.caption.set(here?.cues[0]?.text ?? '');
     this.problem.set(null);
-    this.clock.speaks.set(here !== null);
+    if (!here || !this.begun()) return this.leaveToReading();
     // Before the voice begins, the stage waits for it.
-    this.clock.elapsedMs.set(here ? () => 0 : null);
-    if (here && this.begun()) void this.play();
+    this.speakFor(() => 0);
+    void this.play();
+  }
+
+  /** The voice leads: captions follow it, and the stage goes along with it. */
+  private speakFor(elapsedMs: () => number): void {
+    this.caption.set(this.voice()?.here?.cues[0]?.text ?? '');
+    this.clock.speaks.set(true);
+    this.clock.elapsedMs.set(elapsedMs);
+  }
+
+  /** Nothing is heard: all words stand there to be read, and the stage moves by itself. */
+  private leaveToReading(): void {
+    this.caption.set('');
+    this.clock.speaks.set(false);
+    this.clock.elapsedMs.set(null);
   }
 
   private async play(): Promise<void> {
@@ -174,7 +187,7 @@ export class OwnVoice {
       if (place !== this.place()) return;
       this.waiting.set(false);
       this.state.set('playing');
-      this.clock.elapsedMs.set(() => this.elapsedMs());
+      this.speakFor(() => this.elapsedMs());
       await this.player.play(sound, this.slow() ? SLOW : 1);
       this.tick();
     } catch (error) {
@@ -187,13 +200,16 @@ export class OwnVoice {
     const name = error instanceof DOMException ? error.name : '';
     this.state.set('silent');
     if (name === 'AbortError') return; // another sound has taken its place
-    if (name === 'NotAllowedError') return this.begun.set(false); // the browser wants a press first
+    if (name === 'NotAllowedError') {
+      this.begun.set(false); // the browser wants a press first
+      return this.leaveToReading();
+    }
     if (name === 'NotSupportedError') {
-      this.clock.speaks.set(false);
-      this.clock.elapsedMs.set(null);
+      this.leaveToReading();
       return this.problem.set('This device cannot play the voice. Read along, or have it read to you.');
     }
     this.waiting.set(true);
+    this.leaveToReading();
     this.next = window.setTimeout(() => void this.play(), AGAIN_MS);
   }
 

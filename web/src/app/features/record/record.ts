@@ -97,8 +97,13 @@ export class Record {
   /** How far the step at hand is once its take is over, while what moves goes on. */
   private readonly afterMs = signal<(() => number) | null>(null);
   private nextTimer = 0;
-  /** Only this beat is recorded; null: one step after the other. */
-  private readonly onlyBeat = signal<string | null>(null);
+  /** One step is recorded, and nothing after it. */
+  private readonly isRetake = signal(false);
+  /** Whether the step at hand has a take that fits it as it is now. */
+  protected readonly isRecorded = computed(() => {
+    const here = this.here();
+    return Boolean(here?.take) && !here!.stale;
+  });
   /** Beats that were recorded here: what they took becomes their time. */
   private readonly recorded = new Set<string>();
 
@@ -121,7 +126,7 @@ export class Record {
       text: 'Record; then end this take and go on to the next step',
       act: () => void this.goOn(),
     },
-    { left: ['R'], right: ['U'], text: 'Retake this beat', act: () => void this.retakeBeat() },
+    { left: ['R'], right: ['U'], text: 'Retake this step', act: () => void this.retake() },
     { left: ['F'], right: ['P'], text: 'Pause, and go on', act: () => this.pauseOrResume() },
     { left: ['Escape'], right: ['.'], text: 'Stop: this take is kept', act: () => void this.stop() },
     {
@@ -138,7 +143,7 @@ export class Record {
     useShortcuts(this.shortcuts);
     effect(() => {
       const id = this.id();
-      untracked(() => void Promise.all([this.lessons.load(id), this.store.load(id)]));
+      untracked(() => void this.open(id));
     });
     inject(DestroyRef).onDestroy(() => this.stopListening());
     // What was recorded becomes the plan once all of it is whole.
@@ -147,6 +152,13 @@ export class Record {
       const [prepared, takes] = [this.prepared(), this.store.takes()];
       if (isQuiet && prepared && this.recorded.size > 0) untracked(() => this.takeTimesOver(prepared, takes));
     });
+  }
+
+  /** Where some of it is recorded, one goes on at the first step that is not. */
+  private async open(id: string): Promise<void> {
+    await Promise.all([this.lessons.load(id), this.store.load(id)]);
+    const next = this.steps().findIndex(({ take, stale }) => !take || stale);
+    if (next > 0) this.choose(next);
   }
 
   protected choose(place: number): void {
@@ -158,24 +170,29 @@ export class Record {
   /** Begins to record here, or ends this take and goes on: one key for the whole lesson. */
   protected async goOn(): Promise<void> {
     if (this.store.taking() === 'paused') return this.store.resume();
-    if (this.store.taking() === 'none') return this.begin(null);
+    if (this.store.taking() === 'none') return this.recordOn();
     if (this.store.taking() !== 'recording') return;
     await this.store.endTake();
-    const only = this.onlyBeat();
-    const next = this.steps()[this.place() + 1];
-    if (next && (only === null || next.step.ref.beatId === only)) {
-      this.place.update((place) => place + 1);
-      this.take();
-    }
+    if (this.isRetake() || !this.steps()[this.place() + 1]) return;
+    this.place.update((place) => place + 1);
+    this.take();
   }
 
-  /** Records the beat at hand once more, from its first step on, and nothing after it. */
-  protected async retakeBeat(): Promise<void> {
-    const beatId = this.here()?.step.ref.beatId;
-    if (beatId === undefined) return;
+  /** Records at this step, or at the next one where this one is recorded as it is now: a good take is only retaken on purpose. */
+  private async recordOn(): Promise<void> {
+    if (this.isRecorded()) {
+      if (!this.steps()[this.place() + 1]) return this.store.tell('This is the last step, and it is recorded. “Retake this step” records it once more.'); // prettier-ignore
+      this.stopListening();
+      this.place.update((place) => place + 1);
+    }
+    await this.begin(false);
+  }
+
+  /** Records the step at hand once more, and nothing after it. */
+  protected async retake(): Promise<void> {
+    if (!this.here()) return;
     await this.store.endTake();
-    this.place.set(this.steps().findIndex(({ step }) => step.ref.beatId === beatId));
-    await this.begin(beatId);
+    await this.begin(true);
   }
 
   protected pauseOrResume(): void {
@@ -188,11 +205,11 @@ export class Record {
     await this.store.endTake();
   }
 
-  protected async begin(onlyBeat: string | null): Promise<void> {
+  protected async begin(isRetake: boolean): Promise<void> {
     this.stopListening();
     if (this.store.elsewhere()) return;
     if (this.store.microphone() !== 'on' && !(await this.store.listen())) return;
-    this.onlyBeat.set(onlyBeat);
+    this.isRetake.set(isRetake);
     this.take();
   }
 

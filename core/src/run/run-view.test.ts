@@ -1,0 +1,41 @@
+import type { Beat } from '../beats/registry.js';
+import type { Lesson } from '../lesson/lesson.js';
+import { prepareLesson } from '../lesson/prepare.js';
+import { DEFAULT_SETTINGS } from '../lesson/settings.js';
+import { ONLY_STEP } from '../lesson/step-ref.js';
+import { enterStep, newRun } from './run.js';
+import { viewOfRun } from './run-view.js';
+
+const NOTE = 'Look at Dov first.';
+const SWEEP = { kind: 'sweep', fromSec: 7 * 3600, toSec: 8 * 3600, turnSeconds: 30, count: 'fives', stops: [], text: 'Watch.' } as const;
+const BEATS = [
+  { id: 'hello', kind: 'say', text: 'Hello.' },
+  { id: 'ask', kind: 'ask', itemId: 'q1', text: '' },
+  { id: 'think', kind: 'think', itemId: 'q1', seconds: 10, text: '' },
+  { id: 'answer', kind: 'answer', itemId: 'q1' },
+  { ...SWEEP, id: 'sweep' },
+] as const satisfies readonly Beat[];
+const LESSON: Lesson = {
+  format: 'zeitpunkt-lesson',
+  formatVersion: 3,
+  title: 'On the pier',
+  goal: '',
+  successCriteria: [],
+  targetMinutes: 5,
+  settings: DEFAULT_SETTINGS,
+  items: [{ id: 'q1', kind: 'read-dial', timeSec: 4 * 3600 + 2100 }],
+  beats: BEATS.map((beat) => ({ ...beat, note: NOTE })),
+};
+const prepared = prepareLesson(LESSON);
+const goingTo = (...beatIds: readonly string[]) =>
+  beatIds.reduce((run, beatId) => enterStep(run, { beatId, step: ONLY_STEP }, prepared, 1000), newRun(prepared));
+
+test('what a teacher notes beside a beat is in nothing that a pupil’s device is told, whatever the beat', () => {
+  for (const { id } of BEATS) expect(JSON.stringify(viewOfRun(prepared, goingTo('hello', 'ask', id), null, 500))).not.toContain(NOTE);
+});
+
+test('hands begin to move without the answer to a question that was leapt over, and with it once it was shown', () => {
+  const answer = /"hour":"4"|:35|35 minutes|4:35/;
+  expect(JSON.stringify(viewOfRun(prepared, goingTo('hello', 'ask', 'sweep'), null, 0).stage!.before)).not.toMatch(answer);
+  expect(JSON.stringify(viewOfRun(prepared, goingTo('hello', 'ask', 'answer', 'sweep'), null, 0).stage!.before)).toMatch(answer);
+});
