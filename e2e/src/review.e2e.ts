@@ -56,7 +56,9 @@ test('two minutes after a lesson: who holds what, a group’s next lesson drafte
     expect(lesson.beats.filter(({ kind }: { kind: string }) => kind === 'ask').length).toBeGreaterThanOrEqual(4);
     const [{ id: classId }] = await (await page.request.get(`${server.url}/api/classes`)).json();
     const { plan } = await (await page.request.get(`${server.url}/api/classes/${classId}/plan`)).json();
-    expect(plan.series.lessonIds).toContain(lessonId);
+    // Beside the class's own lesson, which stays.
+    expect(plan.beside.map((one: { lessonId: string }) => one.lessonId)).toEqual([lessonId]);
+    expect(plan.series.lessonIds).not.toContain(lessonId);
   });
 
   await test.step('results are out in two actions, and come in again without anything new', async () => {
