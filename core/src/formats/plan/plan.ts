@@ -1,7 +1,7 @@
 import type { Format, Stored } from '../format.js';
 
-/** Version 1 knew no lessons beside the series. */
-const toVersion2 = (data: Stored): Stored => ({ ...data, beside: [] });
+/** Version 1 knew no lessons beside the series; a plan that is sent carries no version, and may have some. */
+const toVersion2 = (data: Stored): Stored => ({ beside: [], ...data });
 
 /** What is planned for a class; see ClassPlan. */
 export const planFormat: Format = {

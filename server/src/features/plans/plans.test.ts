@@ -25,7 +25,16 @@ test('a plan is kept over a restart, and a save that comes late or from another 
   expect((await teacher.send('GET', url())).json()).toEqual({ revision: 1, plan: { ...NEW_PLAN, daysOff: ['2026-11-27'] } });
 });
 
+test('lessons beside the series are kept as they were sent, over a restart too', async () => {
+  const beside = [{ lessonId: '33333333-3333-4333-8333-333333333333', date: '2026-12-04' }];
+  expect(await save(0, { beside })).toEqual({ revision: 1 });
+  await school.stop();
+  await school.start();
+  expect((await teacher.send('GET', url())).json()).toEqual({ revision: 1, plan: { ...NEW_PLAN, beside } });
+});
+
 test.each([
+  [{ beside: [{ lessonId: '33333333-3333-4333-8333-333333333333', date: '2027-02-29' }] }, 'PLAN_UNREADABLE', '/beside'],
   [{ daysOff: ['2027-02-29'] }, 'PLAN_UNREADABLE', '/daysOff'],
   [{ daysOff: ['27.2.2027'] }, 'REQUEST_SHAPE', '/daysOff'],
   [{ schoolDays: [] }, 'REQUEST_SHAPE', '/schoolDays'],
