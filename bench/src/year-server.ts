@@ -9,7 +9,7 @@ import { buildApp } from '../../server/src/app.js';
 import { openStore } from '../../server/src/db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from '../../server/src/demo/seed.js';
 import { insertClass, pupilsOf } from '../../server/src/features/classes/queries.js';
-import { planResults, takeResults } from '../../server/src/features/results/take-in.js';
+import { planResults, readyRows, takeResults } from '../../server/src/features/results/take-in.js';
 
 // The real server with a school year of one class in it: 36 pupils, 40 lessons of 12 questions, 17,280 answers by simulated
 // pupils. It tells for how long its loop was blocked, when asked.
@@ -24,7 +24,8 @@ const pupilNames = Array.from({ length: PUPILS }, (_, index) => `Pupil ${index +
 const classId = insertClass(store.db, { teacherId, name: 'A year', pupilNames, createdAtMs: Date.now() - 300 * DAY_MS }).id;
 
 const plan = await planResults(store.db, classId, yearOf());
-const takesMs = timed(() => store.sqlite.transaction(() => takeResults(store.db, teacherId, classId, plan, Date.now()))());
+const rows = await readyRows(plan.add);
+const takesMs = timed(() => store.sqlite.transaction(() => takeResults(store.db, { teacherId, classId, plan, rows }, Date.now()))());
 
 const app = await buildApp({ store, nowMs: Date.now, webDir: resolve('web/dist/browser') });
 await app.listen({ port: 0, host: '127.0.0.1' });

@@ -14,7 +14,6 @@ import {
   insertClass,
   insertPupils,
   mustBeFree,
-  mustOwnClass,
   ownClass,
   pupilOfCard,
   pupilsOf,
@@ -23,11 +22,9 @@ import { archivePlugin } from './features/archive/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { paperPlugin } from './features/paper/plugin.js';
 import { plansPlugin } from './features/plans/plugin.js';
-import { planOf } from './features/plans/queries.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { pinLesson } from './features/lessons/pin.js';
 import { installStarterLessons } from './features/lessons/starter.js';
-import { answerTimesOf } from './features/live/answer-times.js';
 import { answerRoute } from './features/live/answer-route.js';
 import { deskFinder, type FindDesk } from './features/live/desk-places.js';
 import { cardDeskRoutes } from './features/live/card-desk-routes.js';
@@ -39,7 +36,6 @@ import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { ownPacePlugin } from './features/own-pace/plugin.js';
 import { questionsPlugin } from './features/questions/plugin.js';
 import { resultsPlugin } from './features/results/plugin.js';
-import { InsightLines } from './features/review/insight-lines.js';
 import { reviewPlugin } from './features/review/plugin.js';
 import { simulatedPlugin } from './features/simulated/plugin.js';
 import { voicePlugin } from './features/voice/plugin.js';
@@ -53,6 +49,8 @@ import { retryWhileBusy } from './http/retry-while-busy.js';
 import { checkTraffic } from './http/traffic.js';
 import { cookiesOf } from './http/tokens.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
+import { heavyTasks } from './work/tasks.js';
+import { workInPlace, type Work } from './work/work.js';
 
 export interface AppOptions {
   readonly store: Store;
@@ -67,6 +65,8 @@ export interface AppOptions {
   /** Where pupils can reach the school from their own devices. */
   readonly addresses?: () => readonly string[];
   readonly limits?: Partial<Limits>;
+  /** Who does heavy work; where it is left out, it is done in place. */
+  readonly work?: Work;
   readonly logger?: FastifyServerOptions['logger'];
 }
 
@@ -143,15 +143,17 @@ async function registerOthers(
       installStarterLessons(store.db, teacherId);
     },
   });
-  const lines = new InsightLines(store.db);
+  const work = options.work ?? workInPlace(heavyTasks(store));
+  app.addHook('onClose', () => work.close());
   const classChanged = (classId: string, merged = false) => {
-    lines.forget(classId);
+    work.tell('forgetLines', classId);
     rooms.classChanged(classId, merged);
     own.classChanged(classId, merged);
   };
   await app.register(staffPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(classesPlugin, {
     store,
+    work,
     requireTeacher: guard.require,
     nowMs,
     onChanged: classChanged,
@@ -160,14 +162,13 @@ async function registerOthers(
       own.classDeleted(classId);
     },
   });
-  await app.register(plansPlugin, { store, requireTeacher: guard.require, nowMs });
+  await app.register(plansPlugin, { store, work, requireTeacher: guard.require, nowMs });
   await app.register(lessonsPlugin, {
     store,
     requireTeacher: guard.require,
     nowMs,
+    work,
     limits,
-    answerTimes: (teacherId, classId) => answerTimesOf(store.db, mustOwnClass(store.db, teacherId, classId).id),
-    dailyTimes: (teacherId, classId) => planOf(store.db, mustOwnClass(store.db, teacherId, classId)).plan.daily,
   });
   await app.register(addressesPlugin, { requireTeacher: guard.require, addresses: options.addresses ?? (() => []) });
   await app.register(dialsPlugin, { store, requireTeacher: guard.require, nowMs });
@@ -185,7 +186,7 @@ async function registerOthers(
   await app.register(reviewPlugin, {
     store,
     rooms,
-    lines,
+    work,
     requireTeacher: guard.require,
     nowMs,
     onCorrected: (sessionId, responseId) => {
@@ -197,9 +198,9 @@ async function registerOthers(
       own.wordingsChanged(classId);
     },
   });
-  await app.register(resultsPlugin, { store, requireTeacher: guard.require, nowMs, onChanged: classChanged });
-  await app.register(archivePlugin, { store, requireTeacher: guard.require, nowMs });
-  await app.register(questionsPlugin, { store, requireTeacher: guard.require });
+  await app.register(resultsPlugin, { store, work, requireTeacher: guard.require, nowMs, onChanged: classChanged });
+  await app.register(archivePlugin, { store, work, requireTeacher: guard.require, nowMs });
+  await app.register(questionsPlugin, { store, work, requireTeacher: guard.require });
   await app.register(paperPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });

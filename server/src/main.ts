@@ -9,6 +9,7 @@ import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import { readOptions, type StartOptions } from './options.js';
 import { stopInOrder } from './stop.js';
+import { WorkThread } from './work/thread.js';
 
 /** Starts the server from the command line. */
 async function main(): Promise<void> {
@@ -29,8 +30,10 @@ async function serve({ port, host, demo, publicUrl, behindProxy }: StartOptions,
   const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
   let listensTo = port;
   const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
+  const onFault = (error: Error) => console.error('The thread of heavy work ended; it begins anew when it is needed.', error);
   const app = await buildApp({
     store,
+    work: new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault }),
     nowMs: Date.now,
     setUpCode,
     webDir: resolve(here, '../../web/dist/browser'),

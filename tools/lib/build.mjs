@@ -19,6 +19,7 @@ export async function build() {
     say('Building the server …');
     const { bundle } = await import('./bundle.mjs');
     await bundle('server/src/main.ts', 'server/dist/main.js');
+    await bundle('server/src/work/worker.ts', 'server/dist/worker.js');
   });
   await whenStale('web', [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json'], 'web/dist/browser/index.html', () => {
     say('Building the web application (about a minute the first time) …');

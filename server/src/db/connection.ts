@@ -28,7 +28,7 @@ export interface StoreOptions {
  * A write waits this long, in milliseconds, for another program that holds the database. It is short, because nothing else
  * happens meanwhile; longer waits are made without blocking, see when-free.ts.
  */
-const BUSY_MS = 20;
+const BUSY_MS = 5;
 
 /**
  * Opens the school of a data directory and brings it up to date, or makes a new one where there is none. Committed means on
@@ -56,6 +56,15 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
     unlock();
     throw error;
   }
+}
+
+/**
+ * Opens the database of a school that is open already once more, for another thread of the same server.
+ * @param file of the database
+ */
+export function openBeside(file: string): Store {
+  const sqlite = connect(file);
+  return { db: drizzle({ client: sqlite }), sqlite, close: () => void sqlite.close() };
 }
 
 /** Looks at what is there without writing into it: even the kind of log is a part of the file. */

@@ -3,7 +3,7 @@ import { sqliteCode } from './sqlite-code.js';
 
 /** How long a write is tried again while another program holds the database, in milliseconds, and how often. */
 const PATIENCE_MS = 3000;
-const PAUSE_MS = 50;
+const PAUSE_MS = 15;
 
 /** Whether something failed because another program holds the database. */
 export function isBusy(error: unknown): boolean {

@@ -1,6 +1,7 @@
 import { CoreError } from '@zeitpunkt/core';
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 import { setImmediate } from 'node:timers/promises';
+import { joined } from './joined.js';
 
 /** What of an archive is read at most. */
 export interface ZipLimits {
@@ -84,16 +85,6 @@ function mustBePlain(name: string): void {
   const parts = name.split('/');
   const isWithin = name.length <= LONGEST_PATH && !/\\|^[a-z]:/i.test(name) && parts.every((part) => !['', '.', '..'].includes(part));
   if (!isWithin) throw unreadable(`The archive holds a path that leads out of it: “${shown}”.`);
-}
-
-function joined(pieces: readonly Uint8Array[]): Uint8Array {
-  const all = new Uint8Array(pieces.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const piece of pieces) {
-    all.set(piece, at);
-    at += piece.length;
-  }
-  return all;
 }
 
 const megabytes = (bytes: number) => `${Math.round(bytes / 2 ** 20)} MB`;

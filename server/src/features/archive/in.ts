@@ -8,10 +8,10 @@ import { stored } from '../../db/stored.js';
 import { jsonOf, textOf } from '../../files/text-of.js';
 import { changeClass, findPupil, insertClass, insertPupils } from '../classes/queries.js';
 import { pupil } from '../classes/tables.js';
-import { insertLesson, lessonById, lessonsOf } from '../lessons/queries.js';
+import { insertLesson, lessonById, nextPlace } from '../lessons/queries.js';
 import { liveQueries } from '../live/queries.js';
 import { savePlan } from '../plans/queries.js';
-import { takeResults } from '../results/take-in.js';
+import { readyRows, takeResults, type ReadyRow } from '../results/take-in.js';
 import { reviewQueries } from '../review/queries.js';
 import { PATHS } from './out.js';
 
@@ -93,9 +93,18 @@ export function lookAtArchive(db: Db, { file, lessons, rows }: Archive): Archive
   };
 }
 
+/** An archive whose answers are written as they will be stored. */
+export interface ReadyArchive extends Archive {
+  readonly ready: readonly ReadyRow[];
+}
+
+export async function readyArchive(archive: Archive): Promise<ReadyArchive> {
+  return { ...archive, ready: await readyRows(archive.rows) };
+}
+
 /** Makes a class of an archive. Runs inside a transaction of whoever calls, so that it is done whole or not at all. @returns the class */
-export function takeArchive(db: Db, teacherId: string, archive: Archive, nowMs: number): string {
-  const { file, plan, lessons, taught, rows } = archive;
+export function takeArchive(db: Db, teacherId: string, archive: ReadyArchive, nowMs: number): string {
+  const { file, plan, lessons, taught, rows, ready } = archive;
   const { id: classId } = insertClass(db, { teacherId, name: file.name, pupilNames: [], createdAtMs: nowMs });
   changeClass(db, classId, { keepDays: file.keepDays });
   liveQueries(db).setDoorAdmits(classId, file.doorAdmits);
@@ -115,30 +124,14 @@ export function takeArchive(db: Db, teacherId: string, archive: Archive, nowMs: 
   }
   const lessonOf = insertLessons(db, teacherId, lessons);
   if (plan) savePlan(db, classId, 1, withLessons(plan, lessonOf));
-  takeResults(
-    db,
-    teacherId,
-    classId,
-    {
-      rows: rows.length,
-      known: 0,
-      added: rows.length,
-      lessons: [],
-      newPupils: [],
-      add: rows,
-      pupilOf,
-      pupilsToAdd: [],
-      sessionsToAdd: bySession(rows),
-    },
-    nowMs,
-    taught,
-  );
+  const added = { pupilOf, pupilsToAdd: [], sessionsToAdd: bySession(rows) };
+  takeResults(db, { teacherId, classId, plan: added, rows: ready, taught }, nowMs);
   takeNotes(db, classId, file, pupilOf);
   return classId;
 }
 
 function insertLessons(db: Db, teacherId: string, lessons: ReadonlyMap<string, Lesson>): ReadonlyMap<string, string> {
-  let place = (lessonsOf(db, teacherId).at(-1)?.place ?? -1) + 1;
+  let place = nextPlace(db, teacherId);
   return new Map(
     [...lessons].map(([id, file]) => [id, insertLesson(db, { ...(lessonById(db, id) ? {} : { id }), teacherId, file, place: place++ })]),
   );
@@ -156,7 +149,11 @@ function withLessons(plan: ClassPlan, lessonOf: ReadonlyMap<string, string>): Cl
 
 function bySession(rows: readonly ResultRow[]): ResultRow[][] {
   const sessions = new Map<string, ResultRow[]>();
-  for (const row of rows) sessions.set(row.sessionId, [...(sessions.get(row.sessionId) ?? []), row]);
+  for (const row of rows) {
+    const own = sessions.get(row.sessionId);
+    if (own) own.push(row);
+    else sessions.set(row.sessionId, [row]);
+  }
   return [...sessions.values()];
 }
 

@@ -7,6 +7,7 @@ import { pupil } from '../classes/tables.js';
 import { ownLesson } from '../lessons/queries.js';
 import { liveQueries } from '../live/queries.js';
 import { planOf } from '../plans/queries.js';
+import { AT_ONCE } from '../results/columns.js';
 import { resultRows } from '../results/rows.js';
 import { reviewQueries } from '../review/queries.js';
 
@@ -20,7 +21,7 @@ export const PATHS = {
   taught: (sessionId: string) => `taught/${sessionId}.lesson.json`,
 } as const;
 
-interface OwnClass {
+export interface OwnClass {
   readonly id: string;
   readonly name: string;
   readonly keepDays: number | null;
@@ -56,6 +57,8 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
 async function* lines(db: Db, classId: string, sessions: Set<string>): AsyncGenerator<string> {
   for await (const rows of resultRows(db, classId, null)) {
     if (rows[0]) sessions.add(rows[0].sessionId);
-    if (rows.length > 0) yield rows.map((row) => `${JSON.stringify(writeResult(row))}\n`).join('');
+    for (let at = 0; at < rows.length; at += AT_ONCE) {
+      yield rows.slice(at, at + AT_ONCE).map((row) => `${JSON.stringify(writeResult(row))}\n`).join('');
+    }
   }
 }

@@ -3,6 +3,7 @@ import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionChe
 import { Type } from '@sinclair/typebox';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
+import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { cardRoutes } from './card-routes.js';
 import { pupilRoutes } from './pupil-routes.js';
@@ -12,6 +13,7 @@ import { rosterRoutes } from './roster-routes.js';
 
 export interface ClassesOptions {
   readonly store: Store;
+  readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   /** Open rooms follow what changes in their class. */

@@ -56,6 +56,8 @@ test.each<[string, Uint8Array, RegExp]>([
   ['a quotation mark within a cell', utf8('name\nAnouk\nBa"shir"\n'), /^Line 3: a quotation mark stands in the middle/],
   ['a picture', Uint8Array.from([0x89, 0x50, 0, 0, 1, 2, 0]), /no text/],
   ['nothing', utf8(' \n\n'), /empty/],
+  ['a row without end', utf8(`name\nAnouk\n${'x'.repeat(40_000)}`), /^Line 3: this row is too long for one pupil\.$/],
+  ['a town’s pupils', utf8('x\n'.repeat(6000)), /more than 5000 rows/],
 ])('a file with %s is refused with its line and why', (_what, bytes, sentence) => {
   expect(() => readRosterFile(bytes)).toThrow(
     expect.objectContaining({ code: 'ROSTER_UNREADABLE', message: expect.stringMatching(sentence) }),

@@ -6,10 +6,15 @@ import { stringify } from 'csv-stringify/sync';
 /** What separates cells, the likeliest first. */
 const DELIMITERS = [',', ';', '\t'] as const;
 
+/** A whole school's list, and a row with every field that a school keeps of a child. */
+const MOST_ROWS = 5000;
+const LONGEST_ROW = 16 * 1024;
+
 /** Sentences for what the reader of CSV finds wrong; each is put after the line. */
 const FAULTS: Readonly<Record<string, string>> = {
   CSV_QUOTE_NOT_CLOSED: 'a quotation mark opens here and is never closed',
   INVALID_OPENING_QUOTE: 'a quotation mark stands in the middle of a cell',
+  CSV_MAX_RECORD_SIZE: 'this row is too long for one pupil',
   CSV_INVALID_CLOSING_QUOTE: 'something stands between a closing quotation mark and the next cell',
 };
 
@@ -52,16 +57,17 @@ function parseRows(text: string, delimiter: string, firstLine: number): RosterRo
   /** The last line of the row that was read last, from 1: a fault lies in the row after it. */
   let readTo = 0;
   const take = (cells: string[], { lines }: { readonly lines: number }) => {
+    if (rows.length === MOST_ROWS) throw unreadable(`This list has more than ${MOST_ROWS} rows. Take it in parts.`);
     if (cells.some((cell) => cell.trim() !== '')) rows.push({ line: firstLine - 1 + lines - lineBreaks(cells), cells });
     readTo = lines;
     return null; // nothing is gathered twice
   };
   try {
-    parse(text, { delimiter, relax_column_count: true, on_record: take });
+    parse(text, { delimiter, relax_column_count: true, max_record_size: LONGEST_ROW, on_record: take });
     return rows;
   } catch (error) {
     const { code } = error as CsvError;
-    if (typeof code !== 'string') throw error;
+    if (error instanceof CoreError || typeof code !== 'string') throw error;
     throw unreadable(`Line ${firstLine + readTo}: ${FAULTS[code] ?? 'this row cannot be read'}.`);
   }
 }

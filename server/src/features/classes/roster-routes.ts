@@ -2,22 +2,23 @@ import { RosterFile } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { Feature } from '../../http/feature.js';
+import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { ClassRoutesOptions } from './pupil-routes.js';
 import { classPupils, mustOwnClass, record } from './queries.js';
-import { readRosterFile, rosterCsv } from './roster-file.js';
+import { rosterCsv } from './roster-file.js';
 
 /** A list of 2,000 pupils with many columns is about a megabyte. */
 const FILE_BYTES = 4 * 1024 * 1024;
 
 /** Class lists as files: one that comes in is read as a table, of which the teacher then says what is what; and one goes out. */
-export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, requireTeacher, nowMs }) => {
+export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, work, requireTeacher, nowMs }) => {
   const { db } = store;
-  app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
+  takesFiles(app);
 
   // Whoever is not signed in is sent away before so large a body is read.
   const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
   app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES, onRequest }, (request) =>
-    readRosterFile(request.body as Buffer),
+    work.ask('roster', fileOf(request)),
   );
 
   app.get('/api/classes/:id/roster.csv', { schema: { params: Type.Object({ id: Type.String() }) } }, (request, reply) => {

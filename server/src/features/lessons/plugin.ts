@@ -2,15 +2,8 @@ import {
   changeBeat,
   CoreError,
   DEFAULT_SETTINGS,
-  draftLesson,
-  emptyLesson,
-  kindOf,
-  prepareLesson,
-  rungIdOf,
   sameJson,
-  type ClassTimes,
   type Beat,
-  type DayEvent,
   type Lesson,
 } from '@zeitpunkt/core';
 import {
@@ -25,7 +18,6 @@ import {
   LessonSave,
   LessonSaved,
   NoteKeep,
-  type LessonSummary,
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { randomInt } from 'node:crypto';
@@ -33,15 +25,14 @@ import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
+import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { insertLesson, lessonById, lessonsOf, ownLesson, saveDraft, setArchived } from './queries.js';
+import { mustOwnClass } from '../classes/queries.js';
+import { insertLesson, lessonById, nextPlace, ownLesson, saveDraft, setArchived } from './queries.js';
 
 export interface LessonsOptions {
-  /** The daily times of a class of the teacher's. @throws CoreError NOT_FOUND */
-  readonly dailyTimes: (teacherId: string, classId: string) => readonly DayEvent[];
-  /** How long a class of the teacher's takes for each kind of question. @throws CoreError NOT_FOUND */
-  readonly answerTimes: (teacherId: string, classId: string) => ClassTimes;
   readonly store: Store;
+  readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   readonly limits: Limits;
@@ -62,7 +53,7 @@ const Params = Type.Object({ id: Type.String() });
 type Row = NonNullable<ReturnType<typeof ownLesson>>;
 
 /** A teacher's lessons: listed, edited as drafts, put away. */
-export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requireTeacher, nowMs, limits, dailyTimes, answerTimes }) => {
+export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work, requireTeacher, nowMs, limits }) => {
   const { db } = store;
   const mustOwn = (teacherId: string, lessonId: string): Row => {
     const row = ownLesson(db, teacherId, lessonId);
@@ -71,7 +62,7 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
   };
 
   app.get('/api/lessons', { schema: { response: { 200: LessonList } } }, (request) =>
-    lessonsOf(db, requireTeacher(request).id).map(summary),
+    work.ask('lessonList', requireTeacher(request).id),
   );
 
   app.get('/api/lessons/:id', { schema: { params: Params, response: { 200: LessonDetail } } }, (request) => {
@@ -80,13 +71,17 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
   });
 
   /** Adds a lesson at the end of a teacher's list under an id made by whoever asks; there already, it is left as it is. */
-  const add = (teacherId: string, id: string, make: (own: readonly Row[]) => Lesson): LessonDetail => {
-    const known = lessonById(db, id);
-    if (known && known.teacherId !== teacherId)
-      throw new CoreError('LESSON_CHANGED', 'This lesson id is in use already; please try again.');
-    if (!known) {
-      const own = lessonsOf(db, teacherId);
-      insertLesson(db, { id, teacherId, file: make(own), place: (own.at(-1)?.place ?? -1) + 1 });
+  const add = async (teacherId: string, id: string, make: () => Lesson | Promise<Lesson>): Promise<LessonDetail> => {
+    const isKnown = () => {
+      const known = lessonById(db, id);
+      if (known && known.teacherId !== teacherId)
+        throw new CoreError('LESSON_CHANGED', 'This lesson id is in use already; please try again.');
+      return known !== undefined;
+    };
+    if (!isKnown()) {
+      const file = await make();
+      // The same wish may have come again meanwhile.
+      if (!isKnown()) insertLesson(db, { id, teacherId, file, place: nextPlace(db, teacherId) });
     }
     const { revision, draft, title } = mustOwn(teacherId, id);
     return { id, revision, lesson: stored.lesson(draft, title) };
@@ -108,16 +103,12 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
     return { beats: pasted, items: asked };
   });
 
-  // A lesson of the schools that the teacher taught by last. The id makes it safe to repeat.
+  // The id makes it safe to repeat.
   app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
-    const { id, classId, empty, ...wish } = request.body;
+    const { id, classId } = request.body;
     const teacher = requireTeacher(request);
-    // Of the class at hand: its own day, and how long it takes for an answer.
-    const own = classId === undefined ? {} : { daily: dailyTimes(teacher.id, classId), answerTimes: answerTimes(teacher.id, classId) };
-    return add(teacher.id, id, (lessons) => {
-      const settings = readableSettings(lessons.at(-1)) ?? DEFAULT_SETTINGS;
-      return empty ? emptyLesson(wish.rung, wish.minutes, settings) : draftLesson({ ...wish, ...own, settings, seed: randomInt(2 ** 31) });
-    });
+    if (classId !== undefined) mustOwnClass(db, teacher.id, classId);
+    return add(teacher.id, id, () => work.ask('draft', teacher.id, request.body, randomInt(2 ** 31)));
   });
 
   app.post(
@@ -176,35 +167,3 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, requi
     });
   }
 };
-
-/** The schools of a lesson, if it can be read. */
-function readableSettings(row: Row | undefined): Lesson['settings'] | null {
-  try {
-    return row ? stored.lesson(row.draft, row.title).settings : null;
-  } catch (error) {
-    if (error instanceof CoreError) return null;
-    throw error;
-  }
-}
-
-/** A lesson for the list; one that cannot be read is listed all the same, with the reason. */
-function summary({ id, revision, title, draft, archivedAtMs }: Row): LessonSummary {
-  try {
-    return { id, revision, title, archivedAtMs, facts: factsOf(stored.lesson(draft, title)), problem: null };
-  } catch (error) {
-    if (!(error instanceof CoreError)) throw error;
-    return { id, revision, title, archivedAtMs, facts: null, problem: error.message };
-  }
-}
-
-function factsOf(lesson: Lesson): NonNullable<LessonSummary['facts']> {
-  const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
-  return {
-    goal: lesson.goal,
-    rung: lesson.rung ?? (times.length > 0 ? rungIdOf(times) : null),
-    targetMinutes: lesson.targetMinutes,
-    plannedSec: Math.round(prepareLesson(lesson).totalMs / 1000),
-    beatCount: lesson.beats.length,
-    questionCount: lesson.items.length,
-  };
-}

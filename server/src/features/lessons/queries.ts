@@ -1,12 +1,43 @@
-import { and, asc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, max } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { writeLesson, type Lesson } from '@zeitpunkt/core';
 import type { Db } from '../../db/connection.js';
 import { lesson, lessonVersion } from './tables.js';
 
-/** A teacher's lessons as they are edited, also those put away. */
-export function lessonsOf(db: Db, teacherId: string) {
-  return db.select().from(lesson).where(eq(lesson.teacherId, teacherId)).orderBy(asc(lesson.place)).all();
+/** What stands in the list of a teacher's lessons, without the lessons themselves. */
+export function lessonHeads(db: Db, teacherId: string) {
+  return db
+    .select({ id: lesson.id, revision: lesson.revision, title: lesson.title, archivedAtMs: lesson.archivedAtMs })
+    .from(lesson)
+    .where(eq(lesson.teacherId, teacherId))
+    .orderBy(asc(lesson.place))
+    .all();
+}
+
+/** The draft of a lesson. */
+export function lessonDraft(db: Db, lessonId: string) {
+  return db.select({ draft: lesson.draft, title: lesson.title }).from(lesson).where(eq(lesson.id, lessonId)).get();
+}
+
+/** The lesson that a teacher began last. */
+export function newestDraft(db: Db, teacherId: string) {
+  return db
+    .select({ draft: lesson.draft, title: lesson.title })
+    .from(lesson)
+    .where(eq(lesson.teacherId, teacherId))
+    .orderBy(desc(lesson.place))
+    .limit(1)
+    .get();
+}
+
+/** Where the next lesson of a teacher stands in the list. */
+export function nextPlace(db: Db, teacherId: string): number {
+  const last = db
+    .select({ place: max(lesson.place) })
+    .from(lesson)
+    .where(eq(lesson.teacherId, teacherId))
+    .get();
+  return (last?.place ?? -1) + 1;
 }
 
 /** A lesson as it is edited, if it belongs to the teacher. */

@@ -1,7 +1,7 @@
 import { prepareLesson, writeRoomState, type Item, type Lesson } from '@zeitpunkt/core';
 import { newRoom } from '@zeitpunkt/core/live/room';
 import type { Db } from '../../db/connection.js';
-import { insertLesson, insertVersion, lessonsOf, setArchived } from '../lessons/queries.js';
+import { insertLesson, insertVersion, nextPlace, setArchived } from '../lessons/queries.js';
 import { liveQueries } from './queries.js';
 import type { liveSession } from './tables.js';
 
@@ -25,7 +25,7 @@ export interface Taught {
  */
 export function insertTaught(db: Db, taught: Taught, nowMs: number): void {
   const { sessionId, teacherId, classId, file, pace, title, openedAtMs, endedAtMs } = taught;
-  const place = (lessonsOf(db, teacherId).at(-1)?.place ?? -1) + 1;
+  const place = nextPlace(db, teacherId);
   const lessonId = insertLesson(db, { teacherId, file, place });
   setArchived(db, lessonId, nowMs);
   insertVersion(db, { lessonId, version: 1, file: JSON.stringify(file), createdAtMs: nowMs });

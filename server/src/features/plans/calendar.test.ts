@@ -39,6 +39,9 @@ test.each([
   ['every second Friday, three times', event('DTSTART;VALUE=DATE:20261204\r\nRRULE:FREQ=WEEKLY;INTERVAL=2;COUNT=3'), ['2026-12-04', '2026-12-18', '2027-01-01']], // prettier-ignore
   ['a day of each year, for ever', event('DTSTART;VALUE=DATE:20001225\r\nRRULE:FREQ=YEARLY'), ['2026-12-25', '2027-12-25']],
   ['one day of a row that falls out', event('DTSTART;VALUE=DATE:20261214\r\nRRULE:FREQ=DAILY;COUNT=3\r\nEXDATE;VALUE=DATE:20261215'), ['2026-12-14', '2026-12-16']], // prettier-ignore
+  ['every other week since years ago, on two weekdays', event('DTSTART;VALUE=DATE:20061205\r\nRRULE:FREQ=WEEKLY;INTERVAL=2;BYDAY=TU,FR;UNTIL=20261106'), ['2026-10-02', '2026-10-13', '2026-10-16', '2026-10-27', '2026-10-30']], // prettier-ignore
+  ['a row whose first day, years ago, is none of its weekdays', event('DTSTART;VALUE=DATE:20061005\r\nRRULE:FREQ=WEEKLY;BYDAY=MO;UNTIL=20261012'), ['2026-10-05', '2026-10-12']], // prettier-ignore
+  ['a span of nine hundred years', event('DTSTART;VALUE=DATE:11260101\r\nDTEND;VALUE=DATE:20261003'), ['2026-10-01', '2026-10-02']],
   ['years ago and years ahead', event('DTSTART;VALUE=DATE:20200101') + event('DTSTART;VALUE=DATE:20400101'), []],
 ])('%s', (_name, events, expected) => {
   expect(days(calendar(events))).toEqual(expected);
@@ -59,10 +62,14 @@ test('what has a time of day is left with its name and why', () => {
   });
 });
 
-test('a rule that never ends and one that gives too many days come to an end', () => {
-  expect(days(calendar(event('DTSTART;VALUE=DATE:00010101\r\nRRULE:FREQ=DAILY')))).toEqual([]);
-  const long = calendar(...Array.from({ length: 2100 }, (_, index) => event(`DTSTART;VALUE=DATE:${String(20_261_001 + (index % 28))}\r\nDTEND;VALUE=DATE:20271231`))); // prettier-ignore
-  expect(days(long).length).toBeLessThanOrEqual(460);
+test('however large and long a calendar is, it comes to an end that is told', () => {
+  const row = (rule: string) => event(`DTSTART;VALUE=DATE:19000101\r\nRRULE:${rule}\r\nSUMMARY:Tides`);
+  const daily = Array.from({ length: 300 }, () => event('DTSTART;VALUE=DATE:00010101\r\nRRULE:FREQ=DAILY'));
+  expect(days(calendar(...daily))).toHaveLength(457);
+  const odd = Array.from({ length: 60 }, () => row('FREQ=DAILY;BYMONTH=1,2,3,4;BYDAY=MO,TU,WE,TH,FR;COUNT=5000'));
+  expect(read(calendar(...odd)).left).toContainEqual({ name: 'Tides', why: 'It comes again too often to be followed.' });
+  const many = calendar(...Array.from({ length: 5001 }, () => event('DTSTART;VALUE=DATE:20261214')));
+  expect(() => read(many)).toThrow('This calendar has 5001 entries; up to 5000 are read.');
 });
 
 test('whatever text comes, it is read or refused with a sentence', () => {

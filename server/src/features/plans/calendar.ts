@@ -1,4 +1,4 @@
-import { CoreError, daysOn, isIsoDate, plannedLessons, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { CoreError, daysOn, plannedLessons, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
 import ICAL from 'ical.js';
 
 /** What is known of a planned lesson beside its day. */
@@ -19,8 +19,9 @@ export interface CalendarRead {
   readonly left: readonly { readonly name: string; readonly why: string }[];
 }
 
-/** So far into the years an entry that comes again is followed, and so many times. */
-const MOST_TIMES = 1500;
+/** So many entries a file may have, and so often those that come again are followed, all together. */
+const MOST_ENTRIES = 5000;
+const MOST_TIMES = 40_000;
 const MOST_DAYS = 2000;
 const LONGEST_NAME = 120;
 
@@ -51,45 +52,107 @@ export function calendarOf(plan: ClassPlan, className: string, lessonOf: (id: st
 }
 
 /**
- * The whole days of a calendar file within a time: days off, holidays. What has a time of day is left.
+ * The whole days of a calendar file within a time: days off, holidays. What has a time of day is left. However far back an
+ * entry begins and however long it lasts, the work is bounded by what lies within the time.
  * @throws CoreError FILE_UNREADABLE
  */
 export function readCalendar(text: string, from: IsoDate, to: IsoDate): CalendarRead {
-  const calendar = parsed(text);
   const days = new Map<IsoDate, string>();
   const left: CalendarRead['left'][number][] = [];
-  for (const component of calendar.getAllSubcomponents('vevent')) {
+  const within = { from: dayNumber(from), to: dayNumber(to), timesLeft: MOST_TIMES };
+  for (const component of entriesOf(text)) {
     const name = nameOf(component);
     try {
       const start = component.getFirstPropertyValue('dtstart');
       if (!(start instanceof ICAL.Time)) left.push({ name, why: 'It has no day on which it begins.' });
       else if (!start.isDate) left.push({ name, why: 'It is at a time of day; days off are whole days.' });
-      else addDays(component, name);
+      else for (const day of daysOf(component, start, within)) addDay(isoDay(day), name);
     } catch (error) {
       if (error instanceof CoreError) throw error;
-      left.push({ name, why: 'It cannot be read.' });
+      left.push({ name, why: error instanceof Endless ? 'It comes again too often to be followed.' : 'It cannot be read.' });
     }
   }
   return { days: [...days].map(([date, dayName]) => ({ date, name: dayName })).sort((a, b) => a.date.localeCompare(b.date)), left };
 
-  function addDays(component: ICAL.Component, name: string): void {
-    const event = new ICAL.Event(component);
-    const spanDays = Math.max(1, Math.round(event.duration.toSeconds() / 86_400));
-    const times = event.iterator();
-    for (let time = 0; time < MOST_TIMES; time++) {
-      const next = times.next();
-      const first = next?.toString().slice(0, 10);
-      if (!first || first > to) return;
-      if (!isIsoDate(first)) continue;
-      for (let day = 0; day < spanDays; day++) {
-        const date = daysOn(first, day);
-        if (date > to) break;
-        if (date < from || days.has(date)) continue;
-        if (days.size === MOST_DAYS) throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${MOST_DAYS} whole days.`);
-        days.set(date, name);
-      }
-    }
+  function addDay(date: IsoDate, name: string): void {
+    if (days.has(date)) return;
+    if (days.size === MOST_DAYS) throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${MOST_DAYS} whole days.`);
+    days.set(date, name);
   }
+}
+
+/** A time in days since 1970, both ends in it, and how often entries that come again may still be followed. */
+interface Within {
+  readonly from: number;
+  readonly to: number;
+  timesLeft: number;
+}
+
+/** The days of an entry within a time, each once. */
+function* daysOf(component: ICAL.Component, start: ICAL.Time, within: Within): Generator<number> {
+  const event = new ICAL.Event(component);
+  const spanDays = Math.max(1, Math.round(event.duration.toSeconds() / 86_400));
+  let from = within.from;
+  for (const first of event.isRecurring() ? startsOf(event, nearStart(component, start, from - spanDays), within) : [dayOfTime(start)]) {
+    const last = Math.min(first + spanDays - 1, within.to);
+    for (let day = Math.max(first, from); day <= last; day++) yield day;
+    from = Math.max(from, last + 1);
+    if (from > within.to) return;
+  }
+}
+
+/** The days on which an entry that comes again begins, in order, up to the end of a time. */
+function* startsOf(event: ICAL.Event, near: ICAL.Time, within: Within): Generator<number> {
+  const times = event.iterator(near);
+  while ((within.timesLeft -= 1) > 0) {
+    const next = times.next() as ICAL.Time | null | undefined;
+    const day = next ? dayOfTime(next) : Infinity;
+    if (day > within.to) return;
+    yield day;
+  }
+  throw new Endless();
+}
+
+/** An entry that comes again too often. */
+class Endless extends Error {}
+
+/** Parts of a rule that leave every time where it is when the row begins some whole intervals later. */
+const EVEN_PARTS = new Set(['BYDAY']);
+
+/**
+ * Where a row is followed from: it need not be walked from its first day, years ago, when it is an even one, a day or a week
+ * again and again without a number of times.
+ * @param day the row is wanted from this day on, in days since 1970
+ */
+function nearStart(component: ICAL.Component, start: ICAL.Time, day: number): ICAL.Time {
+  const rules = component.getAllProperties('rrule');
+  const rule = component.getFirstPropertyValue('rrule');
+  if (rules.length !== 1 || !(rule instanceof ICAL.Recur) || rule.count) return start;
+  const parts = Object.keys(rule.parts);
+  const isEven = rule.freq === 'DAILY' ? parts.length === 0 : rule.freq === 'WEEKLY' && parts.every((part) => EVEN_PARTS.has(part));
+  if (!isEven) return start;
+  const everyDays = rule.interval * (rule.freq === 'DAILY' ? 1 : 7);
+  const intervals = Math.floor((day - dayOfTime(start)) / everyDays);
+  if (intervals <= 0) return start;
+  const near = start.clone();
+  near.adjust(intervals * everyDays, 0, 0, 0);
+  return near;
+}
+
+const DAY_MS = 86_400_000;
+const dayNumber = (date: IsoDate) => Date.parse(`${date}T00:00:00Z`) / DAY_MS;
+const isoDay = (day: number) => new Date(day * DAY_MS).toISOString().slice(0, 10);
+
+function dayOfTime({ year, month, day }: ICAL.Time): number {
+  return new Date(0).setUTCFullYear(year, month - 1, day) / DAY_MS;
+}
+
+function entriesOf(text: string): ICAL.Component[] {
+  // Counted before the whole is read: that takes far longer.
+  const entries = text.match(/^BEGIN:VEVENT/gim)?.length ?? 0;
+  if (entries > MOST_ENTRIES)
+    throw new CoreError('FILE_UNREADABLE', `This calendar has ${entries} entries; up to ${MOST_ENTRIES} are read. Take a part of it.`);
+  return parsed(text).getAllSubcomponents('vevent');
 }
 
 function parsed(text: string): ICAL.Component {

@@ -1,30 +1,34 @@
 import { CoreError, dayOf, daysOn, sameJson } from '@zeitpunkt/core';
 import { DaysFound, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import type { FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
+import { fileOf, takesFiles } from '../../http/takes-files.js';
+import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { mustOwnClass } from '../classes/queries.js';
-import { textOf } from '../../files/text-of.js';
 import { ownLesson } from '../lessons/queries.js';
-import { calendarOf, readCalendar } from './calendar.js';
+import { calendarOf } from './calendar.js';
 import { planOf, savePlan } from './queries.js';
 
 export interface PlansOptions {
   readonly store: Store;
+  readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
 }
 
 const Params = Type.Object({ id: Type.String() });
-const CALENDAR_BYTES = 4 * 2 ** 20;
+/** Some thousand entries; larger ones hold pictures. */
+const CALENDAR_BYTES = 2 * 2 ** 20;
 /** Days off are read from a while ago to the end of the next school year. */
 const DAYS_BACK = 60;
 const DAYS_ON = 500;
 
 /** What is planned for each class: lessons to come, days off, daily cards. */
-export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTeacher, nowMs }) => {
+export const plansPlugin: Feature<PlansOptions> = async (app, { store, work, requireTeacher, nowMs }) => {
   const { db } = store;
   const mustOwn = (teacherId: string, classId: string) => mustOwnClass(db, teacherId, classId);
 
@@ -56,10 +60,11 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, requireTe
     return reply.type('text/calendar; charset=utf-8').send(calendarOf(planOf(db, owned).plan, owned.name, lessonOf, nowMs()));
   });
 
-  app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
-  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES }, (request) => {
-    requireTeacher(request);
+  takesFiles(app);
+  // Whoever is not signed in is sent away before so large a body is read.
+  const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
+  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES, onRequest }, (request) => {
     const today = dayOf(nowMs());
-    return readCalendar(textOf(request.body as Buffer, 'This calendar'), daysOn(today, -DAYS_BACK), daysOn(today, DAYS_ON));
+    return work.ask('calendar', fileOf(request), daysOn(today, -DAYS_BACK), daysOn(today, DAYS_ON));
   });
 };

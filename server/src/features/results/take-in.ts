@@ -47,7 +47,11 @@ export async function planResults(db: Db, classId: string, rows: readonly Result
     if (known && known.sessionId !== row.sessionId) throw elsewhere(row);
     const session = sessionOf(row.sessionId);
     if (session && session.classId !== classId) throw elsewhere(row);
-    if (!session) sessions.set(row.sessionId, [...(sessions.get(row.sessionId) ?? []), row]);
+    if (!session) {
+      const own = sessions.get(row.sessionId);
+      if (own) own.push(row);
+      else sessions.set(row.sessionId, [row]);
+    }
     if (known) continue;
     add.push(row);
     if (pupilOf.has(row.pupilId)) continue;
@@ -76,25 +80,46 @@ export async function planResults(db: Db, classId: string, rows: readonly Result
 const elsewhere = ({ pupil: name, lesson }: ResultRow) =>
   new CoreError('RESULTS_ELSEWHERE', `The answers of ${name} to “${lesson}” belong to another class of this school; nothing was taken in.`);
 
-/**
- * Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all.
- * @param taught lessons that are known, by their session; any other is put together from its questions
- */
-export function takeResults(
-  db: Db,
-  teacherId: string,
-  classId: string,
-  plan: ResultsPlan,
-  nowMs: number,
-  taught: ReadonlyMap<string, Lesson> = new Map(),
-): void {
+/** An answer of a file with what of it is stored, written already. */
+export interface ReadyRow {
+  readonly row: ResultRow;
+  readonly given: string;
+  readonly mark: string;
+  /** The mark that it was corrected to. */
+  readonly corrected: string | null;
+}
+
+/** Answers as they will be stored: made before the database is held for them. */
+export async function readyRows(rows: readonly ResultRow[]): Promise<ReadyRow[]> {
+  const ready: ReadyRow[] = [];
+  for (const row of rows) {
+    const corrected = row.correction && writeMark(row.correction.mark);
+    ready.push({ row, given: writeResponse(row.response), mark: writeMark(row.mark), corrected });
+    if (ready.length % AT_ONCE === 0) await setImmediate();
+  }
+  return ready;
+}
+
+/** What is taken in, and where. */
+export interface ResultsToTake {
+  readonly teacherId: string;
+  readonly classId: string;
+  readonly plan: Pick<ResultsPlan, 'pupilOf' | 'pupilsToAdd' | 'sessionsToAdd'>;
+  readonly rows: readonly ReadyRow[];
+  /** Lessons that are known, by their session; any other is put together from its questions. */
+  readonly taught?: ReadonlyMap<string, Lesson>;
+}
+
+/** Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all. */
+export function takeResults(db: Db, { teacherId, classId, plan, rows, taught }: ResultsToTake, nowMs: number): void {
   const queries = liveQueries(db);
   const review = reviewQueries(db);
   insertPupils(db, classId, plan.pupilsToAdd);
-  for (const rows of plan.sessionsToAdd) addSession(db, { teacherId, classId, rows, known: taught.get(rows[0]!.sessionId) ?? null }, nowMs);
+  for (const session of plan.sessionsToAdd)
+    addSession(db, { teacherId, classId, rows: session, known: taught?.get(session[0]!.sessionId) ?? null }, nowMs);
   const attempts = new Map<string, number>();
   const isNew = new Set(plan.sessionsToAdd.map(([first]) => first!.sessionId));
-  for (const row of plan.add) {
+  for (const { row, given, mark, corrected } of rows) {
     const pupilId = plan.pupilOf.get(row.pupilId)!;
     const place = `${row.sessionId} ${pupilId} ${row.askingId}`;
     // An attempt that is there already keeps its number: what comes in is counted behind it.
@@ -107,8 +132,8 @@ export function takeResults(
       pupilId,
       askingId: row.askingId,
       attempt,
-      given: writeResponse(row.response),
-      mark: writeMark(row.mark),
+      given,
+      mark,
       responseTimeMs: row.responseTimeMs,
       receivedAtMs: row.receivedAtMs,
       late: row.late !== null,
@@ -117,9 +142,9 @@ export function takeResults(
       source: row.source,
       counted: row.late === null || row.late.counted,
     });
-    if (!row.correction) continue;
-    const { mark, reason, atMs } = row.correction;
-    const correction = { id: randomUUID(), responseId: row.responseId, mark: writeMark(mark), was: row.mark.verdict };
+    if (!row.correction || corrected === null) continue;
+    const { reason, atMs } = row.correction;
+    const correction = { id: randomUUID(), responseId: row.responseId, mark: corrected, was: row.mark.verdict };
     review.insertCorrection({ ...correction, reason, wordingId: null, atMs });
   }
 }

@@ -13,18 +13,17 @@ import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
+import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
-import { findPupil, mustOwnClass, pupilsOf } from '../classes/queries.js';
+import { findPupil, mustOwnClass } from '../classes/queries.js';
 import type { RoomDirectory } from '../live/room-directory.js';
-import { classMastery } from './class-mastery.js';
-import type { InsightLines } from './insight-lines.js';
 import { Marks } from './marks.js';
 import { reviewQueries } from './queries.js';
 
 export interface ReviewOptions {
   readonly store: Store;
   readonly rooms: RoomDirectory;
-  readonly lines: InsightLines;
+  readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   /** Open rooms of either pace follow what is corrected, and which wordings count. */
@@ -39,7 +38,7 @@ const NOTHING = { 204: Type.Null() };
 
 /** What can be told from answers, and what teachers themselves make of them: corrections, wordings, remarks, groups, pages for home. */
 export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
-  const { store, rooms, lines, requireTeacher, nowMs } = options;
+  const { store, rooms, work, requireTeacher, nowMs } = options;
   const { db } = store;
   const review = reviewQueries(db);
   const marks = new Marks({ ...options, review });
@@ -50,14 +49,13 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
   };
 
   app.get('/api/classes/:id/answers', { schema: { params: Params } }, (request, reply) => {
-    const own = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(lines.of(own, pupilsOf(db, own.id))));
+    const { id, name } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+    return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(work.flow('answers', { id, name })));
   });
 
   app.get('/api/classes/:id/mastery', { schema: { params: Params, response: { 200: ClassMastery } } }, (request) => {
-    const own = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    const pupils = pupilsOf(db, own.id);
-    return classMastery(lines.of(own, pupils), pupils, nowMs());
+    const { id, name } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
+    return work.ask('mastery', { id, name }, nowMs());
   });
 
   app.get('/api/classes/:id/notes', { schema: { params: Params, response: { 200: ReviewNotes } } }, (request) =>

@@ -1,0 +1,25 @@
+import type { ClassMastery } from '@zeitpunkt/contract';
+import type { Db } from '../../db/connection.js';
+import { pupilsOf } from '../classes/queries.js';
+import { classMastery } from './class-mastery.js';
+import type { InsightLines } from './insight-lines.js';
+
+interface OwnClass {
+  readonly id: string;
+  readonly name: string;
+}
+
+/** @param lines are kept in the thread that reads them */
+export function reviewTasks(db: Db, lines: InsightLines) {
+  return {
+    mastery(own: OwnClass, nowMs: number): Promise<ClassMastery> {
+      const pupils = pupilsOf(db, own.id);
+      return classMastery(lines.of(own, pupils), pupils, nowMs);
+    },
+    forgetLines: (classId: string): void => lines.forget(classId),
+  };
+}
+
+export function reviewFlow(db: Db, lines: InsightLines) {
+  return { answers: (own: OwnClass): AsyncGenerator<string> => lines.of(own, pupilsOf(db, own.id)) };
+}

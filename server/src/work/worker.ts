@@ -1,0 +1,44 @@
+import { parentPort, workerData } from 'node:worker_threads';
+import { openBeside } from '../db/connection.js';
+import { problemOfStore } from '../db/when-free.js';
+import { failureOf, memoryOf, type FromWorker, type ToWorker } from './messages.js';
+import { heavyTasks } from './tasks.js';
+import { flowOf, taskOf, type Piece } from './work.js';
+
+// The thread of heavy work. Tasks give way to each other where they wait; the server's loop is another's.
+const port = parentPort!;
+const tasks = heavyTasks(openBeside((workerData as { readonly file: string }).file));
+const flows = new Map<number, AsyncGenerator<Piece>>();
+
+const say = (message: FromWorker, ...bytes: readonly unknown[]) => port.postMessage(message, memoryOf(bytes));
+
+async function handle(message: ToWorker): Promise<void> {
+  const { id } = message;
+  switch (message.type) {
+    case 'ask':
+      return say({ id, type: 'value', value: await taskOf(tasks, message.name)(...message.input) });
+    case 'flow':
+      return void flows.set(id, flowOf(tasks, message.name)(...message.input));
+    case 'next': {
+      const { value, done } = (await flows.get(id)?.next()) ?? { value: null, done: true };
+      const piece = done ? null : (value as Piece);
+      if (done) flows.delete(id);
+      return say({ id, type: 'piece', piece }, piece);
+    }
+    case 'stop': {
+      const flow = flows.get(id);
+      flows.delete(id);
+      await flow?.return(undefined);
+      return;
+    }
+    case 'still-there':
+      return say({ id, type: 'still-there' });
+  }
+}
+
+port.on('message', (message: ToWorker) => {
+  handle(message).catch((error: unknown) => {
+    flows.delete(message.id);
+    say({ id: message.id, type: 'failed', failure: failureOf(problemOfStore(error)) });
+  });
+});
