@@ -13,6 +13,6 @@ const plain = (name) => ({
 export default {
   maxWorkers: 2,
   // Generous, for a machine whose disk or processor is busy with something else: no test is about time.
-  testTimeout: 30_000,
+  testTimeout: 240_000,
   projects: [plain('core'), plain('contract'), plain('server'), './web/jest.config.mjs'],
 };

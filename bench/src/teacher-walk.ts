@@ -131,6 +131,32 @@ async function keyTimes(page: Page, selector: string, keys: readonly string[], t
   return times;
 }
 
+/** Work of the page's main thread for a letter that is typed, in milliseconds: of everything, what follows after the pause left out. */
+async function workOfLetters(page: Page, letters: number): Promise<number> {
+  const cdp = await page.context().newCDPSession(page);
+  await cdp.send('Performance.enable');
+  const worked = async () => {
+    const { metrics } = await cdp.send('Performance.getMetrics');
+    return 1000 * metrics.find(({ name }) => name === 'TaskDuration')!.value;
+  };
+  const before = await worked();
+  for (let letter = 0; letter < letters; letter++) {
+    await page.keyboard.press('n');
+    await page.waitForTimeout(60);
+  }
+  return ((await worked()) - before) / letters;
+}
+
+/** The same keys in a bare field of a page with nothing else: what the browser itself takes for a letter. */
+async function bareLetters(page: Page): Promise<number> {
+  const bare = await page.context().newPage();
+  await bare.setContent('<textarea aria-label="Words"></textarea>');
+  await bare.getByLabel('Words').click();
+  const took = await workOfLetters(bare, 30);
+  await bare.close();
+  return took;
+}
+
 async function editing(page: Page, url: string, beatCount: number): Promise<void> {
   const id = `99999999-9999-4999-8999-999999999${beatCount}`;
   const added = await page.request.post(`${url}/api/lessons/files`, { data: { id, file: longLesson(beatCount) } });
@@ -149,10 +175,14 @@ async function editing(page: Page, url: string, beatCount: number): Promise<void
     [...'and then we look again at it'].map((key) => (key === ' ' ? 'Space' : key)),
     true,
   );
+  const works = [0, 0, 0];
+  for (const run of works.keys()) works[run] = await workOfLetters(page, 30);
+  const bare = await bareLetters(page);
   const told = (times: number[]) => `p50 ${ms(median(times))}, p95 ${ms(percentile(times, 0.95))}`;
   console.log(`  editor with ${beatCount} beats${beatCount === 120 ? ', goal 50 ms' : ''}:`);
   console.log(`    next beat to changed stage        ${told(walked)}`);
   console.log(`    letter typed to changed script     ${told(typed)}`);
+  console.log(`    work for a letter                  ${ms(median(works))}${beatCount === 150 ? ', goal 8 ms' : ''}; a bare field takes ${ms(bare)}`); // prettier-ignore
 }
 
 const server = await DemoServer.start();
@@ -167,6 +197,6 @@ console.log(`  demonstration of a time    ${await demonstration(page)}, goal 2`)
 console.log(`  who holds what             ${await whoHoldsWhat(page, server.url)}, goal 2`);
 console.log(`  a group’s lesson, on a day ${await groupToLesson(page, server.url)}, goal 3`);
 console.log(`  all results as a file      ${await exportAll(page, server.url)}, goal 2`);
-for (const beatCount of [120, 300]) await editing(page, server.url, beatCount);
+for (const beatCount of [120, 150, 300]) await editing(page, server.url, beatCount);
 await browser.close();
 server.stop();

@@ -104,7 +104,7 @@ export { thinkSecondsFor } from './lesson/think-times.js';
 export { timesInText } from './words/times-in-text.js';
 export { emptyLesson } from './lesson/empty-lesson.js';
 export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
-export { prepareLesson, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
+export { prepareLesson, prepareTyped, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
 export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
 export { ONLY_STEP, sameStep, type StepRef } from './lesson/step-ref.js';
 export {

@@ -98,18 +98,21 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.addHook('onRequest', checkOrigin);
   await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });
 
+  const work = options.work ?? workInPlace(heavyTasks(store));
+  app.addHook('onClose', () => work.close());
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
-  const rooms = new RoomDirectory({ store, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
+  const rooms = new RoomDirectory({ store, work, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
   const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
-  await app.register(async (others) => registerOthers(others, { ...options, limits, rooms, own, findDesk, keyTries }));
+  await app.register(async (others) => registerOthers(others, { ...options, limits, work, rooms, own, findDesk, keyTries }));
   return app;
 }
 
-interface OtherNeeds extends Omit<AppOptions, 'limits'> {
+interface OtherNeeds extends Omit<AppOptions, 'limits' | 'work'> {
   readonly limits: Limits;
+  readonly work: Work;
   readonly rooms: RoomDirectory;
   readonly own: OwnRooms;
   readonly findDesk: FindDesk;
@@ -119,7 +122,7 @@ interface OtherNeeds extends Omit<AppOptions, 'limits'> {
 /** Every route but the one where answers come in. */
 async function registerOthers(
   app: FastifyInstance,
-  { store, nowMs, limits, rooms, own, findDesk, keyTries, ...options }: OtherNeeds,
+  { store, nowMs, limits, work, rooms, own, findDesk, keyTries, ...options }: OtherNeeds,
 ): Promise<void> {
   answerNotFound(app);
   await securityHeaders(app);
@@ -143,8 +146,6 @@ async function registerOthers(
       installStarterLessons(store.db, teacherId);
     },
   });
-  const work = options.work ?? workInPlace(heavyTasks(store));
-  app.addHook('onClose', () => work.close());
   const classChanged = (classId: string, merged = false) => {
     work.tell('forgetLines', classId);
     rooms.classChanged(classId, merged);

@@ -59,46 +59,107 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
   let here = context;
   const asked = new Set<string>();
   const steps: Step[] = [];
-  // Two stages go along: one on which every answer was shown, one on which none was.
-  let after = { stage: FIRST_STAGE, unrevealed: FIRST_STAGE, showsAnswerTo: null as string | null };
+  let after = FIRST_STAGES;
   let startMs = 0;
   lesson.beats.forEach((beat, beatIndex) => {
     checkOrder(beat, beatIndex, asked, context);
-    const played = expandBeat(beat, lesson.settings);
-    const stretch = stretchOf(beat, played, here);
-    played.forEach(({ step, beat: play }, stepInBeat) => {
-      const kind = beatKindOf(play);
-      // Nothing to say yet, and it still has a moment of its own: every step can be found on the ruler.
-      const durationMs = Math.max(1, Math.round(kind.durationMs(play, here) * stretch));
-      const before = keepOnStage(after.stage, kind.keeps);
-      const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
-      const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;
-      const ref = { beatId: beat.id, step };
-      steps.push({
-        ref,
-        beatIndex,
-        stepInBeat,
-        stepsOfBeat: played.length,
-        beat: play,
-        kind: beat.kind,
-        context: here,
-        before,
-        beforeUnrevealed,
-        showsAnswerTo,
-        durationMs,
-        startMs,
-      });
-      const hidden = withoutAnswer(play);
-      after = {
-        stage: kind.at(before, play, Infinity, here),
-        unrevealed: beatKindOf(hidden).at(beforeUnrevealed, hidden, Infinity, here),
-        showsAnswerTo: play.kind === 'answer' && !aloud.has(play.itemId) ? play.itemId : showsAnswerTo,
-      };
-      startMs += durationMs;
-    });
+    const own = stepsOf({ beat, beatIndex, context: here, after, startMs, aloud });
+    steps.push(...own.steps);
+    ({ after, startMs } = own);
     if (beat.kind === 'layers' && beat.lasts) here = { ...here, layers: { ...here.layers, ...beat.layers } };
   });
   return { lesson, steps, context, aloud, totalMs: startMs };
+}
+
+/** Two stages go along: one on which every answer was shown, one on which none was. */
+interface Stages {
+  readonly stage: StageState;
+  readonly unrevealed: StageState;
+  /** The item whose answer is still shown. */
+  readonly showsAnswerTo: string | null;
+}
+
+const FIRST_STAGES: Stages = { stage: FIRST_STAGE, unrevealed: FIRST_STAGE, showsAnswerTo: null };
+
+interface BeatPlace {
+  readonly beat: Beat;
+  readonly beatIndex: number;
+  readonly context: BeatContext;
+  /** What the beat before left. */
+  readonly after: Stages;
+  readonly startMs: number;
+  readonly aloud: ReadonlySet<string>;
+}
+
+/** The steps of a beat where it stands, and what they leave. */
+function stepsOf({ beat, beatIndex, context, aloud, ...from }: BeatPlace): { steps: Step[]; after: Stages; startMs: number } {
+  let { after, startMs } = from;
+  const played = expandBeat(beat, context.settings);
+  const stretch = stretchOf(beat, played, context);
+  const steps = played.map(({ step, beat: play }, stepInBeat): Step => {
+    const kind = beatKindOf(play);
+    // Nothing to say yet, and it still has a moment of its own: every step can be found on the ruler.
+    const durationMs = Math.max(1, Math.round(kind.durationMs(play, context) * stretch));
+    const before = keepOnStage(after.stage, kind.keeps);
+    const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
+    const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;
+    const hidden = withoutAnswer(play);
+    after = {
+      stage: kind.at(before, play, Infinity, context),
+      unrevealed: beatKindOf(hidden).at(beforeUnrevealed, hidden, Infinity, context),
+      showsAnswerTo: play.kind === 'answer' && !aloud.has(play.itemId) ? play.itemId : showsAnswerTo,
+    };
+    const at = { ref: { beatId: beat.id, step }, beatIndex, stepInBeat, stepsOfBeat: played.length, beat: play, kind: beat.kind };
+    const made = { ...at, context, before, beforeUnrevealed, showsAnswerTo, durationMs, startMs };
+    startMs += durationMs;
+    return made;
+  });
+  return { steps, after, startMs };
+}
+
+/**
+ * A lesson in which words are being typed, made ready from what it was before the first letter: only beats that were changed
+ * are expanded anew, on the stage that they began with, and those after them move along. What later beats keep of a stage that
+ * changed is seen once the lesson is prepared as a whole. Where more has changed than words, that is done at once.
+ * @throws CoreError as prepareLesson does
+ */
+export function prepareTyped(before: PreparedLesson, lesson: Lesson): PreparedLesson {
+  const was = before.lesson;
+  const isSameRow = was.beats.length === lesson.beats.length && lesson.beats.every((beat, index) => isSameBeat(beat, was.beats[index]!));
+  if (!isSameRow || was.settings !== lesson.settings) return prepareLesson(lesson);
+  const itemOf = itemFinder(lesson);
+  const changed = new Set(lesson.items.filter((item, index) => item !== was.items[index]).map(({ id }) => id));
+  const steps: Step[] = [];
+  let startMs = 0;
+  let place = 0;
+  for (const [beatIndex, beat] of lesson.beats.entries()) {
+    const first = before.steps[place]!;
+    const isAsBefore = beat === was.beats[beatIndex] && !('itemId' in beat && changed.has(beat.itemId));
+    const { stepsOfBeat } = first;
+    const own = before.steps.slice(place, place + stepsOfBeat);
+    place += stepsOfBeat;
+    if (isAsBefore) {
+      for (const step of own) {
+        steps.push(step.startMs === startMs ? step : { ...step, startMs });
+        startMs += step.durationMs;
+      }
+      continue;
+    }
+    const after = { stage: first.before, unrevealed: first.beforeUnrevealed, showsAnswerTo: first.showsAnswerTo };
+    const anew = stepsOf({ beat, beatIndex, context: { ...first.context, itemOf }, after, startMs, aloud: before.aloud });
+    steps.push(...anew.steps);
+    startMs = anew.startMs;
+  }
+  return { ...before, lesson, steps, context: { ...before.context, itemOf }, totalMs: startMs };
+}
+
+/** Whether two beats differ in no more than what is said and shown within them. */
+function isSameBeat(one: Beat, other: Beat): boolean {
+  if (one === other) return true;
+  const { id, kind, itemId, aloud } = { itemId: null, aloud: false, ...one };
+  const as = { itemId: null, aloud: false, ...other };
+  // Layers that last are seen in all that comes after.
+  return id === as.id && kind === as.kind && kind !== 'layers' && itemId === as.itemId && aloud === as.aloud;
 }
 
 /** How much longer than planned by its words a beat takes, where somebody knows better. */

@@ -3,6 +3,8 @@ import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { Pupil } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
+import { heavyTasks } from '../work/tasks.js';
+import { workInPlace } from '../work/work.js';
 import { pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import type { LiveRoom } from '../features/live/live-room.js';
@@ -27,7 +29,8 @@ export interface TeachOnce {
 
 /** Rooms by a clock that the demo turns. */
 export function roomsAt(store: Store, nowMs: () => number): RoomDirectory {
-  return new RoomDirectory({ store, nowMs, pupilsOf: (classId) => pupilsOf(store.db, classId), wrongKeys: () => 0 });
+  const work = workInPlace(heavyTasks(store));
+  return new RoomDirectory({ store, work, nowMs, pupilsOf: (classId) => pupilsOf(store.db, classId), wrongKeys: () => 0 });
 }
 
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */

@@ -1,7 +1,8 @@
 import type { Store } from '../db/connection.js';
 import { archiveFlow, archiveTasks } from '../features/archive/tasks.js';
-import { rosterTasks } from '../features/classes/roster-tasks.js';
+import { classTasks } from '../features/classes/tasks.js';
 import { lessonTasks } from '../features/lessons/tasks.js';
+import { liveTasks } from '../features/live/tasks.js';
 import { planTasks } from '../features/plans/tasks.js';
 import { questionTasks } from '../features/questions/tasks.js';
 import { resultsFlow, resultsTasks } from '../features/results/tasks.js';
@@ -19,7 +20,8 @@ export function heavyTasks(store: Store) {
     ask: {
       ...lessonTasks(store.db),
       ...planTasks,
-      ...rosterTasks,
+      ...classTasks(store.db),
+      ...liveTasks(store.db),
       ...questionTasks,
       ...reviewTasks(store.db, lines),
       ...resultsTasks(store),

@@ -1,9 +1,10 @@
 import { asc, eq } from 'drizzle-orm';
 import { kindOf } from '@zeitpunkt/core';
+import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { liveQueries } from '../live/queries.js';
-import { readRecord } from '../live/session-record.js';
+import { readSession } from '../live/session-record.js';
 import { response } from '../live/tables.js';
 import { comment, type correction, homePage } from '../review/tables.js';
 import { findPupil } from './queries.js';
@@ -12,12 +13,14 @@ import { findPupil } from './queries.js';
  * Everything that is kept about a pupil, as a document for the family or the school: names, lessons, and every answer with
  * the question it was given to, how it was marked and when.
  */
-export function exportPupil(db: Db, pupilId: string, className: string, nowMs: number): object {
+export async function exportPupil(db: Db, pupilId: string, className: string, nowMs: number): Promise<object> {
   const { name, reference, leftAtMs } = findPupil(db, pupilId)!;
   const rows = db.select().from(response).where(eq(response.pupilId, pupilId)).orderBy(asc(response.receivedAtMs)).all();
   const queries = liveQueries(db);
-  const lessons = [...new Set(rows.map(({ sessionId }) => sessionId))].map((sessionId) => {
-    const { lesson, createdAtMs, room } = readRecord(queries, sessionId)!;
+  const lessons: object[] = [];
+  for (const sessionId of new Set(rows.map((row) => row.sessionId))) {
+    await setImmediate();
+    const { lesson, createdAtMs, room } = readSession(queries, sessionId)!;
     const { settings, title } = lesson.lesson;
     const stemOf = (askingId: string) => {
       const asking = room.run.askings.find(({ id }) => id === askingId);
@@ -27,8 +30,8 @@ export function exportPupil(db: Db, pupilId: string, className: string, nowMs: n
     const answers = rows
       .filter((row) => row.sessionId === sessionId)
       .map((row) => ({ question: stemOf(row.askingId), ...answerOf(row), corrected: correctedOf(corrections.get(row.id)) }));
-    return { title, taughtAt: iso(createdAtMs), answers };
-  });
+    lessons.push({ title, taughtAt: iso(createdAtMs), answers });
+  }
   return {
     format: 'zeitpunkt-pupil-data',
     formatVersion: 1,

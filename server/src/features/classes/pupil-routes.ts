@@ -5,7 +5,6 @@ import { reallyDelete } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import { mergePupils } from './merge-pupils.js';
 import type { ClassesOptions } from './plugin.js';
-import { exportPupil } from './pupil-export.js';
 import {
   changePupil,
   classPupils,
@@ -31,7 +30,7 @@ const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });
 const PUPILS_BODY_BYTES = 1024 * 1024;
 
 /** The pupils of a class: added, named, merged, moved; those who leave; and one pupil's data out and deleted. */
-export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, requireTeacher, nowMs, onChanged, detail }) => {
+export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, work, requireTeacher, nowMs, onChanged, detail }) => {
   const { db } = store;
   /** A pupil of a class of whoever asks. @throws CoreError NOT_FOUND, PUPIL_UNKNOWN */
   const own = (teacherId: string, { id, pupilId }: { readonly id: string; readonly pupilId: string }) => {
@@ -121,12 +120,11 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
     },
   );
 
-  app.get('/api/classes/:id/pupils/:pupilId/export', { schema: { params: PupilParams } }, (request, reply) => {
+  app.get('/api/classes/:id/pupils/:pupilId/export', { schema: { params: PupilParams } }, async (request, reply) => {
     const { pupil, schoolClass } = own(requireTeacher(request).id, request.params);
     record(db, { classId: schoolClass.id, act: 'pupil-exported', count: 1, atMs: nowMs() });
-    return reply
-      .type('application/json; charset=utf-8')
-      .send(JSON.stringify(exportPupil(db, pupil.id, schoolClass.name, nowMs()), null, 2));
+    const document = await work.ask('exportPupil', pupil.id, schoolClass.name, nowMs());
+    return reply.type('application/json; charset=utf-8').send(document);
   });
 
   app.post('/api/classes/:id/pupils/:pupilId/delete', { schema: { params: PupilParams, response: { 200: ClassDetail } } }, (request) => {

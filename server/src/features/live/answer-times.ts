@@ -3,7 +3,7 @@ import { answerTimes, CoreError, type ClassTimes } from '@zeitpunkt/core';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { Db } from '../../db/connection.js';
 import { liveQueries } from './queries.js';
-import { readAsked } from './session-record.js';
+import { readSession } from './session-record.js';
 import { liveSession, response } from './tables.js';
 
 /** So many of a class's latest answers are looked at: how long it took last year tells little. */
@@ -33,8 +33,8 @@ export function answerTimesOf(db: Db, classId: string): ClassTimes {
 /** Kind and rung of each question that was asked in a session; none where it cannot be read. */
 function askedIn(queries: ReturnType<typeof liveQueries>, sessionId: string) {
   try {
-    const read = readAsked(queries, sessionId);
-    return new Map((read?.room.run.askings ?? []).map(({ id, item }) => [id, { kind: item.kind, rung: rungOfItem(item, read!.lesson) }]));
+    const read = readSession(queries, sessionId);
+    return new Map((read?.room.run.askings ?? []).map(({ id, item }) => [id, { kind: item.kind, rung: rungOfItem(item, read!.lesson.lesson) }]));
   } catch (error) {
     if (!(error instanceof CoreError)) throw error;
     return new Map<string, never>();

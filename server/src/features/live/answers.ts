@@ -49,8 +49,16 @@ export class Answers {
 
   /** Each pupil's latest at each asking, and beside it the latest that counts; oldest first. */
   get latest(): readonly MarkedResponse[] {
-    const all = [...this.given.values()].flatMap((pupils) => [...pupils.values()].flatMap(({ latest, counting }) => [latest, counting]));
-    return [...new Set(all)].filter((one) => one !== null).sort((a, b) => a.receivedAtMs - b.receivedAtMs || a.attempt - b.attempt);
+    return this.with([]);
+  }
+
+  /** Attempts as they were read a moment ago, with those that are newer; oldest first. */
+  with(before: readonly MarkedResponse[]): readonly MarkedResponse[] {
+    const all = new Map(before.map((one) => [one.id, one]));
+    for (const pupils of this.given.values()) {
+      for (const { latest, counting } of pupils.values()) for (const one of [latest, counting]) if (one) all.set(one.id, one);
+    }
+    return [...all.values()].sort((a, b) => a.receivedAtMs - b.receivedAtMs || a.attempt - b.attempt);
   }
 
   latestOf(pupilId: string, askingId: string): MarkedResponse | undefined {
@@ -158,7 +166,7 @@ export class Answers {
   }
 
   /** Takes a pupil's attempts at an asking as the database has them now. */
-  private readAttempts({ pupilId, askingId }: { readonly pupilId: string; readonly askingId: string }): void {
+  readAttempts({ pupilId, askingId }: { readonly pupilId: string; readonly askingId: string }): void {
     const { attempts, correctionOf } = this.needs.queries;
     this.given.get(askingId)?.delete(pupilId);
     for (const one of attempts(this.sessionId, pupilId, askingId)) this.remember(responseOfRow(one, 'a pupil', correctionOf(one.id)));

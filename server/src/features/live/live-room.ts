@@ -94,8 +94,8 @@ export class LiveRoom implements OpenRoom {
     return { seq: this.hub.seq, nowMs: this.needs.nowMs(), room: this.commands.room };
   }
 
-  /** @param responses every attempt, where more is wanted than the latest */
-  detail(responses = this.answers.latest): SessionDetail {
+  /** @param before attempts as they were read a moment ago, where more is wanted than the latest */
+  detail(before: readonly MarkedResponse[] = []): SessionDetail {
     const { id, lessonId, classId, className, pace, simulated, roomKey, createdAtMs, unreadable } = this.record;
     const { lesson } = this.lesson;
     return {
@@ -110,7 +110,7 @@ export class LiveRoom implements OpenRoom {
       endedAtMs: null,
       lesson,
       pupils: this.roster.pupils,
-      live: { ...this.live('console'), responses },
+      live: { ...this.live('console'), responses: this.answers.with(before) },
       unreadable,
     };
   }

@@ -50,6 +50,16 @@ export function liveQueries(db: Db) {
     .from(sessionEvent)
     .where(and(eq(sessionEvent.sessionId, sql.placeholder('sessionId')), eq(sessionEvent.commandId, sql.placeholder('commandId'))))
     .prepare();
+  const sessionHead = db
+    .select({
+      teacherId: liveSession.teacherId,
+      classId: liveSession.classId,
+      pace: liveSession.pace,
+      endedAtMs: liveSession.endedAtMs,
+    })
+    .from(liveSession)
+    .where(eq(liveSession.id, sql.placeholder('id')))
+    .prepare();
   const saveRoom = db
     .update(liveSession)
     .set({ room: sql`${sql.placeholder('room')}`, phase: sql`${sql.placeholder('phase')}` })
@@ -69,6 +79,9 @@ export function liveQueries(db: Db) {
         )
         .where(eq(liveSession.id, id))
         .get(),
+
+    /** Whose a session is, and whether it goes on. */
+    sessionHead: (id: string) => sessionHead.get({ id }),
 
     sessionIdByKey: (roomKey: string) =>
       db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,

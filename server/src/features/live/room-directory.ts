@@ -4,6 +4,7 @@ import { drawRoomKey, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import type {
   CommandDone,
   CommandPost,
+  MarkedResponse,
   Pupil,
   ResponseEntered,
   ResponseKept,
@@ -14,15 +15,18 @@ import type {
 import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { groupCommit } from '../../db/group-commit.js';
-import { Answers } from './answers.js';
+import type { Work } from '../../work/work.js';
+import { responseOfRow } from './answers.js';
 import { DeskTokens } from './desk-places.js';
+import { EndedLessons } from './ended-lessons.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
 import { liveQueries } from './queries.js';
-import { detailOfRecord, readRecord, type SessionRecord } from './session-record.js';
+import { readAttempts, readRecord, type SessionRecord } from './session-record.js';
 
 export interface DirectoryOptions {
   readonly store: Store;
   readonly nowMs: () => number;
+  readonly work: Work;
   readonly pupilsOf: (classId: string) => Pupil[];
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
@@ -36,6 +40,7 @@ export class RoomDirectory {
   readonly queries;
   readonly tokens = new DeskTokens();
   private readonly rooms = new Map<string, LiveRoom>();
+  private readonly ended;
   /** What every room needs, of either pace; writes of all of them share transactions. */
   readonly needs: RoomNeeds;
 
@@ -45,6 +50,7 @@ export class RoomDirectory {
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
     this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, wrongKeys, onReleased, onEnded };
+    this.ended = new EndedLessons(this.needs);
   }
 
   /** How many rooms are in memory. */
@@ -58,8 +64,8 @@ export class RoomDirectory {
    * @param lesson the pinned version that will be taught
    * @throws CoreError SESSION_ID_TAKEN
    */
-  open(start: SessionStart, teacherId: string, lesson: { readonly version: number; readonly file: Lesson }): SessionDetail {
-    const known = this.queries.session(start.id)?.session;
+  open(start: SessionStart, teacherId: string, lesson: { readonly version: number; readonly file: Lesson }): void {
+    const known = this.queries.sessionHead(start.id);
     if (known && known.teacherId !== teacherId) {
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please start again.');
     }
@@ -77,20 +83,19 @@ export class RoomDirectory {
         endedAtMs: null,
       });
     }
-    return this.detail(start.id, teacherId);
   }
 
   /** An open room; undefined where there is none, or where it has ended. */
   find(sessionId: string): LiveRoom | undefined {
     const known = this.rooms.get(sessionId);
     if (known) return known;
-    const record = readRecord(this.queries, sessionId);
-    return record?.pace === 'live' && record.endedAtMs === null ? this.enter(record) : undefined;
+    const head = this.queries.sessionHead(sessionId);
+    return head?.pace === 'live' && head.endedAtMs === null ? this.enter(readRecord(this.queries, sessionId)!) : undefined;
   }
 
   /** A session of a teacher, without what it holds. @throws CoreError NOT_FOUND, also for the sessions of others */
   head(sessionId: string, teacherId: string): { readonly id: string } {
-    const teacher = this.rooms.get(sessionId)?.teacherId ?? this.queries.session(sessionId)?.session.teacherId;
+    const teacher = this.rooms.get(sessionId)?.teacherId ?? this.queries.sessionHead(sessionId)?.teacherId;
     if (teacher !== teacherId) throw new CoreError('NOT_FOUND', 'There is no such lesson run among yours.');
     return { id: sessionId };
   }
@@ -117,17 +122,17 @@ export class RoomDirectory {
       if (command.type === 'door-admits') this.queries.setDoorAdmits(room.classId, command.admits);
       return done;
     }
-    const { seq, nowMs, room } = this.detail(sessionId, teacherId).live;
+    const { seq, nowMs, room } = (await this.detail(sessionId, teacherId)).live;
     return { seq, nowMs, room };
   }
 
   /** A session of a teacher with every attempt, open or ended. @throws CoreError NOT_FOUND, also for the sessions of others */
-  detail(sessionId: string, teacherId: string): SessionDetail {
+  async detail(sessionId: string, teacherId: string): Promise<SessionDetail> {
     this.head(sessionId, teacherId);
-    const record = readRecord(this.queries, sessionId)!;
-    if (record.pace === 'live' && record.endedAtMs === null)
-      return (this.rooms.get(sessionId) ?? this.enter(record)).detail(record.responses);
-    return detailOfRecord(record, this.options.pupilsOf(record.classId), this.options.nowMs());
+    const { work, nowMs } = this.options;
+    const { responses } = this.find(sessionId) ? await work.ask('attempts', sessionId) : { responses: [] };
+    // It may have ended meanwhile.
+    return this.find(sessionId)?.detail(responses) ?? work.ask('session', sessionId, nowMs());
   }
 
   /**
@@ -177,16 +182,15 @@ export class RoomDirectory {
    * @throws CoreError QUESTION_NOT_OPEN, RESPONSE_SHAPE, RESPONSE_ID_TAKEN
    */
   async keepAfterEnd(place: { readonly sessionId: string; readonly pupilId: string }, post: ResponsePost): Promise<ResponseKept> {
-    const record = readRecord(this.queries, place.sessionId)!;
-    return this.answersAfter(record).keep(place.pupilId, post, askingOf(record, post.askingId));
+    return this.ended.keep(place.sessionId, place.pupilId, post);
   }
 
   /** Lets a late response of a teacher's session count, or not. @throws CoreError NOT_FOUND */
   count(sessionId: string, teacherId: string, responseId: string, counted: boolean): void {
     this.head(sessionId, teacherId);
     const open = this.find(sessionId);
-    if (open) return open.count(responseId, counted);
-    this.answersAfter(readRecord(this.queries, sessionId)!).count(responseId, counted);
+    if (open) open.count(responseId, counted);
+    else this.ended.count(sessionId, responseId, counted);
   }
 
   /** The mark of a response was corrected, or that was taken back: an open room follows. */
@@ -196,32 +200,35 @@ export class RoomDirectory {
 
   /** Other wordings count in a class now: its open rooms mark by them. */
   wordingsChanged(classId: string): void {
+    this.ended.forgetClass(classId);
     for (const room of this.rooms.values()) if (room.classId === classId) room.wordingsChanged();
   }
 
-  /** The open rooms of a class, the newest first. */
   /** Whether a lesson of a class that the teacher leads is open now. */
   isOpenFor(classId: string): boolean {
     return [...this.rooms.values()].some((room) => room.classId === classId);
   }
 
+  /** The open rooms of a class, the newest first. */
   openRoomsOf(classId: string): { readonly id: string; readonly title: string }[] {
     return this.queries.openSessionsOf(classId);
   }
 
   /**
    * Keeps an answer that the teacher has on paper or heard, while the lesson runs or after it.
+   * @returns the answer as it is marked
    * @throws CoreError NOT_FOUND, PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE
    */
-  async enterResponse(sessionId: string, teacherId: string, entered: ResponseEntered): Promise<void> {
+  async enterResponse(sessionId: string, teacherId: string, entered: ResponseEntered): Promise<MarkedResponse> {
     this.head(sessionId, teacherId);
-    const record = readRecord(this.queries, sessionId)!;
-    if (!this.options.pupilsOf(record.classId).some(({ id }) => id === entered.pupilId)) {
+    const { classId } = this.queries.sessionHead(sessionId)!;
+    if (!this.options.pupilsOf(classId).some(({ id }) => id === entered.pupilId)) {
       throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
     }
     const open = this.find(sessionId);
     if (open) await open.enter(entered);
-    else await this.answersAfter(record).keep(entered.pupilId, postOf(entered), askingOf(record, entered.askingId), entered.source);
+    else await this.ended.keep(sessionId, entered.pupilId, postOf(entered), entered.source);
+    return responseOfRow(this.queries.response(entered.id)!, 'the pupil', this.queries.correctionOf(entered.id));
   }
 
   /** Takes an answer back that was entered so. @throws CoreError NOT_FOUND */
@@ -229,26 +236,23 @@ export class RoomDirectory {
     this.head(sessionId, teacherId);
     const open = this.find(sessionId);
     if (open) open.takeBack(responseId);
-    else this.answersAfter(readRecord(this.queries, sessionId)!).takeBack(responseId);
-  }
-
-  /** The answers of a session that is not in memory. */
-  private answersAfter({ id, responses, lesson }: SessionRecord): Answers {
-    return new Answers(id, responses, lesson.lesson.settings, this.needs, () => undefined);
+    else this.ended.takeBack(sessionId, responseId);
   }
 
   /** A class has changed: its open rooms follow. @param merged two of its pupils became one */
   classChanged(classId: string, merged = false): void {
+    this.ended.forgetClass(classId);
     for (const room of this.rooms.values()) {
       if (room.classId !== classId) continue;
       const gone = new Set(room.renewRoster(this.options.pupilsOf(classId)).map(({ id }) => id));
       this.tokens.forget(({ participantId }) => gone.has(participantId));
-      if (merged) room.readAgain(readRecord(this.queries, room.id)!.responses);
+      if (merged) room.readAgain(readAttempts(this.queries, room.id).responses);
     }
   }
 
   /** A class was deleted: its rooms are no more. */
   classDeleted(classId: string): void {
+    this.ended.forgetClass(classId);
     for (const room of [...this.rooms.values()]) {
       if (room.classId !== classId) continue;
       this.forget(room);
@@ -280,8 +284,6 @@ export class RoomDirectory {
     }
   }
 }
-
-const askingOf = ({ room }: SessionRecord, askingId: string) => room.run.askings.find(({ id }) => id === askingId);
 
 function postOf({ id, askingId, response }: ResponseEntered): ResponsePost {
   return { id, askingId, response, responseTimeMs: 0 };

@@ -3,6 +3,8 @@ import { School } from '../../testing/school.js';
 import { pupilsOf } from '../classes/queries.js';
 import { pinLesson } from '../lessons/pin.js';
 import type { Line } from './line.js';
+import { heavyTasks } from '../../work/tasks.js';
+import { workInPlace } from '../../work/work.js';
 import { RoomDirectory } from './room-directory.js';
 
 let school: School;
@@ -14,10 +16,12 @@ beforeEach(async () => {
   const { db, sqlite } = school.store;
   const idIn = (table: string) => sqlite.prepare(`SELECT id FROM ${table}`).pluck().get() as string;
   const [teacherId, classId, lessonId] = [idIn('teacher'), idIn('class'), idIn('lesson')];
-  rooms = new RoomDirectory({ store: school.store, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id), wrongKeys: () => 0 });
+  const work = workInPlace(heavyTasks(school.store));
+  rooms = new RoomDirectory({ store: school.store, work, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id), wrongKeys: () => 0 });
   open = () => {
     const id = randomUUID();
     rooms.open({ id, classId, lessonId }, teacherId, pinLesson(db, teacherId, lessonId, 0)!);
+    rooms.find(id);
     return id;
   };
 });
@@ -38,7 +42,7 @@ test('reading a session that has ended brings nothing back into memory', async (
   const id = open();
   const { teacherId } = rooms.find(id)!;
   await rooms.find(id)!.command(randomUUID(), { type: 'end' });
-  expect(rooms.detail(id, teacherId)).toMatchObject({ roomKey: null, live: { room: { phase: 'ended' } } });
+  expect(await rooms.detail(id, teacherId)).toMatchObject({ roomKey: null, live: { room: { phase: 'ended' } } });
   expect(rooms.size).toBe(0);
 });
 

@@ -1,4 +1,4 @@
-import { CoreError, prepareLesson, type Lesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { CoreError, prepareLesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
 import { readPictures } from '@zeitpunkt/core/live/room-key';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
@@ -6,8 +6,8 @@ import { responseOfRow } from './answers.js';
 import { NOTHING_IN_PASSING } from './in-passing.js';
 import type { LiveQueries } from './queries.js';
 
-/** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
-export interface SessionRecord {
+/** What was taught in a session, and where it stands. */
+export interface SessionFrame {
   readonly id: string;
   readonly lessonId: string;
   readonly classId: string;
@@ -20,6 +20,10 @@ export interface SessionRecord {
   readonly endedAtMs: number | null;
   readonly lesson: PreparedLesson;
   readonly room: RoomState;
+}
+
+/** A session as the database has it: what a room goes on from after a restart, and what a review reads. */
+export interface SessionRecord extends SessionFrame {
   readonly participants: readonly Participant[];
   /** Every attempt that can be read, oldest first. */
   readonly responses: readonly MarkedResponse[];
@@ -27,29 +31,12 @@ export interface SessionRecord {
   readonly unreadable: readonly string[];
 }
 
-/**
- * Reads a session through the door of everything stored.
- * @returns undefined where there is none
- * @throws CoreError where its lesson or its room cannot be read; a response that cannot is left out and told
- */
-export function readRecord(queries: LiveQueries, sessionId: string): SessionRecord | undefined {
+/** A session without who came and what was answered. @throws CoreError where its lesson or its room cannot be read */
+export function readSession(queries: LiveQueries, sessionId: string): SessionFrame | undefined {
   const row = queries.session(sessionId);
   if (!row) return undefined;
   const { session, className, simulated } = row;
-  const lesson = prepareLesson(stored.lesson(row.file, session.title));
-  const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
-  const responses: MarkedResponse[] = [];
-  const unreadable: string[] = [];
-  const corrections = queries.corrections(sessionId);
-  for (const row of queries.responses(sessionId)) {
-    const name = participants.find(({ pupilId }) => pupilId === row.pupilId)?.name ?? 'a pupil';
-    try {
-      responses.push(responseOfRow(row, `${name} to question ${row.askingId}`, corrections.get(row.id)));
-    } catch (error) {
-      if (!(error instanceof CoreError)) throw error;
-      unreadable.push(error.message);
-    }
-  }
+  const lesson = lessonOf(row.file, session.title);
   return {
     id: session.id,
     lessonId: session.lessonId,
@@ -63,18 +50,53 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
     endedAtMs: session.endedAtMs,
     lesson,
     room: stored.room(session.room, lesson.lesson),
-    participants,
-    responses,
-    unreadable,
   };
 }
 
-/** What was asked in a session, without its answers. @throws CoreError where it cannot be read */
-export function readAsked(queries: LiveQueries, sessionId: string): { readonly lesson: Lesson; readonly room: RoomState } | undefined {
-  const row = queries.session(sessionId);
-  if (!row) return undefined;
-  const lesson = stored.lesson(row.file, row.session.title);
-  return { lesson, room: stored.room(row.session.room, lesson) };
+/**
+ * Reads a session through the door of everything stored.
+ * @returns undefined where there is none
+ * @throws CoreError where its lesson or its room cannot be read; a response that cannot is left out and told
+ */
+export function readRecord(queries: LiveQueries, sessionId: string): SessionRecord | undefined {
+  const frame = readSession(queries, sessionId);
+  if (!frame) return undefined;
+  const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
+  return { ...frame, participants, ...readAttempts(queries, sessionId, participants) };
+}
+
+/** Every attempt of a session. */
+export function readAttempts(
+  queries: LiveQueries,
+  sessionId: string,
+  participants: readonly Pick<Participant, 'pupilId' | 'name'>[] = queries.participants(sessionId),
+): Pick<SessionRecord, 'responses' | 'unreadable'> {
+  const responses: MarkedResponse[] = [];
+  const unreadable: string[] = [];
+  const corrections = queries.corrections(sessionId);
+  for (const row of queries.responses(sessionId)) {
+    const name = participants.find(({ pupilId }) => pupilId === row.pupilId)?.name ?? 'a pupil';
+    try {
+      responses.push(responseOfRow(row, `${name} to question ${row.askingId}`, corrections.get(row.id)));
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error;
+      unreadable.push(error.message);
+    }
+  }
+  return { responses, unreadable };
+}
+
+/** Lessons that were taught lately, by their files: a class answers, reads and is reviewed by the same few. */
+const taught = new Map<string, PreparedLesson>();
+const MOST_TAUGHT = 12;
+
+/** A pinned version of a lesson, which never changes. @throws CoreError where it cannot be read */
+export function lessonOf(file: string, title: string): PreparedLesson {
+  const known = taught.get(file) ?? prepareLesson(stored.lesson(file, title));
+  taught.delete(file);
+  taught.set(file, known);
+  if (taught.size > MOST_TAUGHT) taught.delete(taught.keys().next().value!);
+  return known;
 }
 
 /** A session as its teacher sees it, from the database alone. */

@@ -44,8 +44,8 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, own, require
       socket.send(hello);
       const room = rooms.find(sessionOf(request).id);
       if (!room) {
-        const { live } = rooms.detail(sessionOf(request).id, requireTeacher(request).id);
-        return lastWord(socket, { type: 'state', live });
+        const whole = rooms.detail(sessionOf(request).id, requireTeacher(request).id);
+        return void whole.then(({ live }) => lastWord(socket, { type: 'state', live })).catch(() => socket.terminate());
       }
       const window = (request.query as { window: 'console' | 'audience' }).window;
       const line = new Line(socket, request.socket, () => JSON.stringify({ type: 'state', live: room.live(window) }));

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
-import { CommandDone, CommandPost, CountLate, LetIn, ResponseEntered, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
+import { CommandDone, CommandPost, CountLate, LetIn, MarkedResponse, ResponseEntered, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
@@ -31,7 +31,8 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
     const { lessonId, classId } = request.body;
     const lesson = options.pinForTeaching(teacher.id, lessonId, classId);
     if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson or class among yours.');
-    return rooms.open(request.body, teacher.id, lesson);
+    rooms.open(request.body, teacher.id, lesson);
+    return rooms.detail(request.body.id, teacher.id);
   });
 
   app.get('/api/sessions/:id', { schema: { params: Params, response: { 200: SessionDetail } } }, (request) =>
@@ -73,21 +74,17 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
 
   app.post(
     '/api/sessions/:id/entered',
-    { schema: { params: Params, body: ResponseEntered, response: { 200: SessionDetail } } },
-    async (request) => {
-      const teacher = requireTeacher(request);
-      await rooms.enterResponse(request.params.id, teacher.id, request.body);
-      return rooms.detail(request.params.id, teacher.id);
-    },
+    { schema: { params: Params, body: ResponseEntered, response: { 200: MarkedResponse } } },
+    (request) => rooms.enterResponse(request.params.id, requireTeacher(request).id, request.body),
   );
 
   app.post(
     '/api/sessions/:id/entered/:responseId/take-back',
-    { schema: { params: Type.Object({ id: Type.String(), responseId: Type.String() }), response: { 200: SessionDetail } } },
-    (request) => {
-      const teacher = requireTeacher(request);
-      rooms.takeBack(request.params.id, teacher.id, request.params.responseId);
-      return rooms.detail(request.params.id, teacher.id);
+    { schema: { params: Type.Object({ id: Type.String(), responseId: Type.String() }), response: { 204: Type.Null() } } },
+    (request, reply) => {
+      rooms.takeBack(request.params.id, requireTeacher(request).id, request.params.responseId);
+      void reply.code(204);
+      return null;
     },
   );
 

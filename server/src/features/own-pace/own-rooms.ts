@@ -13,7 +13,7 @@ import { newRoom } from '@zeitpunkt/core/live/room';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { RoomDirectory } from '../live/room-directory.js';
-import { readRecord, type SessionRecord } from '../live/session-record.js';
+import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../live/session-record.js';
 import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
 import { ownPaceQueries } from './queries.js';
 
@@ -43,7 +43,7 @@ export class OwnRooms {
   give(start: OwnPaceStart, teacherId: string, lesson: { readonly version: number; readonly file: Lesson }): OwnPaceDetail {
     const { id, lessonId, classId, pupilIds, firstDay, lastDay, byKey, voice } = start;
     const { queries } = this.options.rooms;
-    const known = queries.session(id)?.session;
+    const known = queries.sessionHead(id);
     if (known && known.teacherId !== teacherId)
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please try again.');
     if (!known) {
@@ -76,9 +76,8 @@ export class OwnRooms {
     const known = this.open.get(sessionId);
     if (known) return known;
     const given = this.own.find(sessionId);
-    const record = given && readRecord(this.options.rooms.queries, sessionId);
-    if (!given || !record || record.endedAtMs !== null) return undefined;
-    const room = new OwnRoom(record, given, this.needs);
+    if (!given || this.options.rooms.queries.sessionHead(sessionId)?.endedAtMs !== null) return undefined;
+    const room = new OwnRoom(this.mustRead(sessionId), given, this.needs);
     this.open.set(sessionId, room);
     return room;
   }
@@ -101,12 +100,12 @@ export class OwnRooms {
 
   /** @throws CoreError NOT_FOUND, also for what others gave out */
   detail(sessionId: string, teacherId: string): OwnPaceDetail {
-    const { record, given } = this.mustOwn(sessionId, teacherId);
-    const { id, lessonId, classId, className, roomKey, endedAtMs } = record;
-    const room = this.find(sessionId) ?? new OwnRoom(record, given, this.needs);
+    const { frame, given } = this.mustOwn(sessionId, teacherId);
+    const { id, lessonId, classId, className, roomKey, endedAtMs } = frame;
+    const room = this.find(sessionId) ?? new OwnRoom(this.mustRead(sessionId), given, this.needs);
     const isOpen = endedAtMs === null;
     const live = { ...room.live(), endedAtMs };
-    return { id, lessonId, classId, className, roomKey: isOpen && given.byKey ? roomKey : null, lesson: record.lesson.lesson, live };
+    return { id, lessonId, classId, className, roomKey: isOpen && given.byKey ? roomKey : null, lesson: frame.lesson.lesson, live };
   }
 
   /**
@@ -114,13 +113,13 @@ export class OwnRooms {
    * @throws CoreError NOT_FOUND, OWN_PACE_DAYS
    */
   change(sessionId: string, teacherId: string, change: OwnPaceChange): OwnPaceDetail {
-    const { record, given } = this.mustOwn(sessionId, teacherId);
+    const { frame, given } = this.mustOwn(sessionId, teacherId);
     const next = { ...given, ...change };
     const today = dayOf(this.options.nowMs());
     mustBeDays(next.firstDay, next.lastDay, today);
     this.own.change(sessionId, change);
-    if (record.endedAtMs !== null) {
-      const room = writeRoomState(askedInAll(record.lesson, 'running'));
+    if (frame.endedAtMs !== null) {
+      const room = writeRoomState(askedInAll(frame.lesson, 'running'));
       this.own.setEnded(sessionId, { endedAtMs: null, roomKey: this.options.rooms.freeKey(), room });
     }
     this.find(sessionId)?.change(next);
@@ -142,15 +141,15 @@ export class OwnRooms {
 
   /** Ends a lesson before its last day. @throws CoreError NOT_FOUND */
   end(sessionId: string, teacherId: string): OwnPaceDetail {
-    const { record } = this.mustOwn(sessionId, teacherId);
-    if (record.endedAtMs === null) this.endRecord(record);
+    const { frame } = this.mustOwn(sessionId, teacherId);
+    if (frame.endedAtMs === null) this.endFrame(frame);
     return this.detail(sessionId, teacherId);
   }
 
   /** Ends every lesson whose last day is over. Returns how many. */
   endOver(): number {
     const over = this.own.over(dayOf(this.options.nowMs()));
-    for (const { id } of over) this.endRecord(readRecord(this.options.rooms.queries, id)!);
+    for (const { id } of over) this.endFrame(readSession(this.options.rooms.queries, id)!);
     return over.length;
   }
 
@@ -170,7 +169,7 @@ export class OwnRooms {
       }
       const room = this.open.get(id);
       room?.renew();
-      if (merged) room?.readAgain(readRecord(this.options.rooms.queries, id)!.responses);
+      if (merged) room?.readAgain(readAttempts(this.options.rooms.queries, id).responses);
     }
   }
 
@@ -196,10 +195,14 @@ export class OwnRooms {
     this.options.rooms.head(sessionId, teacherId);
     const given = this.own.find(sessionId);
     if (!given) throw new CoreError('NOT_FOUND', 'There is no such lesson at own pace among yours.');
-    return { given, record: readRecord(this.options.rooms.queries, sessionId)! };
+    return { given, frame: readSession(this.options.rooms.queries, sessionId)! };
   }
 
-  private endRecord({ id, lesson }: SessionRecord): void {
+  private mustRead(sessionId: string): SessionRecord {
+    return readRecord(this.options.rooms.queries, sessionId)!;
+  }
+
+  private endFrame({ id, lesson }: SessionFrame): void {
     const room = this.find(id);
     const endedAtMs = this.options.nowMs();
     this.own.setEnded(id, { endedAtMs, roomKey: null, room: writeRoomState(askedInAll(lesson, 'ended')) });

@@ -1,43 +1,31 @@
 import { randomUUID } from 'node:crypto';
 import {
-  acceptingItem,
   CoreError,
   correctedMark,
-  isRightVerdict,
-  markOf,
   SECONDS_PER_HALF_DAY,
   kindOf,
   wordingsOf,
   writeMark,
-  type ClassWording,
-  type Mark,
-  type Verdict,
 } from '@zeitpunkt/core';
 import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
+import type { Work } from '../../work/work.js';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from '../live/answers.js';
 import type { RoomDirectory } from '../live/room-directory.js';
-import { readRecord, type SessionRecord } from '../live/session-record.js';
+import { readSession, type SessionFrame } from '../live/session-record.js';
 import type { ReviewQueries } from './queries.js';
-import { sessionAnswers } from './session-answers.js';
+import type { MadeRight } from './made-right.js';
 
 export interface MarksNeeds {
   readonly store: Store;
   readonly rooms: Pick<RoomDirectory, 'queries' | 'head'>;
+  readonly work: Work;
   readonly review: ReviewQueries;
   readonly nowMs: () => number;
   /** Open rooms follow. */
   readonly onCorrected: (sessionId: string, responseId: string) => void;
   readonly onWordings: (classId: string) => void;
-}
-
-/** An answer that a wording makes right, as it was marked at first and as it is to be. */
-interface MadeRight {
-  readonly sessionId: string;
-  readonly responseId: string;
-  readonly was: Verdict;
-  readonly mark: Mark;
 }
 
 /** Corrections of marks, and the wordings of a class: the mark that was given at first always stays beside. */
@@ -68,9 +56,9 @@ export class Marks {
    * @throws CoreError NOT_FOUND where the response is not the class's, or does not say so
    */
   async accept(classId: string, { id, responseId, wording }: WordingAccept): Promise<void> {
-    const { rooms, review, store, nowMs } = this.needs;
+    const { rooms, review, store, work, nowMs } = this.needs;
     const row = rooms.queries.response(responseId);
-    const record = row && readRecord(rooms.queries, row.sessionId);
+    const record = row && readSession(rooms.queries, row.sessionId);
     if (!row || record?.classId !== classId) throw new CoreError('NOT_FOUND', 'There is no such answer in this class.');
     const item = itemIn(record, row.askingId);
     const written = wordingsOf(item, stored.response(row.given, 'the pupil'), record.lesson.lesson.settings);
@@ -78,7 +66,7 @@ export class Marks {
     const timeSec = kindOf(item).timesOf(item)[0]! % SECONDS_PER_HALF_DAY;
     const accepted = { wording, timeSec };
     // Answers are looked through before anything is changed, so that it is done whole or not at all.
-    const found = await this.madeRight(classId, accepted);
+    const found = await work.ask('madeRight', classId, accepted);
     store.sqlite
       .transaction(() => {
         review.insertWording({ id, classId, ...accepted, atMs: nowMs(), undoneAtMs: null });
@@ -87,27 +75,9 @@ export class Marks {
       .immediate();
     this.needs.onWordings(classId);
     // Whatever came in while the others were looked through.
-    const late = await this.madeRight(classId, accepted);
+    const late = await work.ask('madeRight', classId, accepted);
     store.sqlite.transaction(() => this.correctAll(late, id, wording)).immediate();
     for (const { sessionId, responseId } of [...found, ...late]) this.needs.onCorrected(sessionId, responseId);
-  }
-
-  /** The answers of a class that a wording makes right, those left out that the teacher has corrected already. */
-  private async madeRight(classId: string, wording: ClassWording): Promise<MadeRight[]> {
-    const found: MadeRight[] = [];
-    for await (const session of sessionAnswers(this.needs.store.db, classId)) {
-      if ('why' in session) continue;
-      for (const { id: askingId, item } of session.room.run.askings) {
-        const accepting = acceptingItem(item, [wording]);
-        if (accepting === item) continue;
-        for (const one of session.responses.filter((response) => response.askingId === askingId)) {
-          if (one.correction !== null || isRightVerdict(one.mark.verdict)) continue;
-          const mark = markOf(accepting, one.response, session.lesson.settings);
-          if (isRightVerdict(mark.verdict)) found.push({ sessionId: session.id, responseId: one.id, was: one.mark.verdict, mark });
-        }
-      }
-    }
-    return found;
   }
 
   private correctAll(found: readonly MadeRight[], wordingId: string, wording: string): void {
@@ -144,13 +114,13 @@ export class Marks {
     const { rooms } = this.needs;
     rooms.head(sessionId, teacherId);
     const row = rooms.queries.response(responseId);
-    const record = readRecord(rooms.queries, sessionId);
+    const record = readSession(rooms.queries, sessionId);
     if (!record || row?.sessionId !== sessionId) throw new CoreError('NOT_FOUND', 'There is no such answer in this lesson.');
     return { record, row };
   }
 }
 
-function itemIn({ room }: SessionRecord, askingId: string) {
+function itemIn({ room }: SessionFrame, askingId: string) {
   const asking = room.run.askings.find(({ id }) => id === askingId);
   if (!asking) throw new CoreError('NOT_FOUND', 'The question of this answer is not known any more.');
   return asking.item;

@@ -6,6 +6,7 @@ import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from '../live/answers.js';
 import { liveQueries } from '../live/queries.js';
+import { lessonOf } from '../live/session-record.js';
 import { liveSession } from '../live/tables.js';
 
 /** A taught lesson with every attempt, as far as it can be read. */
@@ -58,7 +59,7 @@ async function read(
 ): Promise<SessionAnswers | { readonly why: string }> {
   const { id, createdAtMs, pace, title } = session;
   try {
-    const lesson = stored.lesson(file, title);
+    const { lesson } = lessonOf(file, title);
     const room = stored.room(session.room, lesson);
     await setImmediate();
     const corrections = queries.corrections(id);

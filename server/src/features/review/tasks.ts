@@ -1,8 +1,10 @@
+import type { ClassWording } from '@zeitpunkt/core';
 import type { ClassMastery } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { pupilsOf } from '../classes/queries.js';
 import { classMastery } from './class-mastery.js';
 import type { InsightLines } from './insight-lines.js';
+import { madeRight, type MadeRight } from './made-right.js';
 
 interface OwnClass {
   readonly id: string;
@@ -16,6 +18,7 @@ export function reviewTasks(db: Db, lines: InsightLines) {
       const pupils = pupilsOf(db, own.id);
       return classMastery(lines.of(own, pupils), pupils, nowMs);
     },
+    madeRight: (classId: string, wording: ClassWording): Promise<MadeRight[]> => madeRight(db, classId, wording),
     forgetLines: (classId: string): void => lines.forget(classId),
   };
 }

@@ -58,7 +58,8 @@ export const simulatedPlugin: Feature<SimulatedOptions> = async (app, { store, r
     const classId = classOf(teacher.id);
     const lesson = pinForTeaching(teacher.id, lessonId, classId);
     if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
-    return rooms.open({ id, lessonId, classId }, teacher.id, lesson);
+    rooms.open({ id, lessonId, classId }, teacher.id, lesson);
+    return rooms.detail(id, teacher.id);
   });
 
   app.post(

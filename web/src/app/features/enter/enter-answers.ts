@@ -146,7 +146,8 @@ export class EnterAnswers {
     field.removeAttribute('aria-invalid');
     const body = { id: uuid(), pupilId: pupil.id, askingId: asking.id, source: this.source(), response };
     await this.attempt(async () => {
-      this.detail.set(await ask<SessionDetail>('POST', `/api/sessions/${this.id()}/entered`, body));
+      const kept = await ask<MarkedResponse>('POST', `/api/sessions/${this.id()}/entered`, body);
+      this.changeResponses((before) => [...before.filter(({ id }) => id !== kept.id), kept]);
       this.word.set(`Kept for ${pupil.name}.`);
     });
   }
@@ -169,9 +170,14 @@ export class EnterAnswers {
 
   private async takeBack(pupil: Pupil, given: MarkedResponse): Promise<void> {
     await this.attempt(async () => {
-      this.detail.set(await ask<SessionDetail>('POST', `/api/sessions/${this.id()}/entered/${given.id}/take-back`));
+      await ask('POST', `/api/sessions/${this.id()}/entered/${given.id}/take-back`);
+      this.changeResponses((before) => before.filter(({ id }) => id !== given.id));
       this.word.set(`Taken back for ${pupil.name}.`);
     });
+  }
+
+  private changeResponses(change: (before: readonly MarkedResponse[]) => readonly MarkedResponse[]): void {
+    this.detail.update((detail) => detail && { ...detail, live: { ...detail.live, responses: change(detail.live.responses) } });
   }
 
   private async attempt(work: () => Promise<void>): Promise<void> {

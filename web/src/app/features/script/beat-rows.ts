@@ -1,4 +1,4 @@
-import { nameInLesson, wordsOf, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
+import { nameInLesson, wordsOf, type Lesson, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
 
 /** A beat as the column shows it. */
 export interface BeatRow {
@@ -19,20 +19,35 @@ export function rowsOf(prepared: PreparedLesson, findings: readonly NamedFinding
   const { lesson, steps } = prepared;
   const byBeat = grouped(steps, ({ beatIndex }) => beatIndex);
   const found = grouped(findings, ({ at }) => at?.beatId ?? null);
-  return lesson.beats.map((beat, index) => {
-    const own = byBeat.get(index) ?? [];
-    return {
-      id: beat.id,
-      number: index + 1,
-      name: nameInLesson(beat, lesson),
-      words: wordsOf(beat),
-      startMs: own[0]?.startMs ?? 0,
-      durationMs: own.reduce((sum, step) => sum + step.durationMs, 0),
-      steps: own,
-      findings: found.get(beat.id) ?? [],
-      note: beat.note ?? null,
-    };
+  return lesson.beats.map((beat, index) => rowOf(lesson, index, byBeat.get(index) ?? [], found.get(beat.id) ?? []));
+}
+
+/** The rows while words are typed: only those of beats that are changed are new, and later ones move when the typing is over. */
+export function rowsTyped(rows: readonly BeatRow[], { lesson, steps }: PreparedLesson): readonly BeatRow[] {
+  let place = 0;
+  return rows.map((row, index) => {
+    const first = steps[place]!;
+    const own = steps.slice(place, (place += first.stepsOfBeat));
+    const isSame = own.length === row.steps.length && own.every((step, at) => isSameStep(step, row.steps[at]!));
+    return isSame ? row : rowOf(lesson, index, own, row.findings);
   });
+}
+
+const isSameStep = (one: Step, other: Step) => one.beat === other.beat && one.context === other.context;
+
+function rowOf(lesson: Lesson, index: number, steps: readonly Step[], findings: readonly NamedFinding[]): BeatRow {
+  const beat = lesson.beats[index]!;
+  return {
+    id: beat.id,
+    number: index + 1,
+    name: nameInLesson(beat, lesson),
+    words: wordsOf(beat),
+    startMs: steps[0]?.startMs ?? 0,
+    durationMs: steps.reduce((sum, step) => sum + step.durationMs, 0),
+    steps,
+    findings,
+    note: beat.note ?? null,
+  };
 }
 
 function grouped<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[]> {

@@ -1,4 +1,4 @@
-import { computed, effect } from '@angular/core';
+import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type ScriptEdit } from '@zeitpunkt/core';
@@ -28,6 +28,9 @@ const NO_LESSON: Lesson = {
 
 /** So long without a letter, and what was typed is a step. */
 const TYPING_PAUSE_MS = 600;
+
+/** So long without a letter, and what was typed is kept on the device, too. */
+const KEEP_PAUSE_MS = 200;
 
 const keptAs = (id: string) => `zeitpunkt-unsaved-${id}`;
 
@@ -181,12 +184,24 @@ export const LessonStore = signalStore(
     onInit(store) {
       store.onStep(() => store.changed());
       // What is not saved yet stands on the device, so that a reload without a line loses nothing.
-      effect(() => {
+      let timer = 0;
+      const keep = () => {
+        clearTimeout(timer);
         const [doc, saving] = [store.toSave(), store.saving()];
         if (!doc) return;
         if (saving === 'saved') localStorage.removeItem(keptAs(doc.id));
         else if (saving !== 'overtaken') localStorage.setItem(keptAs(doc.id), JSON.stringify(doc));
+      };
+      effect(() => {
+        const isTyped = store.began() !== null && store.saving() !== 'saved' && store.toSave() !== null;
+        clearTimeout(timer);
+        // Not at every letter: a whole lesson is written out.
+        if (isTyped) timer = window.setTimeout(keep, KEEP_PAUSE_MS);
+        else untracked(keep);
+        store.toSave();
       });
+      window.addEventListener('pagehide', keep);
+      inject(DestroyRef).onDestroy(() => (window.removeEventListener('pagehide', keep), clearTimeout(timer)));
     },
   }),
 );

@@ -9,6 +9,7 @@ import {
   moveBeats,
   pasteClip,
   prepareLesson,
+  prepareTyped,
   readTimeEntry,
   removeBeats,
   secondOfDay,
@@ -33,7 +34,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 import { AboutLesson } from './about-lesson';
 import { BeatColumn, type Chosen } from './beat-column';
 import { asObject, isTyping } from './clipboard';
-import { hasText, rowsOf, stepAtMs, type BeatRow } from './beat-rows';
+import { hasText, rowsOf, rowsTyped, stepAtMs, type BeatRow } from './beat-rows';
 import { BeatSettings } from './beat-settings';
 import { checkedWords, Findings } from './findings';
 import { LessonStore } from './lesson-store';
@@ -94,17 +95,27 @@ export class ScriptPlace {
   private readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
 
-  protected readonly prepared = computed(() => {
-    const lesson = this.store.lesson();
+  /** The lesson as it was before the first letter of what is being typed: a letter costs no more than its own beat. */
+  private readonly settled = computed(() => {
+    const lesson = this.store.began() ?? this.store.lesson();
     return lesson && prepareLesson(lesson);
   });
+  protected readonly prepared = computed(() => {
+    const [settled, lesson] = [this.settled(), this.store.lesson()];
+    if (!settled || !lesson) return null;
+    return lesson === settled.lesson ? settled : prepareTyped(settled, lesson);
+  });
   private readonly findings = computed(() => {
-    const prepared = this.prepared();
-    return prepared ? checkPrepared(prepared) : [];
+    const settled = this.settled();
+    return settled ? checkPrepared(settled) : [];
+  });
+  private readonly settledRows = computed(() => {
+    const settled = this.settled();
+    return settled ? rowsOf(settled, this.findings()) : [];
   });
   protected readonly rows = computed(() => {
     const prepared = this.prepared();
-    return prepared ? rowsOf(prepared, this.findings()) : [];
+    return prepared ? rowsTyped(this.settledRows(), prepared) : [];
   });
   /** What is found about the whole lesson; what is about a beat stands beside it. */
   protected readonly ofTheLesson = computed(() => this.findings().filter(({ at }) => at === null));
@@ -152,7 +163,7 @@ export class ScriptPlace {
       untracked(() => void this.store.load(id));
     });
     effect((onCleanup) => {
-      const prepared = this.prepared();
+      const prepared = this.settled();
       const timer = setTimeout(() => this.offers.set(prepared ? timingOf(prepared).offers : []), OFFERS_AFTER_MS);
       onCleanup(() => clearTimeout(timer));
     });
@@ -181,6 +192,7 @@ export class ScriptPlace {
   }
 
   protected choose({ id, all }: Chosen): void {
+    this.store.endTyping(); // the rows stand at their times again
     const row = this.rows().find((one) => one.id === id);
     const last = row?.steps.at(-1);
     if (!last) return;
