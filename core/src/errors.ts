@@ -55,6 +55,7 @@ export const ERROR_CODES = {
   SETUP_CODE_WRONG: 'The one-time set-up code is wrong.',
   SETUP_DONE: 'The first teacher is set up already.',
   ROOM_KEY_UNKNOWN: 'No open door has this key.',
+  DOOR_CROWDED: 'So many wrong keys were tried that the teacher opens to whoever is new.',
   NAME_TAKEN: 'A pupil of this name is in the room already.',
   PUPIL_UNKNOWN: 'The class of this room has no such pupil.',
   OWN_PACE_DAYS: 'A lesson at own pace is given for days that make no sense, or is not open today.',

@@ -9,15 +9,7 @@ import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { staffPlugin } from './features/auth/staff-plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
-import {
-  deletePupil,
-  insertClass,
-  insertPupils,
-  mustBeFree,
-  ownClass,
-  pupilOfCard,
-  pupilsOf,
-} from './features/classes/queries.js';
+import { deletePupil, insertClass, insertPupils, mustBeFree, ownClass, pupilOfCard, pupilsOf } from './features/classes/queries.js';
 import { archivePlugin } from './features/archive/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { paperPlugin } from './features/paper/plugin.js';
@@ -42,6 +34,7 @@ import { voicePlugin } from './features/voice/plugin.js';
 import { takesOf } from './features/voice/queries.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
+import { guardLargeBodies } from './http/large-bodies.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
 import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
@@ -101,12 +94,13 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const work = options.work ?? workInPlace(heavyTasks(store));
   app.addHook('onClose', () => work.close());
   const keyTries = new FailedTries(limits.roomKey, nowMs);
+  const lastingTries = new FailedTries(limits.lastingKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
   const rooms = new RoomDirectory({ store, work, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
   const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
-  await app.register(async (others) => registerOthers(others, { ...options, limits, work, rooms, own, findDesk, keyTries }));
+  await app.register(async (others) => registerOthers(others, { ...options, limits, work, rooms, own, findDesk, keyTries, lastingTries }));
   return app;
 }
 
@@ -117,12 +111,13 @@ interface OtherNeeds extends Omit<AppOptions, 'limits' | 'work'> {
   readonly own: OwnRooms;
   readonly findDesk: FindDesk;
   readonly keyTries: FailedTries;
+  readonly lastingTries: FailedTries;
 }
 
 /** Every route but the one where answers come in. */
 async function registerOthers(
   app: FastifyInstance,
-  { store, nowMs, limits, work, rooms, own, findDesk, keyTries, ...options }: OtherNeeds,
+  { store, nowMs, limits, work, rooms, own, findDesk, keyTries, lastingTries, ...options }: OtherNeeds,
 ): Promise<void> {
   answerNotFound(app);
   await securityHeaders(app);
@@ -130,6 +125,7 @@ async function registerOthers(
   await app.register(fastifyCompress, { threshold: 1024 });
 
   const guard = teacherGuard(store.db, nowMs);
+  guardLargeBodies(app, limits.teacherBodyBytes, guard.require);
   const cookies = cookiesOf(options.publicUrl?.startsWith('https:') ?? false);
   const loginLines = new LoginLines();
 
@@ -211,7 +207,7 @@ async function registerOthers(
     insertPupils(store.db, classId, [{ id, name, reference: null }]);
     classChanged(classId);
   };
-  const desks = { rooms, findDesk, limits, cookies, keyTries, ownByKey: own.byKey.bind(own), addPupil };
+  const desks = { rooms, findDesk, limits, cookies, keyTries, lastingTries, ownByKey: own.byKey.bind(own), addPupil };
   await app.register(deskRoutes, desks);
   await app.register(cardDeskRoutes, {
     ...desks,

@@ -18,16 +18,19 @@ export const KEY_PICTURES = [
 
 export type KeyPicture = (typeof KEY_PICTURES)[number];
 
-/** Four different pictures in order: 11,880 keys. A picture that comes twice is hard to follow when they are read out. */
-export type RoomKey = readonly [KeyPicture, KeyPicture, KeyPicture, KeyPicture];
+/** Different pictures in order. A picture that comes twice is hard to follow when they are read out. */
+export type RoomKey = readonly KeyPicture[];
 
+/** The key of a room in which a teacher is: 11,880 keys. */
 export const KEY_LENGTH = 4;
+/** The key of what stays open for days, without a teacher at the door: 665,280 keys. */
+export const LASTING_KEY_LENGTH = 6;
 
-/** A room key drawn at random. */
-export function drawRoomKey(rng: Rng): RoomKey {
+/** A room key drawn at random. @param length how many pictures, up to twelve */
+export function drawRoomKey(rng: Rng, length = KEY_LENGTH): RoomKey {
   const left: KeyPicture[] = [...KEY_PICTURES];
   const draw = () => left.splice(Math.floor(rng() * left.length), 1)[0]!;
-  return [draw(), draw(), draw(), draw()];
+  return Array.from({ length }, draw);
 }
 
 /** The key as one text, as it is stored and typed: "boat lamp puffin shell". */

@@ -3,6 +3,8 @@ import { CoreError } from '@zeitpunkt/core';
 const MINUTE_MS = 60_000;
 /** So many wait for their turn at most; further ones are sent away at once. */
 const MOST_WAITING = 4;
+/** More of one place than that are not told apart from so many. */
+const MOST_COUNTED = 1000;
 
 /** How many failed tries within a minute are taken as mistakes. */
 export interface TriesLimits {
@@ -14,6 +16,8 @@ export interface TriesLimits {
   readonly perServer: number;
   /** Tries that are slowed down are made one after the other, so far apart, in milliseconds. */
   readonly turnMs: number;
+  /** Within which time they are counted, in milliseconds; a minute where it is left out. */
+  readonly withinMs?: number;
 }
 
 /**
@@ -37,10 +41,21 @@ export class FailedTries {
    */
   async mayTry(device: string | null, address: string): Promise<void> {
     const { perDevice, perAddress, perServer } = this.limits;
-    if (device !== null && this.count(`device ${device}`) >= perDevice) throw tooMany();
+    this.mustBeFree(device);
     const isUnknown = device === null && this.count(`unknown ${address}`) >= perDevice;
     if (isUnknown || this.count(`address ${address}`) >= perAddress) await this.turn(address);
     if (this.count('server') >= perServer) await this.turn('server');
+  }
+
+  /** Refuses a device that has failed too often itself. @throws CoreError REQUEST_RATE */
+  mustBeFree(device: string | null): void {
+    if (device !== null && this.count(`device ${device}`) >= this.limits.perDevice) throw tooMany();
+  }
+
+  /** Whether so much fails from an address, or from anywhere, that what comes from a device that is not known is not even tried. */
+  isCrowded(address: string): boolean {
+    const { perAddress, perServer } = this.limits;
+    return this.count(`address ${address}`) >= perAddress || this.count('server') >= perServer;
   }
 
   /**
@@ -69,7 +84,7 @@ export class FailedTries {
     const now = this.nowMs();
     const keys = [device === null ? `unknown ${address}` : `device ${device}`, `address ${address}`, 'server'];
     for (const key of isWrong ? [...keys, 'wrong'] : keys) {
-      this.failures.set(key, [...this.recent(key), now]);
+      this.failures.set(key, [...this.recent(key).slice(1 - MOST_COUNTED), now]);
     }
     if (this.failures.size > 10_000) for (const key of this.failures.keys()) if (this.count(key) === 0) this.failures.delete(key);
   }
@@ -80,7 +95,7 @@ export class FailedTries {
   }
 
   private recent(key: string): number[] {
-    const since = this.nowMs() - MINUTE_MS;
+    const since = this.nowMs() - (this.limits.withinMs ?? MINUTE_MS);
     return (this.failures.get(key) ?? []).filter((at) => at > since);
   }
 

@@ -4,6 +4,8 @@ import type { TriesLimits } from './failed-tries.js';
 export interface Limits {
   readonly signIn: TriesLimits;
   readonly roomKey: TriesLimits;
+  /** Keys of what stays open for days. */
+  readonly lastingKey: TriesLimits;
   readonly deskBodyBytes: number;
   readonly teacherBodyBytes: number;
   /** A lesson of 300 beats, most of them demonstrations with every layer set and some free ink, is about 1.5 MB. */
@@ -13,8 +15,10 @@ export interface Limits {
 export const DEFAULT_LIMITS: Limits = {
   signIn: { perDevice: 8, perAddress: 30, perServer: 120, turnMs: 1000 },
   // There are 11,880 room keys. 300 tries a minute find one of a lesson's ten open minutes in one of four lessons, and then
-  // the teacher still lets in or not.
+  // the teacher still lets in or not. Beyond that nothing is tried for whoever is not known: they knock.
   roomKey: { perDevice: 12, perAddress: 60, perServer: 300, turnMs: 1000 },
+  // 665,280 keys: at 60 wrong ones an hour, wherever they come from, it takes 462 days to try all of them.
+  lastingKey: { perDevice: 12, perAddress: 60, perServer: 60, turnMs: 0, withinMs: 3_600_000 },
   deskBodyBytes: 8 * 1024,
   teacherBodyBytes: 64 * 1024,
   lessonBodyBytes: 4 * 1024 * 1024,

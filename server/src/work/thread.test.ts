@@ -55,7 +55,12 @@ describe('in a thread of its own', () => {
   });
 
   const send = (method: 'GET' | 'POST', url: string, payload?: object, type = 'application/json'): Promise<LightMyRequestResponse> =>
-    app.inject({ method, url, headers: { host: 'school.test', cookie, ...(payload ? { 'content-type': type } : {}) }, ...(payload && { payload }) });
+    app.inject({
+      method,
+      url,
+      headers: { host: 'school.test', cookie, ...(payload ? { 'content-type': type } : {}) },
+      ...(payload && { payload }),
+    });
   const sendFile = (url: string, file: Buffer) => send('POST', url, file, 'application/octet-stream');
   const classUrl = () => `/api/classes/${room.detail.classId}`;
 

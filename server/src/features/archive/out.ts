@@ -58,7 +58,10 @@ async function* lines(db: Db, classId: string, sessions: Set<string>): AsyncGene
   for await (const rows of resultRows(db, classId, null)) {
     if (rows[0]) sessions.add(rows[0].sessionId);
     for (let at = 0; at < rows.length; at += AT_ONCE) {
-      yield rows.slice(at, at + AT_ONCE).map((row) => `${JSON.stringify(writeResult(row))}\n`).join('');
+      yield rows
+        .slice(at, at + AT_ONCE)
+        .map((row) => `${JSON.stringify(writeResult(row))}\n`)
+        .join('');
     }
   }
 }

@@ -1,6 +1,5 @@
 import { ArchiveFound } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyRequest } from 'fastify';
 import { Readable } from 'node:stream';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
@@ -31,11 +30,11 @@ export const archivePlugin: Feature<ArchiveOptions> = async (app, { store, work,
     record(db, { classId: id, act: 'class-exported', count: 1, atMs: nowMs() });
     return reply.type('application/zip').send(Readable.from(work.flow('everything', teacher.id, { id, name, keepDays }, nowMs())));
   });
+  const body = { schema: { response: { 200: ArchiveFound } }, bodyLimit: ARCHIVE_BYTES };
 
-  // Whoever is not signed in is sent away before so large a body is read.
-  const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
-  const body = { schema: { response: { 200: ArchiveFound } }, bodyLimit: ARCHIVE_BYTES, onRequest };
-
-  app.post('/api/archives/look', body, (request) => work.ask('lookAtArchive', fileOf(request)));
+  app.post('/api/archives/look', body, (request) => {
+    requireTeacher(request);
+    return work.ask('lookAtArchive', fileOf(request));
+  });
   app.post('/api/archives/take', body, (request) => work.ask('takeArchive', requireTeacher(request).id, fileOf(request), nowMs()));
 };

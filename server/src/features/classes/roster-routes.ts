@@ -1,6 +1,5 @@
 import { RosterFile } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyRequest } from 'fastify';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { ClassRoutesOptions } from './pupil-routes.js';
@@ -15,11 +14,10 @@ export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, wo
   const { db } = store;
   takesFiles(app);
 
-  // Whoever is not signed in is sent away before so large a body is read.
-  const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
-  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES, onRequest }, (request) =>
-    work.ask('roster', fileOf(request)),
-  );
+  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES }, (request) => {
+    requireTeacher(request);
+    return work.ask('roster', fileOf(request));
+  });
 
   app.get('/api/classes/:id/roster.csv', { schema: { params: Type.Object({ id: Type.String() }) } }, (request, reply) => {
     const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);

@@ -135,7 +135,9 @@ test('300 beats with demonstrations are taken; what cannot be played is refused 
 });
 
 test('a lesson that cannot be read is listed with the reason, beside the others', async () => {
-  school.store.sqlite.prepare("UPDATE lesson SET revision = revision + 1, draft = json_set(draft, '$.beats[2].turnSeconds', 'slow') WHERE id = ?").run(lessonId);
+  school.store.sqlite
+    .prepare("UPDATE lesson SET revision = revision + 1, draft = json_set(draft, '$.beats[2].turnSeconds', 'slow') WHERE id = ?")
+    .run(lessonId);
   const [broken, ...others] = await list();
   expect(broken).toMatchObject({
     title: lesson.title,

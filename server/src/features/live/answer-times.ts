@@ -34,7 +34,9 @@ export function answerTimesOf(db: Db, classId: string): ClassTimes {
 function askedIn(queries: ReturnType<typeof liveQueries>, sessionId: string) {
   try {
     const read = readSession(queries, sessionId);
-    return new Map((read?.room.run.askings ?? []).map(({ id, item }) => [id, { kind: item.kind, rung: rungOfItem(item, read!.lesson.lesson) }]));
+    return new Map(
+      (read?.room.run.askings ?? []).map(({ id, item }) => [id, { kind: item.kind, rung: rungOfItem(item, read!.lesson.lesson) }]),
+    );
   } catch (error) {
     if (!(error instanceof CoreError)) throw error;
     return new Map<string, never>();

@@ -13,6 +13,9 @@ export interface AnswersNeeds {
   readonly nowMs: () => number;
 }
 
+/** So often a pupil may answer one question: each time costs a place on the disk, and nobody changes their mind so often. */
+const MOST_ATTEMPTS = 60;
+
 /** What a pupil gave to an asking, as far as it is needed while the room is open; the database has every attempt. */
 interface Given {
   attempts: number;
@@ -94,8 +97,11 @@ export class Answers {
     const known = this.latestOf(pupilId, asking.id);
     if (known?.id === post.id) return Promise.resolve(keptAgain(known, pupilId, post));
 
-    const once = this.marks.of(asking, post.response);
     const own = this.ownOf(pupilId, asking.id);
+    if (own.attempts >= MOST_ATTEMPTS) {
+      throw new CoreError('QUESTION_NOT_OPEN', `This question has had ${MOST_ATTEMPTS} answers from here. The last one of them counts.`);
+    }
+    const once = this.marks.of(asking, post.response);
     const marked = this.marked(pupilId, post, asking, once, source, (own.attempts += 1));
     const row = rowOf(this.sessionId, marked, once);
     const kept = this.needs

@@ -1,4 +1,5 @@
 import { CoreError, type KeyPicture } from '@zeitpunkt/core';
+import { KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
 import {
   BesideJoin,
   DeskView,
@@ -21,8 +22,9 @@ import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from './desk-pla
 import type { OpenRoom } from './open-room.js';
 import type { RoomDirectory } from './room-directory.js';
 
-/** A device is told from others behind its address for a school day. */
+/** A device that was never in is told from others behind its address for a school day, one that was for half a school year. */
 const DEVICE_SECONDS = 12 * 3600;
+export const KNOWN_SECONDS = 150 * 24 * 3600;
 /** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
 export const DEVICE_COOKIE = 'zp_device';
 
@@ -32,6 +34,8 @@ export interface DeskRoutesOptions {
   readonly limits: Limits;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
+  /** Of the keys of what stays open for days. */
+  readonly lastingTries: FailedTries;
   /** A lesson at own pace that a key opens, if there is one. */
   readonly ownByKey: (pictures: readonly KeyPicture[]) => OpenRoom | undefined;
   /** Adds one who came by key to the class list. @throws CoreError NAME_TAKEN */
@@ -43,22 +47,42 @@ const MOST_NEWCOMERS = 20;
 
 type WhoTries = Pick<Join, 'roomKey' | 'knockId'> & Partial<Pick<Join, 'joinId'>>;
 
+const crowded = () =>
+  new CoreError(
+    'DOOR_CROWDED',
+    'Many wrong pictures come from here just now. Your teacher sees that you knock, and opens the door to you.',
+  );
+const tooManyLasting = () =>
+  new CoreError('REQUEST_RATE', 'Many wrong pictures were tried in the last hour. Come in with your join card, or ask your teacher.');
+
 /** The pupil's desk: find the room, join it, see it, leave it. */
-export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findDesk, limits, cookies, keyTries, ownByKey, addPupil }) => {
+export const deskRoutes: Feature<DeskRoutesOptions> = async (
+  app,
+  { rooms, findDesk, limits, cookies, keyTries, lastingTries, ownByKey, addPupil },
+) => {
   const bodyLimit = limits.deskBodyBytes;
   const keep = (reply: FastifyReply, name: string, token: string, maxAge: number) => reply.setCookie(name, token, { ...cookies, maxAge });
 
-  /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, ROOM_KEY_UNKNOWN */
+  const deviceOf = (request: FastifyRequest) => request.cookies[DEVICE_COOKIE] ?? null;
+  /** A device that has been in a room of this school: nobody else has its token. */
+  const isKnown = (device: string | null) => device !== null && rooms.queries.deviceKnown(tokenHash(device));
+
+  /** Tries a room key: one that opens nothing counts, whatever it was tried for. @throws CoreError REQUEST_RATE, DOOR_CROWDED, ROOM_KEY_UNKNOWN */
   const tryKey = async (request: FastifyRequest, reply: FastifyReply, { roomKey, ...who }: WhoTries): Promise<OpenRoom> => {
-    const device = request.cookies[DEVICE_COOKIE] ?? null;
-    await keyTries.mayTry(device, request.ip);
-    if (device === null) reply.setCookie(DEVICE_COOKIE, newToken(), { ...cookies, maxAge: DEVICE_SECONDS });
+    const device = deviceOf(request);
+    const isLasting = roomKey.length > KEY_LENGTH;
+    const tries = isLasting ? lastingTries : keyTries;
+    tries.mustBeFree(device);
+    const isExpected = who.knockId !== undefined && rooms.isOpenedTo(roomKey, who.knockId);
+    // A guesser behind the class's own address stops nobody whose device has been here before, nor whom the teacher opens to.
+    if (!isExpected && !isKnown(device) && tries.isCrowded(request.ip)) throw isLasting ? tooManyLasting() : crowded();
+    if (device === null) keep(reply, DEVICE_COOKIE, newToken(), DEVICE_SECONDS);
     try {
       return ownByKey(roomKey) ?? rooms.byKey(roomKey, who);
     } catch (error) {
       if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
         const isWrong = !rooms.isThere(roomKey);
-        keyTries.failed(device, request.ip, isWrong);
+        tries.failed(device, request.ip, isWrong);
         if (isWrong) rooms.wrongKeyTried();
       }
       throw error;
@@ -94,16 +118,18 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (app, { rooms, findD
     const placeId = room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token), again, newcomer });
     rooms.tokens.forget(({ participantId }) => participantId === placeId); // a token that was replaced stops working
     keep(reply, DESK_COOKIE, token, room.deskSeconds);
+    keep(reply, DEVICE_COOKIE, token, KNOWN_SECONDS);
     return room.deskView(placeId);
   });
 
   // Whoever knocks hears the same whether there is a room or not: every knock counts as a wrong key.
   app.post('/api/desk/knock', { schema: { body: Knock, response: { 204: Type.Null() } }, bodyLimit }, async (request, reply) => {
     const { roomKey, knockId } = request.body;
-    const device = request.cookies[DEVICE_COOKIE] ?? null;
-    await keyTries.mayTry(device, request.ip);
+    const device = deviceOf(request);
+    keyTries.mustBeFree(device);
+    const mustBeOpened = !isKnown(device) && keyTries.isCrowded(request.ip);
     keyTries.failed(device, request.ip, !rooms.isThere(roomKey));
-    rooms.knock(roomKey, knockId);
+    rooms.knock(roomKey, knockId, mustBeOpened);
     return reply.code(204).send(null);
   });
 

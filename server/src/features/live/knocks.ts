@@ -9,6 +9,8 @@ interface Knock {
   readonly atMs: number;
   /** The teacher has opened to this one. */
   opened: boolean;
+  /** The teacher has to open, though the door be open to others. */
+  readonly mustBeOpened: boolean;
 }
 
 /** Late comers before a closed door. They are kept in memory only: who still stands there knocks again. */
@@ -26,10 +28,10 @@ export class Knocks {
     return this.byId.has(id);
   }
 
-  /** @returns whether it is a new knock */
-  knock(id: string): boolean {
+  /** @param mustBeOpened an open door is not enough @returns whether it is a new knock */
+  knock(id: string, mustBeOpened: boolean): boolean {
     if (this.byId.has(id) || this.current().length >= MOST_KNOCKS) return false;
-    this.byId.set(id, { id, atMs: this.nowMs(), opened: false });
+    this.byId.set(id, { id, atMs: this.nowMs(), opened: false, mustBeOpened });
     return true;
   }
 
@@ -38,6 +40,10 @@ export class Knocks {
     const knock = this.byId.get(id);
     if (knock) knock.opened = true;
     return knock !== undefined;
+  }
+
+  mustBeOpened(id: string): boolean {
+    return this.byId.get(id)?.mustBeOpened ?? false;
   }
 
   isOpened(id: string): boolean {

@@ -223,15 +223,22 @@ export class LiveRoom implements OpenRoom {
 
   /** Whether the room key opens the door now. @param knockId of one who knocked, to whom the teacher may have opened */
   isOpenTo(knockId?: string): boolean {
-    return isDoorOpen(this.commands.room.door, this.needs.nowMs()) || (knockId !== undefined && this.knocks.isOpened(knockId));
+    if (knockId !== undefined && this.knocks.isOpened(knockId)) return true;
+    return isDoorOpen(this.commands.room.door, this.needs.nowMs()) && !(knockId !== undefined && this.knocks.mustBeOpened(knockId));
+  }
+
+  /** Whether the teacher has opened to one who knocked. */
+  isOpenedTo(knockId: string): boolean {
+    return this.knocks.isOpened(knockId);
   }
 
   hasKnocked(knockId: string): boolean {
     return this.knocks.has(knockId);
   }
 
-  knock(knockId: string): void {
-    if (this.knocks.knock(knockId)) this.tellOutside();
+  /** @param mustBeOpened the teacher has to open to this one, though the door be open to others */
+  knock(knockId: string, mustBeOpened: boolean): void {
+    if (this.knocks.knock(knockId, mustBeOpened)) this.tellOutside();
   }
 
   /** Tells the consoles who stands at the door, and of wrong keys. */

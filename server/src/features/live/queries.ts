@@ -178,6 +178,10 @@ export function liveQueries(db: Db) {
         .where(and(eq(participant.tokenHash, hashOfToken), isNull(participant.releasedAtMs)))
         .get(),
 
+    /** Whether a token is, or was, that of a place: its device has been in a room of this school. */
+    deviceKnown: (hashOfToken: string) =>
+      db.select({ id: participant.id }).from(participant).where(eq(participant.tokenHash, hashOfToken)).get() !== undefined,
+
     insertParticipant: (row: typeof participant.$inferInsert) => db.insert(participant).values(row).run(),
 
     admit: (id: string, admittedAtMs: number) => db.update(participant).set({ admittedAtMs }).where(eq(participant.id, id)).run(),

@@ -1,6 +1,6 @@
 import { CoreError, prepareLesson, writeRoomState, type KeyPicture, type Lesson } from '@zeitpunkt/core';
 import { newRoom, SILENCE_MS } from '@zeitpunkt/core/live/room';
-import { drawRoomKey, roomKeyText } from '@zeitpunkt/core/live/room-key';
+import { drawRoomKey, KEY_LENGTH, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import type {
   CommandDone,
   CommandPost,
@@ -149,8 +149,13 @@ export class RoomDirectory {
   }
 
   /** Knocks at the door that has a key, if there is one: whoever knocks does not learn that. */
-  knock(pictures: readonly KeyPicture[], knockId: string): void {
-    this.behindDoor(pictures)?.knock(knockId);
+  knock(pictures: readonly KeyPicture[], knockId: string, mustBeOpened: boolean): void {
+    this.behindDoor(pictures)?.knock(knockId, mustBeOpened);
+  }
+
+  /** Whether a teacher has opened to one who knocked with these pictures. */
+  isOpenedTo(pictures: readonly KeyPicture[], knockId: string): boolean {
+    return this.behindDoor(pictures)?.isOpenedTo(knockId) ?? false;
   }
 
   /** The room that is open by now to one who knocked; null while it is not. */
@@ -277,9 +282,9 @@ export class RoomDirectory {
   }
 
   /** A room key that no session has. */
-  freeKey(): string {
+  freeKey(length = KEY_LENGTH): string {
     for (;;) {
-      const key = roomKeyText(drawRoomKey(() => randomInt(2 ** 32) / 2 ** 32));
+      const key = roomKeyText(drawRoomKey(() => randomInt(2 ** 32) / 2 ** 32, length));
       if (this.queries.sessionIdByKey(key) === undefined) return key;
     }
   }

@@ -17,7 +17,13 @@ beforeEach(async () => {
   const idIn = (table: string) => sqlite.prepare(`SELECT id FROM ${table}`).pluck().get() as string;
   const [teacherId, classId, lessonId] = [idIn('teacher'), idIn('class'), idIn('lesson')];
   const work = workInPlace(heavyTasks(school.store));
-  rooms = new RoomDirectory({ store: school.store, work, nowMs: () => school.clockMs, pupilsOf: (id) => pupilsOf(db, id), wrongKeys: () => 0 });
+  rooms = new RoomDirectory({
+    store: school.store,
+    work,
+    nowMs: () => school.clockMs,
+    pupilsOf: (id) => pupilsOf(db, id),
+    wrongKeys: () => 0,
+  });
   open = () => {
     const id = randomUUID();
     rooms.open({ id, classId, lessonId }, teacherId, pinLesson(db, teacherId, lessonId, 0)!);

@@ -1,5 +1,15 @@
 import { CoreError } from '@zeitpunkt/core';
-import { CommandDone, CommandPost, CountLate, LetIn, MarkedResponse, ResponseEntered, SessionDetail, SessionList, SessionStart } from '@zeitpunkt/contract';
+import {
+  CommandDone,
+  CommandPost,
+  CountLate,
+  LetIn,
+  MarkedResponse,
+  ResponseEntered,
+  SessionDetail,
+  SessionList,
+  SessionStart,
+} from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';

@@ -111,10 +111,42 @@ test('by key, under one’s name, and only where the teacher allows it', async (
   const join = (device: Browser) => device.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey, pupilId: idOf('Ceri') });
   const [first, second] = [school.browser(), school.browser()];
   await join(first);
-  expect((await join(second)).json()).toMatchObject({ pupilName: 'Ceri', own: { at: 0 } });
+  const { own: stands } = await goOn(first);
+  // Whoever has the pictures takes no pupil's place over: the teacher gives it up.
+  expect((await join(second)).json()).toMatchObject({
+    code: 'NAME_TAKEN',
+    detail: expect.stringContaining('Ceri works on another device'),
+  });
+  expect(codeOf(await (await anotherTeacher(school, teacher)).send('POST', at(`/places/${idOf('Ceri')}/free`)))).toBe('NOT_FOUND');
+  await teacher.send('POST', at(`/places/${idOf('Ceri')}/free`));
   expect(codeOf(await first.send('GET', '/api/desk'))).toBe('DESK_NOT_JOINED');
+  expect((await join(second)).json()).toMatchObject({ pupilName: 'Ceri', own: { at: stands!.at } });
   expect((await teacher.send('POST', at('/change'), { byKey: false })).json()).toMatchObject({ roomKey: null });
   expect(codeOf(await join(school.browser()))).toBe('ROOM_KEY_UNKNOWN');
+});
+
+test('a key that is open for days has six pictures, of which sixty wrong ones an hour are tried; cards and known devices go on', async () => {
+  const { roomKey } = await give();
+  expect(roomKey).toHaveLength(6);
+  const found = (who: Browser, key: readonly string[]) => who.send('POST', '/api/desk/room', { roomKey: key });
+  expect(codeOf(await found(school.browser(), roomKey!.slice(0, 4)))).toBe('ROOM_KEY_UNKNOWN');
+  const known = school.browser();
+  await known.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey, pupilId: idOf('Ceri') });
+  for (let guess = 0; guess < 60; guess++) {
+    expect(codeOf(await found(school.browser(), [...roomKey!].reverse()))).toBe('ROOM_KEY_UNKNOWN');
+    school.clockMs += 1000;
+  }
+  expect((await found(school.browser(), roomKey!)).json()).toMatchObject({
+    code: 'REQUEST_RATE',
+    detail: expect.stringContaining('join card'),
+  });
+  expect((await found(known, roomKey!)).statusCode).toBe(200);
+  expect(await desk(await open('Anouk'))).toMatchObject({ pupilName: 'Anouk' });
+  school.clockMs += 3_600_000;
+  expect((await found(school.browser(), roomKey!)).statusCode).toBe(200);
+  // Opened again it keeps its pictures.
+  await teacher.send('POST', at('/end'));
+  expect((await teacher.send('POST', at('/change'), { lastDay: '2026-11-20' })).json()).toMatchObject({ roomKey });
 });
 
 test('a lesson opens on its first day, ends after its last, and a later last day opens it again', async () => {

@@ -92,16 +92,24 @@ export class OwnRoom implements OpenRoom {
 
   // --- pupils ---
 
-  /** Everybody can come in by key again and again: a second device takes over. */
+  /** Whose place no device has yet, and the others. */
   get names(): { readonly pupils: readonly Pupil[]; readonly inAlready: readonly Pupil[] } {
-    return { pupils: this.pupils, inAlready: [] };
+    return this.roster.names;
   }
 
   get isByKey(): boolean {
     return this.given.byKey;
   }
 
+  /** By key a device comes in where none is yet: it takes no place over, since whoever has the key could. @throws CoreError NAME_TAKEN */
   join({ participantId, pupilId, tokenHash }: Coming): string {
+    const before = this.roster.all.find((one) => one.pupilId === pupilId);
+    if (before && before.id !== participantId) {
+      throw new CoreError(
+        'NAME_TAKEN',
+        `${before.name} works on another device already. Go on there, come in with your join card, or ask your teacher to let you in here.`,
+      );
+    }
     return this.joinByCard(participantId, pupilId, tokenHash);
   }
 
@@ -126,6 +134,13 @@ export class OwnRoom implements OpenRoom {
     this.hub.releaseDesk(participantId);
     this.needs.onReleased(participantId);
     return place;
+  }
+
+  /** The teacher gives a pupil's place up, so that another device can have it. @throws CoreError PUPIL_UNKNOWN */
+  free(pupilId: string): void {
+    this.placeOf(pupilId);
+    for (const { id } of this.roster.all.filter((one) => one.pupilId === pupilId)) this.release(id);
+    this.tellWindows(pupilId);
   }
 
   /** Whether a take belongs to a step that the pupil may be at. */

@@ -10,6 +10,7 @@ import {
   type RoomState,
 } from '@zeitpunkt/core';
 import { newRoom } from '@zeitpunkt/core/live/room';
+import { LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { RoomDirectory } from '../live/room-directory.js';
@@ -58,7 +59,7 @@ export class OwnRooms {
           teacherId,
           lessonVersion: lesson.version,
           pace: 'own',
-          roomKey: this.options.rooms.freeKey(),
+          roomKey: this.options.rooms.freeKey(LASTING_KEY_LENGTH),
           title: lesson.file.title,
           phase: 'running',
           room: writeRoomState(askedInAll(prepareLesson(lesson.file), 'running')),
@@ -84,6 +85,7 @@ export class OwnRooms {
 
   /** The lesson that a key opens, if pupils may come in by key. */
   byKey(pictures: readonly KeyPicture[]): OwnRoom | undefined {
+    if (pictures.length !== LASTING_KEY_LENGTH) return undefined;
     const id = this.options.rooms.queries.sessionIdByKey(pictures.join(' '));
     const room = id === undefined ? undefined : this.find(id);
     return room?.isByKey ? room : undefined;
@@ -120,7 +122,8 @@ export class OwnRooms {
     this.own.change(sessionId, change);
     if (frame.endedAtMs !== null) {
       const room = writeRoomState(askedInAll(frame.lesson, 'running'));
-      this.own.setEnded(sessionId, { endedAtMs: null, roomKey: this.options.rooms.freeKey(), room });
+      this.own.setEnded(sessionId, { endedAtMs: null, room });
+      this.renewShortKeys(); // of one that ended before keys stayed
     }
     this.find(sessionId)?.change(next);
     return this.detail(sessionId, teacherId);
@@ -148,6 +151,7 @@ export class OwnRooms {
 
   /** Ends every lesson whose last day is over. Returns how many. */
   endOver(): number {
+    this.renewShortKeys();
     const over = this.own.over(dayOf(this.options.nowMs()));
     for (const { id } of over) this.endFrame(readSession(this.options.rooms.queries, id)!);
     return over.length;
@@ -191,6 +195,21 @@ export class OwnRooms {
     }
   }
 
+  /** Lessons that were given out with four pictures, before there were six, get new ones. */
+  private renewShortKeys(): void {
+    const { rooms } = this.options;
+    for (const { id, roomKey } of this.own.openKeys()) {
+      if (roomKey?.split(' ').length !== LASTING_KEY_LENGTH) this.own.setKey(id, rooms.freeKey(LASTING_KEY_LENGTH));
+    }
+  }
+
+  /** Gives a pupil's place up on the device that has it, so that the pupil can come in by key on another one. @throws CoreError NOT_FOUND, PUPIL_UNKNOWN */
+  free(sessionId: string, teacherId: string, pupilId: string): OwnPaceDetail {
+    this.mustOwn(sessionId, teacherId);
+    this.find(sessionId)?.free(pupilId);
+    return this.detail(sessionId, teacherId);
+  }
+
   private mustOwn(sessionId: string, teacherId: string) {
     this.options.rooms.head(sessionId, teacherId);
     const given = this.own.find(sessionId);
@@ -205,7 +224,7 @@ export class OwnRooms {
   private endFrame({ id, lesson }: SessionFrame): void {
     const room = this.find(id);
     const endedAtMs = this.options.nowMs();
-    this.own.setEnded(id, { endedAtMs, roomKey: null, room: writeRoomState(askedInAll(lesson, 'ended')) });
+    this.own.setEnded(id, { endedAtMs, room: writeRoomState(askedInAll(lesson, 'ended')) });
     if (!room) return;
     this.forget(room);
     room.close();

@@ -59,6 +59,12 @@ export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, findDes
     own.write(request.params.id, requireTeacher(request).id, request.body.pupilId, request.body.line.trim()),
   );
 
+  app.post(
+    '/api/own-pace/:id/places/:pupilId/free',
+    { schema: { params: Type.Object({ id: Type.String(), pupilId: Type.String() }), response: { 200: OwnPaceDetail } } },
+    (request) => own.free(request.params.id, requireTeacher(request).id, request.params.pupilId),
+  );
+
   app.post('/api/own-pace/:id/end', { schema: { params: Params, response: { 200: OwnPaceDetail } } }, (request) =>
     own.end(request.params.id, requireTeacher(request).id),
   );

@@ -75,8 +75,19 @@ export function ownPaceQueries(db: Db) {
         .where(and(isNull(liveSession.endedAtMs), lt(ownPace.lastDay, today)))
         .all(),
 
-    /** Opens a session again, under a new key, or ends it. */
-    setEnded: (sessionId: string, ended: { readonly endedAtMs: number | null; readonly roomKey: string | null; readonly room: string }) =>
+    /** Lessons that are open, with their keys. */
+    openKeys: () =>
+      db
+        .select({ id: ownPace.sessionId, roomKey: liveSession.roomKey })
+        .from(ownPace)
+        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+        .where(isNull(liveSession.endedAtMs))
+        .all(),
+
+    setKey: (sessionId: string, roomKey: string) => db.update(liveSession).set({ roomKey }).where(eq(liveSession.id, sessionId)).run(),
+
+    /** Opens a session again, or ends it. Its key stays its own. */
+    setEnded: (sessionId: string, ended: { readonly endedAtMs: number | null; readonly room: string }) =>
       db
         .update(liveSession)
         .set({ ...ended, phase: ended.endedAtMs === null ? 'running' : 'ended' })

@@ -1,7 +1,6 @@
 import { CoreError, dayOf, daysOn, sameJson } from '@zeitpunkt/core';
 import { DaysFound, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
@@ -61,9 +60,8 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, work, req
   });
 
   takesFiles(app);
-  // Whoever is not signed in is sent away before so large a body is read.
-  const onRequest = async (request: FastifyRequest) => void requireTeacher(request);
-  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES, onRequest }, (request) => {
+  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES }, (request) => {
+    requireTeacher(request);
     const today = dayOf(nowMs());
     return work.ask('calendar', fileOf(request), daysOn(today, -DAYS_BACK), daysOn(today, DAYS_ON));
   });

@@ -27,8 +27,6 @@ export const questionsPlugin: Feature<QuestionsOptions> = async (app, { store, w
     {
       schema: { params: Params, response: { 200: QuestionsFound } },
       bodyLimit: PACKAGE_BYTES,
-      // Whoever is not signed in is sent away before so large a body is read.
-      onRequest: async (request) => void requireTeacher(request),
     },
     (request) => {
       const row = ownLesson(store.db, requireTeacher(request).id, (request.params as { id: string }).id);

@@ -1,12 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import {
-  CoreError,
-  correctedMark,
-  SECONDS_PER_HALF_DAY,
-  kindOf,
-  wordingsOf,
-  writeMark,
-} from '@zeitpunkt/core';
+import { CoreError, correctedMark, SECONDS_PER_HALF_DAY, kindOf, wordingsOf, writeMark } from '@zeitpunkt/core';
 import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { Work } from '../../work/work.js';

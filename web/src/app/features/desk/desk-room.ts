@@ -94,7 +94,7 @@ const PARTS = {
       </main>
       <zp-confirm #leaving heading="Leave the room?" yes="Leave" no="Stay" (confirmed)="store.leave()">
         @if (view.own) {
-          <p>You can come back with your card or the four pictures, and go on where you stopped.</p>
+          <p>You can come back with your card, and go on where you stopped.</p>
         } @else {
           <p>{{ view.phase === 'ended' ? 'This lesson is over.' : 'You can come in again with the four pictures.' }}</p>
         }

@@ -56,9 +56,29 @@ test('typed names: a wrong one is named, too few are counted, and short beginnin
   await go('boat castle');
   expect(alert()).toContain('There is no picture “castle”.');
   await go('boat lamp');
-  expect(alert()).toBe('A room key has 4 pictures; 2 came.');
+  expect(alert()).toBe('A room key has 4 pictures, that of a lesson to do alone 6; 2 came.');
   await go('boat la pu ank'.replace('ank', 'anch'));
   expect(server.sent(ROOM)).toEqual([{ roomKey: ['boat', 'lamp', 'puffin', 'anchor'] }]);
+});
+
+test('the six pictures of a lesson to do alone are six, though four of them led nowhere', async () => {
+  server.on(ROOM, new Refusal('ROOM_KEY_UNKNOWN', 'No room has these four pictures in this order.'));
+  const { press, alert } = await open();
+  await press('boat', 'lamp', 'shell', 'star');
+  expect(alert()).toContain('No room has these four pictures');
+  await press('There are six pictures');
+  server.on(ROOM, room('Quill'));
+  await press('drum', 'kite');
+  expect(server.sent(ROOM).at(-1)).toEqual({ roomKey: ['boat', 'lamp', 'shell', 'star', 'drum', 'kite'] });
+});
+
+test('where the door is crowded with wrong pictures, one has knocked by coming', async () => {
+  server.on(ROOM, new Refusal('DOOR_CROWDED', 'Your teacher opens the door to you.'));
+  server.on('POST /api/desk/knock', undefined);
+  const { press, find } = await open();
+  await press('boat', 'lamp', 'shell', 'star');
+  expect(server.sent('POST /api/desk/knock')).toMatchObject([{ roomKey: ['boat', 'lamp', 'shell', 'star'] }]);
+  expect(find.getByText('You have knocked.')).toBeTruthy();
 });
 
 test('a name that was just taken goes from the list; a join whose answer was lost is the same join when tried again', async () => {

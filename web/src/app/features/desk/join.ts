@@ -12,7 +12,7 @@ import {
 } from '@angular/core';
 import type { DeskView, KnockAnswer, RoomFound } from '@zeitpunkt/contract';
 import type { KeyPicture as PictureName } from '@zeitpunkt/core';
-import { KEY_LENGTH, KEY_PICTURES, readPictures } from '@zeitpunkt/core/live/room-key';
+import { KEY_LENGTH, KEY_PICTURES, LASTING_KEY_LENGTH, readPictures } from '@zeitpunkt/core/live/room-key';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { KeyPicture } from '../../ui/key-picture';
@@ -24,7 +24,7 @@ const UNHEARD_MS = 45_000;
 /** While the server cannot be reached, coming in is tried again so often. */
 const RETRY_MS = 2000;
 
-/** Coming in: four pictures in order, touched or typed, then one's own name. */
+/** Coming in: four pictures in order, or six of a lesson to do alone, touched or typed, then one's own name. */
 @Component({
   selector: 'zp-join',
   imports: [KeyPicture],
@@ -38,7 +38,10 @@ export class Join {
   readonly joined = output<DeskView>();
 
   protected readonly pictures = KEY_PICTURES;
-  protected readonly places = Array.from({ length: KEY_LENGTH }, (_, place) => place);
+  /** How many pictures there are: more where a lesson stays open for days. */
+  protected readonly length = signal(KEY_LENGTH);
+  protected readonly isLasting = computed(() => this.length() === LASTING_KEY_LENGTH);
+  protected readonly places = computed(() => Array.from({ length: this.length() }, (_, place) => place));
   protected readonly key = signal<readonly PictureName[]>([]);
   protected readonly room = signal<RoomFound | null>(null);
   protected readonly busy = signal(false);
@@ -111,13 +114,23 @@ export class Join {
 
   protected press(picture: PictureName): void {
     // Four that led nowhere are begun anew at once; four that are just being tried are not touched.
-    if (this.key().length >= KEY_LENGTH && !this.closed()) return;
-    this.setKey(this.key().length >= KEY_LENGTH ? [picture] : [...this.key(), picture]);
+    const isWhole = this.key().length >= this.length();
+    if (isWhole && !this.closed()) return;
+    this.setKey(isWhole ? [picture] : [...this.key(), picture]);
+  }
+
+  /** There are six pictures, or four after all: those that are chosen stay. */
+  protected changeLength(): void {
+    this.length.set(this.isLasting() ? KEY_LENGTH : LASTING_KEY_LENGTH);
+    this.closed.set(false);
+    this.said.set(null);
+    if (this.key().length >= this.length()) this.setKey(this.key().slice(0, this.length()));
   }
 
   protected readTyped(text: string): void {
     const { pictures, unknown } = readPictures(text);
-    this.key.set(pictures.slice(0, KEY_LENGTH));
+    if (pictures.length > KEY_LENGTH) this.length.set(LASTING_KEY_LENGTH);
+    this.key.set(pictures.slice(0, this.length()));
     this.said.set(unknown && unknown.length > 2 && !text.endsWith(unknown) ? `There is no picture “${unknown}”.` : null);
   }
 
@@ -125,7 +138,8 @@ export class Join {
     event.preventDefault();
     const { pictures, unknown } = readPictures(this.typedBox()?.nativeElement.value ?? '');
     if (unknown) this.said.set(`There is no picture “${unknown}”. The pictures are: ${KEY_PICTURES.join(', ')}.`);
-    else if (pictures.length !== KEY_LENGTH) this.said.set(`A room key has ${KEY_LENGTH} pictures; ${pictures.length} came.`);
+    else if (pictures.length !== KEY_LENGTH && pictures.length !== LASTING_KEY_LENGTH)
+      this.said.set(`A room key has ${KEY_LENGTH} pictures, that of a lesson to do alone ${LASTING_KEY_LENGTH}; ${pictures.length} came.`);
     else void this.find(pictures);
   }
 
@@ -175,7 +189,7 @@ export class Join {
     this.said.set(null);
     const box = this.typedBox()?.nativeElement;
     if (box) box.value = key.join(' ');
-    if (key.length === KEY_LENGTH) void this.find(key);
+    if (key.length === this.length()) void this.find(key);
   }
 
   private async find(key: readonly PictureName[]): Promise<void> {
@@ -198,6 +212,8 @@ export class Join {
       const isLost = error instanceof ApiProblem && error.lineLost;
       this.closed.set(error instanceof ApiProblem && error.code === 'ROOM_KEY_UNKNOWN');
       this.said.set(isLost ? 'There is no line just now. Wait a moment: it goes on by itself.' : sentenceOf(error));
+      // So many wrong pictures come from here that the teacher opens to whoever is new: to be here is to knock.
+      if (error instanceof ApiProblem && error.code === 'DOOR_CROWDED') void this.knock();
       if (isLost) this.retry = window.setTimeout(() => void this.tryTo(work), RETRY_MS);
     } finally {
       this.busy.set(false);

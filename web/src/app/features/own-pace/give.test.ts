@@ -38,7 +38,7 @@ async function open(takes: readonly Take[] = [], address: object = {}) {
   return { ...screen, server, went, tick };
 }
 
-test('unless something else is said it is given to the whole class for a week, by card or pictures, and then looked on at', async () => {
+test('unless something else is said it is given to the whole class for a week, by card, and then looked on at', async () => {
   const { press, server, went, page } = await open();
   expect(textOf(page)).toContain('Nothing is recorded for this lesson');
   await press('Give it to 3 pupils');
@@ -51,7 +51,7 @@ test('unless something else is said it is given to the whole class for a week, b
       pupilIds: null,
       firstDay: TODAY,
       lastDay: daysOn(TODAY, 7),
-      byKey: true,
+      byKey: false,
       voice: false,
     },
   ]);

@@ -69,11 +69,11 @@ const USUAL_DAYS = 7;
             <legend>How they come in</legend>
             <label><input type="radio" name="way" [checked]="!byKey()" (change)="byKey.set(false)" /> by join card alone</label>
             <label
-              ><input type="radio" name="way" [checked]="byKey()" (change)="byKey.set(true)" /> by join card or by four pictures and their
+              ><input type="radio" name="way" [checked]="byKey()" (change)="byKey.set(true)" /> by join card or by six pictures and their
               name</label
             >
             @if (byKey()) {
-              <p class="facts">Whoever has the four pictures can answer under any name of the class; cards are safer.</p>
+              <p class="facts">Whoever has the six pictures can come in under any name that has not begun yet; cards are safer.</p>
             }
             @if (!byKey() && withoutCard()) {
               <p class="facts">
@@ -157,7 +157,7 @@ export class Give {
   protected readonly chosen = signal<ReadonlySet<string>>(new Set());
   protected readonly firstDay = signal<string>(this.today);
   protected readonly lastDay = signal<string>(daysOn(this.today, USUAL_DAYS));
-  protected readonly byKey = signal(true);
+  protected readonly byKey = signal(false);
   protected readonly voice = signal(true);
   /** Steps at which something is said, and those of them that have a take which fits. */
   protected readonly spoken = signal(0);

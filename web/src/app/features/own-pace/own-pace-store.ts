@@ -94,6 +94,9 @@ export const OwnPaceStore = signalStore(
       change: (change: OwnPaceChange) => take('/change', change, 'Kept.'),
       write: (pupilId: string | null, text: string) =>
         take('/line', { pupilId, line: text }, text === '' ? 'The line is taken away.' : 'They see it at once, and when they come in.'),
+      /** Gives a pupil's place up where it is, so that another device can have it. */
+      free: (pupilId: string, name: string) =>
+        take(`/places/${pupilId}/free`, undefined, `${name} can come in on another device now, by the six pictures.`),
       end: () => take('/end', undefined, 'It is over: nobody can go on with it.'),
       stop: () => line?.close(),
     };
