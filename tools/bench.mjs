@@ -16,6 +16,7 @@ const all = [
   'wall-frames',
   'teacher-walk',
   'live-answers',
+  'beside',
   'own-pace',
   'faults',
   'insight',
@@ -26,7 +27,7 @@ const all = [
 // Ten minutes long, so only when it is named.
 const onDemand = ['live-memory'];
 const wanted = process.argv.slice(2).length ? process.argv.slice(2) : all;
-for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'year-server', 'load-client'])
+for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'year-server', 'beside-server', 'load-client'])
   await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 await bundleForPage('bench/src/video-floor.worker.ts', `${OUT}/video-floor.worker.js`);
 for (const name of wanted) {

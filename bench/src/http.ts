@@ -8,12 +8,23 @@ export class Client {
   cookie = '';
   constructor(private readonly port: number) {}
 
-  send<Reply>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<Reply> {
+  async send<Reply>(method: 'GET' | 'POST', path: string, body?: unknown): Promise<Reply> {
     const payload = body === undefined ? undefined : JSON.stringify(body);
+    const text = (await this.bytes(method, path, payload)).toString();
+    return (text ? JSON.parse(text) : undefined) as Reply;
+  }
+
+  /** Sends a file, as a teacher chooses one. */
+  file(path: string, bytes: Buffer): Promise<Buffer> {
+    return this.bytes('POST', path, bytes, 'application/octet-stream');
+  }
+
+  /** What a request is answered with, as it is. */
+  bytes(method: 'GET' | 'POST', path: string, payload?: string | Buffer, type = 'application/json'): Promise<Buffer> {
     return new Promise((resolve, reject) => {
       const headers = {
         cookie: this.cookie,
-        ...(payload ? { 'content-type': 'application/json', 'content-length': Buffer.byteLength(payload) } : {}),
+        ...(payload ? { 'content-type': type, 'content-length': Buffer.byteLength(payload) } : {}),
       };
       const sent = request({ agent, host: '127.0.0.1', port: this.port, method, path, headers }, (reply) => {
         const set = reply.headers['set-cookie'];
@@ -21,9 +32,9 @@ export class Client {
         const chunks: Buffer[] = [];
         reply.on('data', (chunk: Buffer) => chunks.push(chunk));
         reply.on('end', () => {
-          const text = Buffer.concat(chunks).toString();
-          if ((reply.statusCode ?? 500) >= 300) reject(new Error(`${method} ${path}: ${reply.statusCode} ${text}`));
-          else resolve((text ? JSON.parse(text) : undefined) as Reply);
+          const whole = Buffer.concat(chunks);
+          if ((reply.statusCode ?? 500) >= 300) reject(new Error(`${method} ${path}: ${reply.statusCode} ${whole.toString()}`));
+          else resolve(whole);
         });
       });
       sent.on('error', reject);

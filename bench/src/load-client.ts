@@ -11,8 +11,8 @@ export interface LoadSpec {
   readonly port: number;
   readonly pupils: readonly { readonly path: string; readonly cookie: string; readonly deskPath: string }[];
   readonly walls: readonly { readonly path: string; readonly cookie: string }[];
-  /** JSON of an answer; ID stands where its id comes. */
-  readonly answer: string;
+  /** JSON of different answers; ID stands where the id comes. */
+  readonly answers: readonly string[];
 }
 
 export type LoadOrder =
@@ -79,6 +79,16 @@ function watchDesks(): void {
   lastHeardMs = new Promise((resolve) => (heardAll = resolve));
 }
 
+/** The numbers below one in a random order. */
+function shuffled(count: number): number[] {
+  const all = Array.from({ length: count }, (_, index) => index);
+  for (let left = count - 1; left > 0; left--) {
+    const at = Math.floor(Math.random() * (left + 1));
+    [all[left], all[at]] = [all[at]!, all[left]!];
+  }
+  return all;
+}
+
 let answersMade = 0;
 /** An id like those that devices make. */
 function nextId(): string {
@@ -90,10 +100,14 @@ function nextId(): string {
 /** Sends answers at their moments, each as soon as its pupil's socket is free. */
 async function load(count: number, momentMs: (index: number) => number): Promise<Load> {
   seen = new Map();
+  // Pupils of all rooms in no order, each with an answer of their own.
+  const order = shuffled(spec.pupils.length);
   const answers = Array.from({ length: count }, (_, index) => {
     const id = nextId();
-    const { path, cookie } = spec.pupils[index % spec.pupils.length]!;
-    return { id, bytes: RawHttp.post(path, cookie, spec.answer.replace('ID', id)) };
+    const pupil = order[index % order.length]!;
+    const { path, cookie } = spec.pupils[pupil]!;
+    const answer = spec.answers[Math.floor(Math.random() * spec.answers.length)]!;
+    return { id, pupil, bytes: RawHttp.post(path, cookie, answer.replace('ID', id)) };
   });
   const [sentAt, ackMs] = [new Float64Array(count), new Float64Array(count)];
   const start = performance.now() + 20;
@@ -103,7 +117,7 @@ async function load(count: number, momentMs: (index: number) => number): Promise
   const send = (index: number) => {
     // Behind an answer of the same pupil the clock runs from the moment it should have gone out.
     sentAt[index] = start + momentMs(index);
-    pupils[index % pupils.length]!.send(answers[index]!.bytes, (status) => {
+    pupils[answers[index]!.pupil]!.send(answers[index]!.bytes, (status) => {
       if (status !== 200) throw new Error(`An answer came back with ${status}.`);
       ackMs[index] = performance.now() - sentAt[index]!;
       acknowledged += 1;

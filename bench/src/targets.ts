@@ -5,7 +5,14 @@ import { Client } from './http.js';
 import type { Load, LoadOrder, LoadSpec } from './load-client.js';
 
 const ROOM_SIZE = 30;
-const ANSWER = { id: 'ID', askingId: 'q1', response: { kind: 'read-dial', hour: '8', minute: '30' }, responseTimeMs: 4200, waitedMs: 12 };
+/** What a class answers to half past seven: right, and wrong in the ways that are usual. */
+const SAID = ['7:30', '07:30', '8:30', '6:38', '7:6', '6:07', '7:35', '12:30', '1:30', null];
+const ANSWERS = SAID.map((said, index) => {
+  const [hour, minute] = said?.split(':') ?? [];
+  const response = said === null ? { kind: 'not-sure' } : { kind: 'read-dial', hour, minute };
+  return { id: 'ID', askingId: 'q1', response, responseTimeMs: 2600 + 700 * index, waitedMs: index };
+});
+const TEXTS = ANSWERS.map((answer) => JSON.stringify(answer));
 
 /** A server in its process, and a client in another that loads it: desks and walls have their lines open. */
 export class Target {
@@ -74,7 +81,7 @@ export async function floorTarget(pupilCount: number): Promise<Target> {
   const walls = rooms.map((room) => ({ path: `/wall/${room}`, cookie: '' }));
   const client = new Client(port);
   const open = rooms.map((room) => () => client.send('POST', `/open/${room}`));
-  return Target.of(server, { port, pupils, walls, answer: JSON.stringify(ANSWER) }, open);
+  return Target.of(server, { port, pupils, walls, answers: TEXTS }, open);
 }
 
 interface Detail {
@@ -117,10 +124,12 @@ export async function zeitpunktTarget(pupilCount: number): Promise<Target> {
     const detail = await openRoom(spare);
     const room = await openFirstQuestion(teacher, detail);
     const desks = await Promise.all(detail.pupils.map(({ id }) => join(detail, id)));
-    await Promise.all(desks.map((desk) => desk.send('POST', '/api/desk/responses', { ...ANSWER, id: randomUUID() })));
+    await Promise.all(desks.map((desk) => desk.send('POST', '/api/desk/responses', { ...ANSWERS[0], id: randomUUID() })));
     await room.end();
   };
-  const spec = { port, pupils, walls, answer: JSON.stringify(ANSWER) };
+  // As after a restart: what was opened is read back.
+  await server.ask<unknown>({ type: 'restart' });
+  const spec = { port, pupils, walls, answers: TEXTS };
   return Target.of(
     server,
     spec,

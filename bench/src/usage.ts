@@ -2,7 +2,8 @@ import type { Usage, UsageOrder } from './child.js';
 
 /** Tells whoever started this process what it has used, when asked, and first that it is ready. */
 export function tellUsage(ready: object): void {
-  process.on('message', ({ collect }: UsageOrder) => {
+  process.on('message', ({ type, collect }: UsageOrder) => {
+    if (type !== 'usage') return;
     // Only when it is asked for: it also throws compiled code away, and the next answers would be slower for it.
     if (collect) globalThis.gc?.();
     const { user, system } = process.cpuUsage();

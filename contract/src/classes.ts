@@ -22,6 +22,10 @@ export type ClassSummary = Data<typeof ClassSummary>;
 export const ClassList = Type.Array(ClassSummary);
 
 /** A new class; the id is made by whoever adds it, so that a repeated request adds one. */
+/** From when to when the server's clock leapt, where a teacher has to say that the day is right. */
+export const ClockLeap = Exact({ leap: Nullable(Exact({ fromMs: AtMs, toMs: AtMs })) });
+export type ClockLeap = Data<typeof ClockLeap>;
+
 export const ClassAdd = Exact({ id: Uuid, name: ShortText });
 export type ClassAdd = Data<typeof ClassAdd>;
 

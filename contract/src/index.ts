@@ -9,6 +9,7 @@ export {
   CardsMade,
   CardsWish,
   ClassAdd,
+  ClockLeap,
   ClassChange,
   ClassDetail,
   ClassList,

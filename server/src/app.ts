@@ -9,6 +9,9 @@ import { LoginLines } from './features/auth/login-lines.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { staffPlugin } from './features/auth/staff-plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
+import { deleteWhatIsOld } from './features/classes/retention.js';
+import { clockPlugin } from './features/clock/plugin.js';
+import { SchoolClock } from './features/clock/school-clock.js';
 import { deletePupil, insertClass, insertPupils, mustBeFree, ownClass, pupilOfCard, pupilsOf } from './features/classes/queries.js';
 import { archivePlugin } from './features/archive/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
@@ -30,7 +33,7 @@ import { questionsPlugin } from './features/questions/plugin.js';
 import { resultsPlugin } from './features/results/plugin.js';
 import { reviewPlugin } from './features/review/plugin.js';
 import { simulatedPlugin } from './features/simulated/plugin.js';
-import { voicePlugin } from './features/voice/plugin.js';
+import { deleteOldRecordings, voicePlugin } from './features/voice/plugin.js';
 import { takesOf } from './features/voice/queries.js';
 import { FailedTries } from './http/failed-tries.js';
 import type { DataTypeProvider } from './http/feature.js';
@@ -96,7 +99,14 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const keyTries = new FailedTries(limits.roomKey, nowMs);
   const lastingTries = new FailedTries(limits.lastingKey, nowMs);
   const pupils = (classId: string) => pupilsOf(store.db, classId);
-  const rooms = new RoomDirectory({ store, work, nowMs, pupilsOf: pupils, wrongKeys: () => keyTries.wrongLately });
+  const rooms = new RoomDirectory({
+    store,
+    work,
+    nowMs,
+    mostAttempts: limits.attempts,
+    pupilsOf: pupils,
+    wrongKeys: () => keyTries.wrongLately,
+  });
   const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
@@ -147,10 +157,20 @@ async function registerOthers(
     rooms.classChanged(classId, merged);
     own.classChanged(classId, merged);
   };
+  const clock = new SchoolClock(store.db, nowMs);
+  await app.register(clockPlugin, {
+    clock,
+    requireTeacher: guard.require,
+    tidy: () => {
+      deleteWhatIsOld(store, nowMs());
+      deleteOldRecordings(store, nowMs(), (lessonId) => own.takesChanged(lessonId));
+    },
+  });
   await app.register(staffPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(classesPlugin, {
     store,
     work,
+    clock,
     requireTeacher: guard.require,
     nowMs,
     onChanged: classChanged,
@@ -201,7 +221,7 @@ async function registerOthers(
   await app.register(paperPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
   await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });
-  await app.register(ownPacePlugin, { own, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
+  await app.register(ownPacePlugin, { own, clock, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
     mustBeFree(store.db, classId, name, id);
     insertPupils(store.db, classId, [{ id, name, reference: null }]);

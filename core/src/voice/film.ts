@@ -6,8 +6,8 @@ import { chaptersOf, type Chapter } from './chapters.js';
 import type { Cue, Take } from './take.js';
 import { takeFor } from './takes-of.js';
 
-/** How a question is waited for in a film: with a countdown, or with a card that asks to stop the film. */
-export type ThinkAs = 'countdown' | 'card';
+/** How a question is waited for in a film: as the script says, always with a countdown, or always with a card that asks to stop the film. */
+export type ThinkAs = 'script' | 'countdown' | 'card';
 
 /** A step in a film. */
 export interface Shot {
@@ -42,7 +42,7 @@ export function filmOf(lesson: Lesson, takes: readonly Take[], thinkAs: ThinkAs)
   let startMs = 0;
   const shots = prepared.steps.map((step): Shot => {
     const take = takeFor(prepared, step, takes);
-    const durationMs = durationOf(prepared, step, take, thinkAs);
+    const durationMs = durationOf(prepared, step, take);
     const shot = { step, startMs, durationMs, take };
     startMs += durationMs;
     return shot;
@@ -52,6 +52,7 @@ export function filmOf(lesson: Lesson, takes: readonly Take[], thinkAs: ThinkAs)
 }
 
 function waitingAs(lesson: Lesson, thinkAs: ThinkAs): Lesson {
+  if (thinkAs === 'script') return lesson;
   const beats = lesson.beats.map((beat) => {
     if (beat.kind !== 'think') return beat;
     const { stops: _stops, ...counts } = beat;
@@ -60,9 +61,9 @@ function waitingAs(lesson: Lesson, thinkAs: ThinkAs): Lesson {
   return { ...lesson, beats };
 }
 
-function durationOf(prepared: PreparedLesson, step: Step, take: Take | null, thinkAs: ThinkAs): number {
+function durationOf(prepared: PreparedLesson, step: Step, take: Take | null): number {
   const spokenMs = take ? take.durationMs + BREATH_MS : 0;
-  if (step.beat.kind === 'think') return Math.max(spokenMs, thinkAs === 'card' ? CARD_MS : step.beat.seconds * 1000);
+  if (step.beat.kind === 'think') return Math.max(spokenMs, step.beat.stops ? CARD_MS : step.beat.seconds * 1000);
   return take ? Math.max(spokenMs, motionMs(prepared, step.ref)) : step.durationMs;
 }
 

@@ -40,6 +40,7 @@ test('every table is strict, and a commit is flushed to the disk', () => {
     'recording',
     'response',
     'saved_dial',
+    'school_clock',
     'session_event',
     'sheet',
     'sheet_copy',

@@ -30,28 +30,61 @@ async function openSchool(file: string) {
     expect([path, reply.statusCode, reply.statusCode === 200 ? '' : reply.body]).toEqual([path, 200, '']);
     return reply.json();
   };
-  return { teacher, get, close };
+  const text = async (path: string) => (await teacher.send('GET', path)).body;
+  return { teacher, get, text, close };
 }
 
-test.each(readdirSync(FOLDER))('the school of %s is read: lessons, dials, every session, and its rooms go on', async (file) => {
-  const { teacher, get, close } = await openSchool(file);
-  for (const { id, problem } of await get('/api/lessons')) {
-    expect(problem).toBeNull();
-    await get(`/api/lessons/${id}`);
-  }
-  for (const dial of await get('/api/dials'))
-    expect(dial).toMatchObject({ problem: null, build: { layers: { ring24: expect.any(Boolean) } } });
-  const sessions = await get('/api/sessions');
-  expect(sessions.length).toBeGreaterThan(0);
-  for (const { id, title, phase } of sessions) {
-    const detail = await get(`/api/sessions/${id}`);
-    expect(detail).toMatchObject({ lesson: { title }, live: { room: { phase } }, unreadable: [] });
-    if (phase !== 'running') continue;
-    const end = { id: '99999999-9999-4999-8999-999999999999', command: { type: 'end' } };
-    expect((await teacher.send('POST', `/api/sessions/${id}/commands`, end)).json()).toMatchObject({ room: { phase: 'ended' } });
-  }
-  await close();
+test('there is a school of every version of the tables', () => {
+  const migrations = readdirSync(MIGRATIONS).filter((name) => name.endsWith('.sql'));
+  expect(readdirSync(FOLDER).sort()).toEqual(migrations.map((name) => `${name.slice(0, 4)}.sql`).sort());
 });
+
+test.each(readdirSync(FOLDER))(
+  'the school of %s is read, and taught from: lessons, plans, rooms, own pace, review, voice, paper, results',
+  async (file) => {
+    const { teacher, get, text, close } = await openSchool(file);
+    for (const { id, pupilCount } of await get('/api/classes')) {
+      await get(`/api/classes/${id}/plan`);
+      await get(`/api/classes/${id}/notes`);
+      await get(`/api/classes/${id}/mastery`);
+      const lines = (await text(`/api/classes/${id}/answers`))
+        .trim()
+        .split('\n')
+        .map((line) => JSON.parse(line).line);
+      expect(lines.filter((line) => line === 'unreadable')).toEqual([]);
+      const csv = await text(`/api/classes/${id}/results.csv`);
+      expect([pupilCount > 0, csv.split('\r\n').length > 2]).toEqual([true, true]);
+      const back = await teacher.send('POST', `/api/classes/${id}/results/look`, Buffer.from(csv), {
+        'content-type': 'application/octet-stream',
+      });
+      expect(back.json()).toMatchObject({ added: 0, newPupils: [] });
+    }
+    for (const { id, problem } of await get('/api/lessons')) {
+      expect(problem).toBeNull();
+      await get(`/api/lessons/${id}`);
+      await get(`/api/lessons/${id}/recording`);
+      for (const sheet of (await get(`/api/lessons/${id}/sheets`)).sheets) await get(`/api/sheets/${sheet.id}`);
+    }
+    for (const dial of await get('/api/dials'))
+      expect(dial).toMatchObject({ problem: null, build: { layers: { ring24: expect.any(Boolean) } } });
+    const sessions = await get('/api/sessions');
+    expect(sessions.length).toBeGreaterThan(0);
+    for (const { id, title, phase, pace } of sessions) {
+      const detail = await get(`/api/sessions/${id}`);
+      await get(`/api/sessions/${id}/sheet`);
+      if (pace === 'own') {
+        const { live, roomKey } = await get(`/api/own-pace/${id}`);
+        expect(live.places.length).toBeGreaterThan(0);
+        if (live.byKey && live.endedAtMs === null) expect(roomKey).toHaveLength(6);
+      }
+      expect(detail).toMatchObject({ lesson: { title }, live: { room: { phase } }, unreadable: [] });
+      if (phase !== 'running' || pace === 'own') continue;
+      const end = { id: '99999999-9999-4999-8999-999999999999', command: { type: 'end' } };
+      expect((await teacher.send('POST', `/api/sessions/${id}/commands`, end)).json()).toMatchObject({ room: { phase: 'ended' } });
+    }
+    await close();
+  },
+);
 
 test('the rooms of version 0001 stand where they stood, with their questions and answers', async () => {
   const { get, close } = await openSchool('0001.sql');

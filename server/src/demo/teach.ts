@@ -9,6 +9,7 @@ import { pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import type { LiveRoom } from '../features/live/live-room.js';
 import { RoomDirectory } from '../features/live/room-directory.js';
+import { DEFAULT_LIMITS } from '../http/limits.js';
 import { newToken, tokenHash } from '../http/tokens.js';
 import { ABSENT, DROPPED, LATE, ON_PAPER, profileAfter } from './story.js';
 
@@ -30,7 +31,14 @@ export interface TeachOnce {
 /** Rooms by a clock that the demo turns. */
 export function roomsAt(store: Store, nowMs: () => number): RoomDirectory {
   const work = workInPlace(heavyTasks(store));
-  return new RoomDirectory({ store, work, nowMs, pupilsOf: (classId) => pupilsOf(store.db, classId), wrongKeys: () => 0 });
+  return new RoomDirectory({
+    store,
+    work,
+    nowMs,
+    mostAttempts: DEFAULT_LIMITS.attempts,
+    pupilsOf: (classId) => pupilsOf(store.db, classId),
+    wrongKeys: () => 0,
+  });
 }
 
 /** Teaches a lesson from beginning to end with simulated pupils, through the same room that real pupils use. */

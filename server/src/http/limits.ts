@@ -6,6 +6,8 @@ export interface Limits {
   readonly roomKey: TriesLimits;
   /** Keys of what stays open for days. */
   readonly lastingKey: TriesLimits;
+  /** So often a pupil may answer one question: each time costs a place on the disk, and nobody changes their mind so often. */
+  readonly attempts: number;
   readonly deskBodyBytes: number;
   readonly teacherBodyBytes: number;
   /** A lesson of 300 beats, most of them demonstrations with every layer set and some free ink, is about 1.5 MB. */
@@ -19,6 +21,7 @@ export const DEFAULT_LIMITS: Limits = {
   roomKey: { perDevice: 12, perAddress: 60, perServer: 300, turnMs: 1000 },
   // 665,280 keys: at 60 wrong ones an hour, wherever they come from, it takes 462 days to try all of them.
   lastingKey: { perDevice: 12, perAddress: 60, perServer: 60, turnMs: 0, withinMs: 3_600_000 },
+  attempts: 60,
   deskBodyBytes: 8 * 1024,
   teacherBodyBytes: 64 * 1024,
   lessonBodyBytes: 4 * 1024 * 1024,

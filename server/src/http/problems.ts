@@ -148,6 +148,8 @@ function problemOf(error: FastifyError | CoreError, bodyLimit: number | undefine
     case 'FST_ERR_CTP_EMPTY_JSON_BODY':
     case 'FST_ERR_CTP_INVALID_JSON_BODY':
       return { code: 'REQUEST_SHAPE', detail: 'The request’s body is not readable JSON.' };
+    case 'FST_ERR_MAX_PARAM_LENGTH':
+      return { code: 'NOT_FOUND', detail: 'There is nothing under so long a name.' };
     case 'FST_ERR_BAD_URL':
       return { code: 'REQUEST_SHAPE', detail: 'The address of the request is not written as addresses are.' };
     case 'FST_CP_ERR_INVALID_CONTENT':

@@ -5,6 +5,7 @@ import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
+import type { SchoolClock } from '../clock/school-clock.js';
 import { cardRoutes } from './card-routes.js';
 import { pupilRoutes } from './pupil-routes.js';
 import { changeClass, classPupils, classesOf, deleteClass, insertClass, mustOwnClass, ownerOf, recordsOf } from './queries.js';
@@ -14,6 +15,7 @@ import { rosterRoutes } from './roster-routes.js';
 export interface ClassesOptions {
   readonly store: Store;
   readonly work: Work;
+  readonly clock: SchoolClock;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   /** Open rooms follow what changes in their class. */
@@ -22,12 +24,10 @@ export interface ClassesOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
-/** What is kept no longer is looked for so often. */
-const RETENTION_EVERY_MS = 6 * 3600_000;
 
 /** A teacher's classes: made, named, kept for a time, and deleted for good; their pupils, lists and cards in routes of their own. */
 export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
-  const { store, requireTeacher, nowMs, onDeleted } = options;
+  const { store, clock, requireTeacher, nowMs, onDeleted } = options;
   const { db } = store;
   const detail = (teacherId: string, classId: string): ClassDetail => {
     const { id, name, keepDays } = mustOwnClass(db, teacherId, classId);
@@ -37,17 +37,6 @@ export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
   await app.register(pupilRoutes, shared);
   await app.register(rosterRoutes, shared);
   await app.register(cardRoutes, shared);
-
-  const tidy = () => {
-    try {
-      deleteWhatIsOld(store, nowMs());
-    } catch (error) {
-      app.log.error({ err: error }, 'what is old could not be deleted; it is tried again later');
-    }
-  };
-  app.addHook('onReady', async () => tidy());
-  const timer = setInterval(tidy, RETENTION_EVERY_MS).unref();
-  app.addHook('onClose', async () => clearInterval(timer));
 
   app.get('/api/classes', { schema: { response: { 200: ClassList } } }, (request) => classesOf(db, requireTeacher(request).id));
 
@@ -69,7 +58,7 @@ export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
     const teacher = requireTeacher(request);
     const { id } = mustOwnClass(db, teacher.id, request.params.id);
     changeClass(db, id, request.body);
-    if (request.body.keepDays !== undefined) tidy();
+    if (request.body.keepDays !== undefined && clock.look()) deleteWhatIsOld(store, nowMs());
     return detail(teacher.id, id);
   });
 

@@ -11,10 +11,9 @@ export interface AnswersNeeds {
   readonly queries: LiveQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
+  /** So often a pupil may answer one question. */
+  readonly mostAttempts: number;
 }
-
-/** So often a pupil may answer one question: each time costs a place on the disk, and nobody changes their mind so often. */
-const MOST_ATTEMPTS = 60;
 
 /** What a pupil gave to an asking, as far as it is needed while the room is open; the database has every attempt. */
 interface Given {
@@ -98,8 +97,9 @@ export class Answers {
     if (known?.id === post.id) return Promise.resolve(keptAgain(known, pupilId, post));
 
     const own = this.ownOf(pupilId, asking.id);
-    if (own.attempts >= MOST_ATTEMPTS) {
-      throw new CoreError('QUESTION_NOT_OPEN', `This question has had ${MOST_ATTEMPTS} answers from here. The last one of them counts.`);
+    const { mostAttempts } = this.needs;
+    if (own.attempts >= mostAttempts) {
+      throw new CoreError('QUESTION_NOT_OPEN', `This question has had ${mostAttempts} answers from here. The last one of them counts.`);
     }
     const once = this.marks.of(asking, post.response);
     const marked = this.marked(pupilId, post, asking, once, source, (own.attempts += 1));

@@ -40,6 +40,7 @@ export interface RoomNeeds {
   readonly queries: LiveQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
+  readonly mostAttempts: number;
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
   /** A place was given up: its device's token opens nothing any more. */

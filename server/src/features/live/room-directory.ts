@@ -28,6 +28,8 @@ export interface DirectoryOptions {
   readonly nowMs: () => number;
   readonly work: Work;
   readonly pupilsOf: (classId: string) => Pupil[];
+  /** So often a pupil may answer one question. */
+  readonly mostAttempts: number;
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
 }
@@ -45,11 +47,11 @@ export class RoomDirectory {
   readonly needs: RoomNeeds;
 
   constructor(private readonly options: DirectoryOptions) {
-    const { store, nowMs, wrongKeys } = options;
+    const { store, nowMs, wrongKeys, mostAttempts } = options;
     this.queries = liveQueries(store.db);
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
-    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, wrongKeys, onReleased, onEnded };
+    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, mostAttempts, wrongKeys, onReleased, onEnded };
     this.ended = new EndedLessons(this.needs);
   }
 

@@ -20,6 +20,7 @@ beforeEach(async () => {
   rooms = new RoomDirectory({
     store: school.store,
     work,
+    mostAttempts: 60,
     nowMs: () => school.clockMs,
     pupilsOf: (id) => pupilsOf(db, id),
     wrongKeys: () => 0,

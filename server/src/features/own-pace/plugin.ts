@@ -4,12 +4,14 @@ import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { RequireTeacher } from '../auth/guard.js';
+import type { SchoolClock } from '../clock/school-clock.js';
 import type { PinForTeaching } from '../lessons/pin.js';
 import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
 import type { OwnRooms } from './own-rooms.js';
 
 export interface OwnPaceOptions {
   readonly own: OwnRooms;
+  readonly clock: SchoolClock;
   readonly findDesk: FindDesk;
   readonly requireTeacher: RequireTeacher;
   readonly limits: Limits;
@@ -23,10 +25,11 @@ const START_BODY_BYTES = 128 * 1024;
 const OVER_EVERY_MS = 10 * 60_000;
 
 /** Lessons at own pace: given out, looked on at, and gone through by pupils. */
-export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, findDesk, requireTeacher, limits, pinForTeaching }) => {
+export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, clock, findDesk, requireTeacher, limits, pinForTeaching }) => {
   const endOver = () => {
     try {
-      own.endOver();
+      // By a clock that leapt, lessons that are open would be over.
+      if (clock.leap() === null) own.endOver();
     } catch (error) {
       app.log.error({ err: error }, 'lessons that are over could not be ended; it is tried again later');
     }

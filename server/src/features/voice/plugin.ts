@@ -28,7 +28,6 @@ const SOUND_BYTES = 40 * 1024 * 1024;
 const TAKE_BODY_BYTES = 512 * 1024;
 /** Pieces of a take: half an hour in seconds, and then some. */
 const MOST_PIECES = 4000;
-const RETENTION_EVERY_MS = 6 * 3600_000;
 
 const Params = Type.Object({ id: Type.String() });
 const TakeParams = Type.Object({ id: Type.String(), takeId: Type.String() });
@@ -77,17 +76,6 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
     if (!kept) throw new CoreError('TAKE_UNKNOWN', 'The sound of this take has not come whole.');
     return reply.type(kept.mime).header('cache-control', 'no-store').send(kept.sound);
   };
-
-  const tidy = () => {
-    try {
-      deleteOldRecordings(store, nowMs(), (lessonId) => own.takesChanged(lessonId));
-    } catch (error) {
-      app.log.error({ err: error }, 'old recordings could not be deleted; it is tried again later');
-    }
-  };
-  app.addHook('onReady', async () => tidy());
-  const timer = setInterval(tidy, RETENTION_EVERY_MS).unref();
-  app.addHook('onClose', async () => clearInterval(timer));
 
   app.get('/api/lessons/:id/recording', { schema: { params: Params, response: { 200: RecordingDetail } } }, (request) =>
     detail(mustOwnLesson(request, request.params.id)),
@@ -203,7 +191,11 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
 
   app.post('/api/lessons/:id/takes/:takeId/delete', { schema: { params: TakeParams, response: { 200: RecordingDetail } } }, (request) => {
     const { id, lessonId, beatId, step, state } = mustOwnTake(request, request.params);
-    reallyDelete(store, () => (state === 'coming' ? queries.deleteTake(db, id) : queries.deleteStep(db, lessonId, { beatId, step })));
+    reallyDelete(store, () => {
+      queries.deleteTake(db, id);
+      // The one before it is that of its step again: nothing is kept that nobody sees.
+      if (state === 'current') queries.bringBack(db, lessonId, { beatId, step });
+    });
     return changed(lessonId);
   });
 

@@ -149,12 +149,7 @@ export function writeDocument(db: Db, made: Take, state: 'current' | 'before'): 
     .run();
 }
 
-/** Everything that was ever said at a step, or a take alone. */
-export function deleteStep(db: Db, lessonId: string, at: StepRef): void {
-  db.delete(take)
-    .where(and(ofStep(lessonId, at), ne(take.state, 'coming')))
-    .run();
-}
+/** A take alone. */
 export function deleteTake(db: Db, takeId: string): void {
   db.delete(take).where(eq(take.id, takeId)).run();
 }

@@ -161,6 +161,14 @@ test('a take, a recording, and what is kept no longer are gone from the files to
   expect((await teacher.send('POST', at(`takes/${first.id}/delete`))).json().takes).toHaveLength(2);
   expect([inFiles('first take '), inFiles('second take ')]).toEqual([false, true]);
 
+  // A take that is deleted gives its step back to the one before it.
+  const again = await record('b2', secret('another take '));
+  expect((await teacher.send('POST', at(`takes/${again.id}/delete`))).json()).toMatchObject({
+    takes: expect.arrayContaining([expect.objectContaining({ id: second.id })]),
+    before: [],
+  });
+  expect([inFiles('another take '), inFiles('second take ')]).toEqual([false, true]);
+
   const kept = (await teacher.send('POST', at('recording/keep'), { keepDays: 30 })).json();
   expect(kept.deletesAtMs).toBe(school.clockMs + 30 * DAY_MS);
   const told: string[] = [];

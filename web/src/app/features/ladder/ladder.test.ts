@@ -42,6 +42,7 @@ const PLAN = 'GET /api/classes/c1/plan';
 beforeEach(
   () =>
     (server = new FakeServer({
+      'GET /api/clock': { leap: null },
       'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
       [PLAN]: { revision: 0, plan: NEW_PLAN },
       [START]: {},
@@ -52,6 +53,16 @@ beforeEach(
       'GET /api/sessions/s2': { live: { responses: [] } },
     })),
 );
+
+test('a clock that leapt is told with both days, and a teacher says that it is right', async () => {
+  server.on('GET /api/clock', { leap: { fromMs: Date.UTC(2026, 10, 3, 12), toMs: Date.UTC(2027, 11, 8, 12) } });
+  server.on('POST /api/clock/confirm', { leap: null });
+  const { find, press } = await open();
+  expect(find.getByRole('alert').textContent).toMatch(/8 December 2027.*3 November 2026.*Nothing has been deleted/s);
+  await press('Yes, this is the day');
+  expect(find.queryByRole('alert')).toBeNull();
+  expect(server.sent('POST /api/clock/confirm')).toHaveLength(1);
+});
 
 test('a lesson is drafted from rung, minutes and way, and stands first, ready to teach', async () => {
   const { find, page, press, type } = await open([{ ...session, id: 's1', phase: 'ended' }]);

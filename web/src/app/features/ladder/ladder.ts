@@ -22,6 +22,7 @@ import { SavingWord } from '../../ui/saving-word';
 import { TeacherFrame } from '../frame/teacher-frame';
 import { CalendarStrip, type OnTheStrip } from './calendar-strip';
 import { CardsPanel } from './cards-panel';
+import { ClockNotice } from './clock-notice';
 import { DayPanel, type PlanEdit } from './day-panel';
 import { DraftForm } from './draft-form';
 import { LadderStore } from './ladder-store';
@@ -37,6 +38,7 @@ import { SeriesForm } from './series-form';
   imports: [
     CalendarStrip,
     CardsPanel,
+    ClockNotice,
     DatePipe,
     DayMenu,
     DayPanel,

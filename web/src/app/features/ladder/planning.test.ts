@@ -23,6 +23,7 @@ const DRAFT = 'POST /api/lessons';
 let server: FakeServer;
 async function open(plan: ClassPlan, lessons: object[] = LESSONS, sessions: object[] = []) {
   server = new FakeServer({
+    'GET /api/clock': { leap: null },
     'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
     'GET /api/lessons': lessons,
     'GET /api/sessions': sessions,

@@ -17,6 +17,7 @@ jest.mock('./finish-take', () => ({ finishTake: jest.fn(), fetchCutter: async ()
 
 const ID = '11111111-1111-4111-8111-111111111111';
 const TAKES = `/api/lessons/${ID}/takes`;
+const TAKE_ID = '22222222-2222-4222-8222-222222222222';
 const EMPTY: RecordingDetail = { takes: [], before: [], cutOff: [], keepDays: 365, deletesAtMs: null };
 const prepared = prepareLesson({
   title: 'Pier',
@@ -105,6 +106,22 @@ async function open() {
 }
 const kept = () => new TakeStore().takesOf(ID);
 const stay = () => new Promise((resolve) => setTimeout(resolve, 20));
+
+test('a take that is taken away can be brought back for a while; then, or when the place is left, it is deleted for good', async () => {
+  const take = { id: TAKE_ID, at: first.ref, said: 'Good morning.', fingerprint: '', madeAtMs: 0, durationMs: 900, mime: 'audio/webm', cues: [], cuesEdited: false, generated: false } as unknown as Take; // prettier-ignore
+  server.on(`GET /api/lessons/${ID}/recording`, { ...EMPTY, takes: [take] });
+  const gone = `POST /api/lessons/${ID}/takes/${TAKE_ID}/delete`;
+  server.on(gone, EMPTY);
+  const store = await open();
+  const undo = store.throwAway(take);
+  expect([store.takes(), server.sent(gone)]).toEqual([[], []]);
+  undo();
+  expect([store.takes(), server.sent(gone)]).toEqual([[take], []]);
+  store.throwAway(take);
+  store.leaveNow();
+  await until(() => server.sent(gone).length === 1);
+  expect(store.takes()).toEqual([]);
+});
 
 test('each step’s take is on the device while it is recorded, and once the server has it whole it is there alone', async () => {
   const whole = takesAll();

@@ -40,11 +40,16 @@ interface RecordState {
   readonly word: string | null;
   /** Another window of this browser records. */
   readonly elsewhere: boolean;
+  /** Takes that were taken away a moment ago: that can still be undone. */
+  readonly leaving: readonly string[];
 }
 
 const LOCK = 'zeitpunkt-recording';
 const CHOSEN = 'zeitpunkt-microphone';
 const ALL_SAFE: Safety = { waiting: 0, deviceKeeps: true, lineLost: false, problem: null };
+
+/** So long a take that was taken away can be brought back, in milliseconds. */
+export const UNDO_MS = 10_000;
 
 /** The recording of a lesson as it is made: the microphone, the take at hand, and where what was said is safe. */
 export const RecordStore = signalStore(
@@ -65,12 +70,15 @@ export const RecordStore = signalStore(
     problem: null,
     word: null,
     elsewhere: false,
+    leaving: [],
   }),
-  withComputed(({ detail, onTheWay, taking }) => ({
+  withComputed(({ detail, onTheWay, taking, leaving }) => ({
     /** Takes that were cut off on another device; while one is recorded here it is among them and is none of them. */
     cutOff: computed(() => (taking() === 'none' ? (detail()?.cutOff ?? []) : [])),
     /** Each step's take, those on the way too. */
-    takes: computed((): readonly Take[] => [...(detail()?.takes ?? []), ...onTheWay().map(({ take }) => take)]),
+    takes: computed((): readonly Take[] =>
+      [...(detail()?.takes ?? []), ...onTheWay().map(({ take }) => take)].filter(({ id }) => !leaving().includes(id)),
+    ),
   })),
   withMethods((store) => {
     let keeper: TakeKeeper | null = null;
@@ -78,6 +86,8 @@ export const RecordStore = signalStore(
     let encoder: TakeEncoder | null = null;
     let taken: KeptTake | null = null;
     let tooLong = 0;
+    /** Takes that were taken away a moment ago, each with what deletes it for good. */
+    const leavings = new Map<string, () => void>();
     let letGo: () => void = () => undefined;
     /** Takes that are being made ready: another window may record once they are. */
     let settled: Promise<unknown> = Promise.resolve();
@@ -282,10 +292,30 @@ export const RecordStore = signalStore(
         change(() => ask('POST', pathOf(`takes/${id}/cues`), { cues, cuesEdited })),
       bringBack: ({ id }: Take) => change(() => ask('POST', pathOf(`takes/${id}/before`))),
       deleteTake: ({ id }: Pick<Take, 'id'>) => change(() => ask('POST', pathOf(`takes/${id}/delete`))),
+      /** Takes a take away: for a while that can be undone, then it is deleted for good. @returns what undoes it */
+      throwAway({ id }: Pick<Take, 'id'>): () => void {
+        const leave = () => {
+          clearTimeout(timer);
+          leavings.delete(id);
+          void change(() => ask('POST', pathOf(`takes/${id}/delete`))).then(() => stay());
+        };
+        const stay = () => patchState(store, ({ leaving }) => ({ leaving: leaving.filter((one) => one !== id) }));
+        const timer = setTimeout(leave, UNDO_MS);
+        leavings.set(id, leave);
+        patchState(store, ({ leaving }) => ({ leaving: [...leaving, id] }));
+        return () => {
+          clearTimeout(timer);
+          leavings.delete(id);
+          stay();
+        };
+      },
+      /** The page is left: what was taken away is deleted now. */
+      leaveNow: () => [...leavings.values()].forEach((leave) => leave()),
       deleteAll: () => change(() => ask('POST', pathOf('recording/delete'))),
       keepFor: (keepDays: number) => change(() => ask('POST', pathOf('recording/keep'), { keepDays })),
 
       close(): void {
+        for (const leave of [...leavings.values()]) leave();
         void endTake()
           .then(() => settled)
           .finally(() => {
@@ -298,7 +328,12 @@ export const RecordStore = signalStore(
   }),
   withHooks({
     onInit(store) {
-      inject(DestroyRef).onDestroy(() => store.close());
+      const leaving = () => store.leaveNow();
+      window.addEventListener('pagehide', leaving);
+      inject(DestroyRef).onDestroy(() => {
+        window.removeEventListener('pagehide', leaving);
+        store.close();
+      });
     },
   }),
 );

@@ -11,6 +11,7 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { lengthText, motionMs, nameInLesson, prepareLesson, sameStep, stageAt, type Take } from '@zeitpunkt/core';
 import { BREATH_MS } from '@zeitpunkt/core/voice/film';
@@ -26,7 +27,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
 import { LessonStore } from '../script/lesson-store';
 import { CueEditor } from './cue-editor';
 import { MicrophoneBar } from './microphone-bar';
-import { RecordStore } from './record-store';
+import { RecordStore, UNDO_MS } from './record-store';
 import { SafetyWord } from './safety-word';
 import { TakeList, type TakeRow } from './take-list';
 
@@ -46,6 +47,7 @@ export class Record {
   readonly id = input.required<string>();
   protected readonly lessons = inject(LessonStore);
   protected readonly store = inject(RecordStore);
+  private readonly bar = inject(MatSnackBar);
   protected readonly clock = lengthText;
   private readonly now = everySecond();
 
@@ -281,6 +283,16 @@ export class Record {
     return this.store.takes().filter(({ at }) => !prepared.steps.some(({ ref }) => sameStep(ref, at)));
   });
   protected readonly generated = computed(() => this.store.takes().some(({ generated }) => generated));
+
+  /** A take is deleted; for a while that can be undone. */
+  protected throwAway(take: Take): void {
+    const undo = this.store.throwAway(take);
+    const words = this.beforeHere() ? 'The take is deleted; the one before it comes back.' : 'The take is deleted.';
+    this.bar
+      .open(words, 'Undo', { duration: UNDO_MS })
+      .onAction()
+      .subscribe(() => undo());
+  }
 
   protected async deleteOfNoStep(): Promise<void> {
     for (const take of this.ofNoStep()) if (!(await this.store.deleteTake(take))) return;

@@ -7,7 +7,7 @@ import {
   type OutputFormat,
   type VideoCodec,
 } from 'mediabunny';
-import { SIZES, type FilmFormat, type FilmHeight } from './film-messages';
+import { SIZES, type FilmFormat, type FilmHeight, type FilmKind } from './film-messages';
 
 interface Coding {
   readonly video: readonly VideoCodec[];
@@ -42,10 +42,13 @@ export async function codingOf(format: FilmFormat, height: FilmHeight): Promise<
 }
 
 /** The formats that this browser can make. */
-export async function formatsHere(height: FilmHeight): Promise<FilmFormat[]> {
+export async function formatsHere(height: FilmHeight): Promise<FilmKind[]> {
   const all = Object.keys(CODINGS) as FilmFormat[];
   const can = await Promise.all(all.map((format) => codingOf(format, height)));
-  return all.filter((_, index) => can[index] !== null);
+  return all.flatMap((format, index) => {
+    const sound = can[index]?.audio;
+    return sound ? [{ format, sound: sound === 'aac' ? ('aac' as const) : ('opus' as const) }] : [];
+  });
 }
 
 async function firstOf<T>(all: readonly T[], can: (one: T) => Promise<boolean>): Promise<T | null> {

@@ -18,6 +18,12 @@ export type FilmHeight = keyof typeof SIZES;
 
 export type FilmFormat = 'mp4' | 'webm' | 'webm-av1';
 
+/** A format that a browser can make, with how its sound is coded there. */
+export interface FilmKind {
+  readonly format: FilmFormat;
+  readonly sound: 'aac' | 'opus';
+}
+
 /** What is made of a lesson. */
 export interface FilmWish {
   readonly thinkAs: ThinkAs;
@@ -46,7 +52,7 @@ export type ToFilmWorker =
 
 /** The worker → its page. */
 export type FromFilmWorker =
-  | { readonly type: 'formats'; readonly formats: readonly FilmFormat[] }
+  | { readonly type: 'formats'; readonly formats: readonly FilmKind[] }
   | { readonly type: 'progress'; readonly doneMs: number; readonly totalMs: number }
   /** It is made: as a file of the browser's own, or null where it stands in the file that was chosen. */
   | { readonly type: 'made'; readonly name: string | null; readonly bytes: number }

@@ -9,15 +9,26 @@ import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
 import { inksOf } from '../../ui/inks';
 import { TeacherFrame } from '../frame/teacher-frame';
-import { FILM_FOLDER, type FilmFormat, type FilmHeight, type FilmOrder, type FromFilmWorker, type ToFilmWorker } from './film-messages';
+import {
+  FILM_FOLDER,
+  type FilmFormat,
+  type FilmHeight,
+  type FilmKind,
+  type FilmOrder,
+  type FromFilmWorker,
+  type ToFilmWorker,
+} from './film-messages';
 import { fontFiles } from './font-files';
 import { startFilm } from './start-film';
 
-const FORMAT_WORDS: Readonly<Record<FilmFormat, string>> = {
-  mp4: 'MP4: plays nearly everywhere',
-  webm: 'WebM: plays in browsers',
-  'webm-av1': 'WebM, AV1: smallest, plays on newer devices',
-};
+/** What is said of a kind of film: where it plays depends on its sound as well. */
+function wordsOf({ format, sound }: FilmKind): string {
+  if (format === 'webm') return 'WebM, sound in Opus: plays in browsers';
+  if (format === 'webm-av1') return 'WebM with AV1, sound in Opus: smallest, plays on newer devices';
+  return sound === 'aac'
+    ? 'MP4, sound in AAC: plays nearly everywhere'
+    : 'MP4, sound in Opus: plays in browsers; some other players show it without sound';
+}
 
 type Captions = 'in' | 'beside' | 'none';
 
@@ -41,15 +52,15 @@ type AsksForFile = (options: object) => Promise<FileSystemFileHandle>;
 export class Video {
   readonly id = input.required<string>();
   protected readonly clock = lengthText;
-  protected readonly words = FORMAT_WORDS;
+  protected readonly words = wordsOf;
   protected readonly detail = signal<LessonDetail | null>(null);
   private readonly recording = signal<RecordingDetail | null>(null);
   protected readonly problem = signal<string | null>(null);
   /** The formats of this browser; null until it has said so, none where it can make no films. */
-  protected readonly formats = signal<readonly FilmFormat[] | null>(null);
+  protected readonly formats = signal<readonly FilmKind[] | null>(null);
   protected readonly format = signal<FilmFormat>('mp4');
   protected readonly height = signal<FilmHeight>(720);
-  protected readonly thinkAs = signal<ThinkAs>('countdown');
+  protected readonly thinkAs = signal<ThinkAs>('script');
   protected readonly captions = signal<Captions>('in');
   protected readonly making = signal<Making>({ at: 'not' });
   private startedAtMs = 0;
@@ -174,7 +185,8 @@ export class Video {
     switch (message.type) {
       case 'formats':
         this.formats.set(message.formats);
-        if (!message.formats.includes(this.format()) && message.formats[0]) this.format.set(message.formats[0]);
+        if (!message.formats.some(({ format }) => format === this.format()) && message.formats[0])
+          this.format.set(message.formats[0].format);
         return;
       case 'progress':
         return this.making.set({ at: 'on', doneMs: message.doneMs, totalMs: message.totalMs });
