@@ -93,3 +93,30 @@ test('a pupil comes with another device: the teacher says yes, and it takes over
   await expect(fresh.page.getByText('You are in, Kaia.')).toBeVisible();
   await expect(old.page.getByText('You have come in on another device.')).toBeVisible();
 });
+
+test('a line that is open and carries nothing is noticed by both sides of the screen, and renewed', async ({ teacher, newPupil }) => {
+  /** Lines that are open now swallow what they are given from then on; those that are opened later carry. */
+  let isSwallowing = false;
+  const throughProxy = (page: typeof teacher.page) =>
+    page.routeWebSocket(/\/ws\//, (line) => {
+      const server = line.connectToServer();
+      const isOld = !isSwallowing;
+      const carries = () => !(isOld && isSwallowing);
+      line.onMessage((message) => carries() && server.send(message));
+      server.onMessage((message) => carries() && line.send(message));
+    });
+  await throughProxy(teacher.page);
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const anouk = await newPupil('Anouk');
+  await throughProxy(anouk.page);
+  await anouk.join(key);
+  await teacher.begin();
+  isSwallowing = true;
+  await teacher.goTo('Ask');
+  // Nothing comes any more, and nothing says so: the page asks, hears no answer, and opens another line.
+  await expect(anouk.stem).toBeVisible();
+  await anouk.read('8', '30');
+  await anouk.expectKept();
+  await expect(teacher.wall.getByRole('region', { name: /oming hour/ })).toContainText('8:30');
+});

@@ -43,6 +43,7 @@ import { checkOrigin } from './http/origin-check.js';
 import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
 import { retryWhileBusy } from './http/retry-while-busy.js';
 import { checkTraffic } from './http/traffic.js';
+import { forgiveStalls } from './http/stalls.js';
 import { cookiesOf } from './http/tokens.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
 import { heavyTasks } from './work/tasks.js';
@@ -89,6 +90,8 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   }).withTypeProvider<DataTypeProvider>();
 
   installProblems(app);
+  const stopForgiving = forgiveStalls(app.server);
+  app.addHook('onClose', async () => stopForgiving());
   checkTraffic(app);
   retryWhileBusy(app);
   app.addHook('onRequest', checkOrigin);

@@ -47,6 +47,7 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
     try {
       const db = drizzle({ client: sqlite });
       migrate(db, { migrationsFolder: migrationsDir });
+      emptyLog(sqlite); // of what was deleted when the server was cut off
       return { db, sqlite, close: () => (sqlite.close(), unlock()) };
     } catch (error) {
       sqlite.close();
@@ -138,8 +139,27 @@ function cannotOpen(file: string, error: Error): CoreError {
   return new CoreError('START_DATA_DIR', `The database ${file} cannot be opened: ${error.message}.`);
 }
 
-/** Deletes something so that it is gone from the files too: overwritten in the database, and not left in its log. */
+/**
+ * Deletes something so that it is gone from the files too: overwritten in the database, and not left in its log. Where somebody
+ * reads in the log just then, it is gone a moment after they have read, or with the next start.
+ */
 export function reallyDelete({ sqlite }: Store, work: () => void): void {
   sqlite.transaction(work).immediate();
-  sqlite.pragma('wal_checkpoint(TRUNCATE)');
+  emptyLog(sqlite);
+}
+
+/** A log that somebody holds who reads is tried again so often, in milliseconds. */
+const EMPTY_AGAIN_MS = 200;
+const waitsForReaders = new WeakSet<Database.Database>();
+
+/** Empties the log of a database; while somebody reads in it, as soon as they have read. */
+function emptyLog(sqlite: Database.Database): void {
+  if (!sqlite.open) return; // closed in order it has no log
+  const [{ busy }] = sqlite.pragma('wal_checkpoint(TRUNCATE)') as [{ readonly busy: number }];
+  if (busy === 0 || waitsForReaders.has(sqlite)) return;
+  waitsForReaders.add(sqlite);
+  setTimeout(() => {
+    waitsForReaders.delete(sqlite);
+    emptyLog(sqlite);
+  }, EMPTY_AGAIN_MS).unref();
 }

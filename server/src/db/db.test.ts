@@ -1,8 +1,8 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { MIGRATIONS } from '../testing/school.js';
-import { openStore } from './connection.js';
+import { openBeside, openStore, reallyDelete } from './connection.js';
 import { groupCommit } from './group-commit.js';
 
 let dataDir: string;
@@ -94,4 +94,20 @@ test('when the commit itself fails, everybody hears of it', async () => {
   const results = Promise.allSettled([commit(() => 1), commit(() => 2)]);
   close();
   expect((await results).map(({ status }) => status)).toEqual(['rejected', 'rejected']);
+});
+
+test('what is deleted while somebody reads in the log is gone once they have read', async () => {
+  const store = open();
+  const inFiles = () => ['', '-wal'].some((end) => readFileSync(join(dataDir, `zeitpunkt.sqlite${end}`)).includes('a secret of Anouk'));
+  store.sqlite.exec("INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES ('t', 't', 'a secret of Anouk', '', 0)");
+  const reader = openBeside(store.sqlite.name);
+  const rows = reader.sqlite.prepare('SELECT name FROM teacher').iterate();
+  rows.next();
+  reallyDelete(store, () => store.sqlite.exec("DELETE FROM teacher WHERE id = 't'"));
+  expect(inFiles()).toBe(true);
+  rows.return!();
+  for (let wait = 0; wait < 200 && inFiles(); wait++) await new Promise((resolve) => setTimeout(resolve, 50));
+  expect(inFiles()).toBe(false);
+  reader.close();
+  store.close();
 });

@@ -43,9 +43,11 @@ export class School {
   store!: Store;
   clockMs = Date.UTC(2026, 10, 2, 9, 40);
 
-  async start(options: Partial<AppOptions> = {}): Promise<this> {
+  /** @param options or what makes them of the opened database */
+  async start(options: Partial<AppOptions> | ((store: Store) => Partial<AppOptions>) = {}): Promise<this> {
     this.store = openStore({ dataDir: this.dataDir, migrationsDir: MIGRATIONS });
-    this.app = await buildApp({ store: this.store, nowMs: () => this.clockMs, setUpCode: SET_UP_CODE, ...options });
+    const own = typeof options === 'function' ? options(this.store) : options;
+    this.app = await buildApp({ store: this.store, nowMs: () => this.clockMs, setUpCode: SET_UP_CODE, ...own });
     await this.app.ready();
     return this;
   }

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { InsightLine, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
+import { heavyTasks } from '../../work/tasks.js';
+import { workInPlace, type Work } from '../../work/work.js';
 import { anotherTeacher, reading, respond, schoolWithRoom, TestRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
@@ -134,23 +136,28 @@ test('remarks go with a pupil who turns out to be another one', async () => {
   expect((await notes()).comments).toMatchObject([{ pupilId: stays, text: 'Asks good questions.' }]);
 });
 
-test('a wording that is let count is right in every answer of the class that says so, and in those to come', async () => {
+/** A lesson in which half past seven is written in words. */
+async function wordsLesson(): Promise<string> {
   const lessons = (await teacher.send('GET', '/api/lessons')).json<{ id: string }[]>();
   const source = (await teacher.send('GET', `/api/lessons/${lessons[0]!.id}`)).json();
   const item = { id: 'w1', kind: 'write-words', timeSec: 27_000, from: 'display', lines: 1 };
   const file = { ...source.lesson, title: 'In words', items: [item], beats: [{ id: 'b1', kind: 'ask', itemId: 'w1', text: '' }, { id: 'b2', kind: 'answer', itemId: 'w1' }] }; // prettier-ignore
-  const lessonId = (await teacher.send('POST', '/api/lessons/files', { id: randomUUID(), file })).json<{ id: string }>().id;
-  const write = async (pupil: Browser, words: string) => {
-    const post = { id: randomUUID(), askingId: 'w1', response: { kind: 'write-words', lines: [words] }, responseTimeMs: 3000 };
-    await respond(pupil, post);
-    return post.id;
-  };
+  return (await teacher.send('POST', '/api/lessons/files', { id: randomUUID(), file })).json<{ id: string }>().id;
+}
+async function write(pupil: Browser, words: string): Promise<string> {
+  const post = { id: randomUUID(), askingId: 'w1', response: { kind: 'write-words', lines: [words] }, responseTimeMs: 3000 };
+  await respond(pupil, post);
+  return post.id;
+}
+const marksOf = async (of: TestRoom) => (await of.live()).responses.map(({ mark }) => mark.verdict);
+
+test('a wording that is let count is right in every answer of the class that says so, and in those to come', async () => {
+  const lessonId = await wordsLesson();
   const first = await TestRoom.open(school, teacher, lessonId);
   const [anouk, bashir] = [await first.join('Anouk'), await first.join('Bashir')];
   await first.goTo('ask', 'w1');
   const odd = await write(anouk, 'seven and a half');
   await write(bashir, 'half past eight');
-  const marksOf = async (of: TestRoom) => (await of.live()).responses.map(({ mark }) => mark.verdict);
   expect(await marksOf(first)).toEqual(['not-yet', 'not-yet']);
 
   const wrong = await ofClass('wordings', { id: randomUUID(), responseId: odd, wording: 'quarter to four' });
@@ -176,6 +183,29 @@ test('a wording that is let count is right in every answer of the class that say
   expect((await marksOf(first)).slice(0, 2)).toEqual(['not-yet', 'not-yet']);
   await write(anouk, 'seven and a half');
   expect((await marksOf(first)).at(-1)).toBe('not-yet');
+});
+
+test('an answer that comes while the others are looked through for a wording is marked by it, too', async () => {
+  let meanwhile: () => Promise<unknown> = async () => undefined;
+  await school.stop();
+  await school.start((store) => {
+    const work = workInPlace(heavyTasks(store));
+    const ask: Work['ask'] = async (name, ...input) => {
+      const found = await work.ask(name, ...input);
+      if (name === 'madeRight') await meanwhile();
+      meanwhile = async () => undefined;
+      return found as never;
+    };
+    return { work: { ...work, ask } };
+  });
+  const lessonId = await wordsLesson();
+  const first = await TestRoom.open(school, teacher, lessonId);
+  const [anouk, bashir] = [await first.join('Anouk'), await first.join('Bashir')];
+  await first.goTo('ask', 'w1');
+  const responseId = await write(anouk, 'seven and a half');
+  meanwhile = () => write(bashir, 'seven and a half');
+  await ofClass('wordings', { id: randomUUID(), responseId, wording: 'seven and a half' });
+  expect(await marksOf(first)).toEqual(['right', 'right']);
 });
 
 test('all answers of a class come as lines: the class, its lessons from the oldest on; one that cannot be read is told', async () => {
