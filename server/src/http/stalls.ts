@@ -23,7 +23,8 @@ export function forgiveStalls(server: Patience): () => void {
     stalls = stalls.filter(({ endedAt }) => now - endedAt < 2 * requestTimeout);
     lastTick = now;
   }, TICK_MS).unref();
-  const stoodStill = () => stalls.reduce((sum, { ms }) => sum + ms, lateness(performance.now()));
+  // Whole milliseconds: Node takes nothing else.
+  const stoodStill = () => Math.ceil(stalls.reduce((sum, { ms }) => sum + ms, lateness(performance.now())));
   // Node reads these whenever it looks for requests that are late, perhaps before the tick above.
   Object.defineProperty(server, 'requestTimeout', { get: () => requestTimeout + stoodStill(), configurable: true });
   Object.defineProperty(server, 'headersTimeout', { get: () => headersTimeout + stoodStill(), configurable: true });

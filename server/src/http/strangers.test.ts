@@ -1,4 +1,4 @@
-import { School, schoolWithRoom } from '../testing/school.js';
+import { schoolWithRoom, type School } from '../testing/school.js';
 
 let school: School;
 beforeAll(async () => ([school] = await schoolWithRoom()));

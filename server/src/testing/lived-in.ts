@@ -5,11 +5,24 @@ interface AnyApp {
   inject(request: object): Promise<{ statusCode: number; body: string; headers: Record<string, unknown> }>;
 }
 
+interface Ended {
+  readonly phase: string;
+  readonly pace?: string;
+}
+interface Marked {
+  readonly mark: { readonly verdict: string };
+}
+interface Shown {
+  readonly kind: string;
+  readonly build?: object;
+}
+
 /** So that a school of the demo holds a row in every table: whatever its version has no route for is left out. */
 export async function liveIn(app: AnyApp, signIn: { readonly signInName: string; readonly password: string }): Promise<string[]> {
   const left: string[] = [];
   let cookie = '';
-  // Replies are of whatever version answers.
+  // Replies are of whatever version answers, and of no type that this one knows.
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any
   const send = async (method: 'GET' | 'POST', url: string, payload?: object): Promise<any> => {
     const reply = await app.inject({ method, url, headers: { host: 'school.test', cookie }, ...(payload && { payload }) });
     const set = reply.headers['set-cookie'] as string | string[] | undefined;
@@ -27,9 +40,9 @@ export async function liveIn(app: AnyApp, signIn: { readonly signInName: string;
   const [schoolClass] = await send('GET', '/api/classes');
   const url = `/api/classes/${schoolClass.id}`;
   const sessions = await send('GET', '/api/sessions');
-  const ended = sessions.find(({ phase, pace }: any) => phase === 'ended' && pace !== 'own');
+  const ended = sessions.find(({ phase, pace }: Ended) => phase === 'ended' && pace !== 'own');
   const responses = ended ? (await send('GET', `/api/sessions/${ended.id}`)).live.responses : [];
-  const wrong = responses.find(({ mark }: any) => mark.verdict === 'not-yet' || mark.verdict === 'partly');
+  const wrong = responses.find(({ mark }: Marked) => mark.verdict === 'not-yet' || mark.verdict === 'partly');
   if (wrong) {
     await send('POST', `/api/sessions/${ended.id}/responses/${wrong.id}/correct`, {
       id: randomUUID(),
@@ -45,7 +58,7 @@ export async function liveIn(app: AnyApp, signIn: { readonly signInName: string;
   await send('POST', '/api/staff/invitations', { id: randomUUID(), forWhom: 'Mr Quay' });
   const file = (await send('GET', `/api/lessons/${lesson.id}`))?.lesson;
   if (!file) return left;
-  const demonstration = file.beats.find(({ build }: any) => build);
+  const demonstration = file.beats.find(({ build }: Shown) => build);
   if (demonstration) await send('POST', '/api/dials', { id: randomUUID(), name: 'At the gauge', build: demonstration.build, version: 0 });
   const sheetId = randomUUID();
   const copies = wrong ? [{ pupilId: wrong.pupilId, version: 0 }] : [];
@@ -55,6 +68,6 @@ export async function liveIn(app: AnyApp, signIn: { readonly signInName: string;
   const room = await send('POST', '/api/sessions', { id: randomUUID(), lessonId: lesson.id, classId: schoolClass.id });
   const tell = (command: object) => room && send('POST', `/api/sessions/${room.id}/commands`, { id: randomUUID(), command });
   await tell({ type: 'begin' });
-  await tell({ type: 'go', to: { beatId: file.beats.find(({ kind }: any) => kind === 'ask').id, step: 'beat' } });
+  await tell({ type: 'go', to: { beatId: file.beats.find(({ kind }: Shown) => kind === 'ask').id, step: 'beat' } });
   return left;
 }

@@ -6,7 +6,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { buildApp } from '../app.js';
-import { respond, reading, School, schoolWithRoom, type TestRoom } from '../testing/school.js';
+import { respond, reading, schoolWithRoom, type School, type TestRoom } from '../testing/school.js';
 import { WorkThread } from './thread.js';
 
 const BUNDLED = `node_modules/.cache/zeitpunkt/worker-of-${process.pid}.mjs`;
