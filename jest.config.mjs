@@ -11,6 +11,7 @@ const plain = (name) => ({
 
 /** @type {import('jest').Config} */
 export default {
+  globalSetup: '<rootDir>/jest.setup.mjs',
   maxWorkers: 2,
   // Generous, for a machine whose disk or processor is busy with something else: no test is about time.
   testTimeout: 240_000,

@@ -1,11 +1,13 @@
+import { TEST_BUNDLES } from './tools/lib/test-bundles.mjs';
+
 /** How TypeScript without components is compiled for tests. */
 export const swc = {
   '^.+\\.m?[tj]s$': ['@swc/jest', { jsc: { parser: { syntax: 'typescript' }, target: 'es2022' }, module: { type: 'commonjs' } }],
 };
 
-/** Where a package finds the others, and the source of a `.js` import. */
+/** Where a package finds the others, each in one file that is made before the tests, and the source of a `.js` import. */
 export const ours = {
-  '^@zeitpunkt/(core|contract)$': '<rootDir>/../$1/src/index.ts',
-  '^@zeitpunkt/core/(.+)$': '<rootDir>/../core/src/$1.ts',
+  '^@zeitpunkt/(core|contract)$': `${TEST_BUNDLES}/$1/index.cjs`,
+  '^@zeitpunkt/core/(.+)$': `${TEST_BUNDLES}/core/$1.cjs`,
   '^(\\.{1,2}/.*)\\.js$': '$1',
 };

@@ -18,7 +18,8 @@ export const DEFAULT_LIMITS: Limits = {
   signIn: { perDevice: 8, perAddress: 30, perServer: 120, turnMs: 1000 },
   // There are 11,880 room keys. 300 tries a minute find one of a lesson's ten open minutes in one of four lessons, and then
   // the teacher still lets in or not. Beyond that nothing is tried for whoever is not known: they knock.
-  roomKey: { perDevice: 12, perAddress: 60, perServer: 300, turnMs: 1000 },
+  // A class that comes for the first time sits behind one address and looks at the pictures twice.
+  roomKey: { perDevice: 12, perAddress: 150, perServer: 300, turnMs: 1000 },
   // 665,280 keys: at 60 wrong ones an hour, wherever they come from, it takes 462 days to try all of them.
   lastingKey: { perDevice: 12, perAddress: 60, perServer: 60, turnMs: 0, withinMs: 3_600_000 },
   attempts: 60,
