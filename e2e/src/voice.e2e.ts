@@ -70,7 +70,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
 
   for (const [format, mime] of [
     ['MP4', 'video/mp4'],
-    ['WebM: plays in browsers', 'video/webm'],
+    ['WebM, sound in Opus', 'video/webm'],
   ] as const) {
     await test.step(`as ${mime}: length, size, hands and sound`, async () => {
       await page.getByRole('link', { name: 'Make a video' }).click();
@@ -152,6 +152,7 @@ test('a pupil hears the lesson: it goes on by itself, stops at the question, and
   await page.locator('summary', { hasText: 'More for Quarters at the tide gauge' }).click();
   await page.getByRole('link', { name: /^Give at own pace/ }).click();
   await expect(page.getByText('36 of 36 steps are recorded as they are now')).toBeVisible();
+  await page.getByRole('radio', { name: /six pictures/ }).check();
   await page.getByRole('button', { name: /^Give it to/ }).click();
   await expect(page.getByText('0 of 26 are done')).toBeVisible();
   const key = (await page.getByRole('list', { name: 'Room key' }).getByRole('listitem').allInnerTexts()).map((text) => text.trim());

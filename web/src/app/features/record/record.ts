@@ -295,7 +295,8 @@ export class Record {
   }
 
   protected async deleteOfNoStep(): Promise<void> {
-    for (const take of this.ofNoStep()) if (!(await this.store.deleteTake(take))) return;
+    // Behind a take the one before it comes back, until none is left.
+    for (let [take] = this.ofNoStep(); take; [take] = this.ofNoStep()) if (!(await this.store.deleteTake(take))) return;
   }
 
   /** How long a recording can be kept, and what it is kept for now. */
