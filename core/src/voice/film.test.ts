@@ -5,7 +5,7 @@ import type { Lesson } from '../lesson/lesson.js';
 import { motionMs, narrationAt, stageAt } from '../lesson/player.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
-import { BREATH_MS, cueAt, filmOf, shotAt } from './film.js';
+import { BREATH_MS, cueAt, filmOf, shotAt, type ThinkAs } from './film.js';
 import { fingerprintOf } from './fingerprint.js';
 import type { Take } from './take.js';
 import { paceOfTakes, planByTakes } from './take-times.js';
@@ -33,7 +33,7 @@ function recorded(lesson: Lesson, durationMs: (index: number) => number): Take[]
 
 test('shots, captions and chapters of a film follow one another without a gap, and takes are heard whole', () => {
   fc.assert(
-    fc.property(fc.constantFrom('countdown', 'card'), fc.integer({ min: 300, max: 9000 }), (thinkAs, ms) => {
+    fc.property(fc.constantFrom('script', 'countdown', 'card'), fc.integer({ min: 300, max: 9000 }), (thinkAs, ms) => {
       const takes = recorded(LESSON, (index) => ms + 37 * index);
       const { shots, totalMs, cues, chapters, prepared } = filmOf(LESSON, takes, thinkAs);
       expect(shots.map(({ step }) => step.ref)).toEqual(prepared.steps.map(({ ref }) => ref));
@@ -61,10 +61,10 @@ test('shots, captions and chapters of a film follow one another without a gap, a
   );
 });
 
-test('a question is counted down, or a card asks to stop', () => {
+test('a question is counted down, or a card asks to stop: as the script says where nothing else is said', () => {
   const takes = recorded(LESSON, () => 2000);
-  const thinkOf = (thinkAs: 'countdown' | 'card') => {
-    const { shots, prepared } = filmOf(LESSON, takes, thinkAs);
+  const thinkOf = (thinkAs: ThinkAs, lesson = LESSON) => {
+    const { shots, prepared } = filmOf(lesson, takes, thinkAs);
     const { step, durationMs } = shots.find(({ step: { beat } }) => beat.kind === 'think')!;
     return { stage: stageAt(prepared, step.ref, 1000), durationMs, seconds: step.beat.kind === 'think' ? step.beat.seconds : 0 };
   };
@@ -75,6 +75,17 @@ test('a question is counted down, or a card asks to stop', () => {
   expect(card.stage.countdown).toBeNull();
   expect(card.stage.board).toContain('Stop here and think.');
   expect(card.durationMs).toBe(6000);
+  const saying = (stops: boolean): Lesson => ({
+    ...LESSON,
+    beats: LESSON.beats.map((beat) => {
+      if (beat.kind !== 'think') return beat;
+      const { stops: _stops, ...counts } = beat;
+      return stops ? { ...counts, stops } : counts;
+    }),
+  });
+  expect(thinkOf('script', saying(false))).toEqual(counted);
+  expect(thinkOf('script', saying(true))).toEqual(card);
+  expect(thinkOf('countdown', saying(true))).toEqual(counted);
 });
 
 test('without takes a film is as long as planned, and what would be said stands in its captions', () => {
