@@ -11,7 +11,7 @@ type Patience = Pick<Server, 'requestTimeout' | 'headersTimeout'>;
  * @returns stops looking
  */
 export function forgiveStalls(server: Patience): () => void {
-  const { requestTimeout, headersTimeout } = server;
+  const limits = { requestTimeout: server.requestTimeout, headersTimeout: server.headersTimeout };
   /** When the loop stood still and for how long, in milliseconds of the process's own clock. */
   let stalls: { readonly endedAt: number; readonly ms: number }[] = [];
   let lastTick = performance.now();
@@ -20,13 +20,14 @@ export function forgiveStalls(server: Patience): () => void {
     const now = performance.now();
     const ms = lateness(now);
     if (ms > 0) stalls.push({ endedAt: now, ms });
-    stalls = stalls.filter(({ endedAt }) => now - endedAt < 2 * requestTimeout);
+    stalls = stalls.filter(({ endedAt }) => now - endedAt < 2 * limits.requestTimeout);
     lastTick = now;
   }, TICK_MS).unref();
   // Whole milliseconds: Node takes nothing else.
   const stoodStill = () => Math.ceil(stalls.reduce((sum, { ms }) => sum + ms, lateness(performance.now())));
   // Node reads these whenever it looks for requests that are late, perhaps before the tick above.
-  Object.defineProperty(server, 'requestTimeout', { get: () => requestTimeout + stoodStill(), configurable: true });
-  Object.defineProperty(server, 'headersTimeout', { get: () => headersTimeout + stoodStill(), configurable: true });
+  for (const limit of ['requestTimeout', 'headersTimeout'] as const) {
+    Object.defineProperty(server, limit, { get: () => limits[limit] + stoodStill(), set: (ms: number) => (limits[limit] = ms) });
+  }
   return () => clearInterval(timer);
 }
