@@ -26,7 +26,7 @@ export class SchoolClock {
   /** Looks at the clock. @returns whether it is believed */
   look(): boolean {
     if (this.leap()) return false;
-    this.see();
+    this.confirm();
     return true;
   }
 
@@ -37,12 +37,8 @@ export class SchoolClock {
     return fromMs !== undefined && toMs - fromMs > LEAP_MS ? { fromMs, toMs } : null;
   }
 
-  /** A teacher says that the day is right. */
+  /** The clock is right: it says so itself from week to week, or a teacher does. */
   confirm(): void {
-    this.see();
-  }
-
-  private see(): void {
     const seenAtMs = this.nowMs();
     this.db.insert(schoolClock).values({ id: ROW, seenAtMs }).onConflictDoUpdate({ target: schoolClock.id, set: { seenAtMs } }).run();
   }

@@ -193,15 +193,18 @@ export const LessonStore = signalStore(
         else if (saving !== 'overtaken') localStorage.setItem(keptAs(doc.id), JSON.stringify(doc));
       };
       effect(() => {
-        const isTyped = store.began() !== null && store.saving() !== 'saved' && store.toSave() !== null;
+        store.toSave();
+        const isTyped = store.began() !== null && store.saving() !== 'saved';
         clearTimeout(timer);
         // Not at every letter: a whole lesson is written out.
         if (isTyped) timer = window.setTimeout(keep, KEEP_PAUSE_MS);
         else untracked(keep);
-        store.toSave();
       });
       window.addEventListener('pagehide', keep);
-      inject(DestroyRef).onDestroy(() => (window.removeEventListener('pagehide', keep), clearTimeout(timer)));
+      inject(DestroyRef).onDestroy(() => {
+        window.removeEventListener('pagehide', keep);
+        keep(); // what was typed a moment ago, too
+      });
     },
   }),
 );
