@@ -8,6 +8,8 @@ import { TestServer } from './lib/server.js';
 const MAIN = join(import.meta.dirname, '../../server/dist/main.js');
 const startOn = (...args: string[]) => spawnSync(process.execPath, [MAIN, ...args], { encoding: 'utf8', timeout: 20_000 });
 
+test.use({ ownProcess: true });
+
 test('empty fields say what they want, and the first of them is gone to', async ({ teacher, server }) => {
   const { page } = teacher;
   await page.goto(`${server.url}/`);

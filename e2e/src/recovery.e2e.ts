@@ -1,5 +1,7 @@
 import { expect, test } from './lib/classroom.js';
 
+test.use({ ownProcess: true });
+
 test('a killed server: every acknowledged answer is there, the room goes on, pages come back by themselves', async ({
   server,
   teacher,

@@ -3,6 +3,8 @@ import { HEARS_VOICE, openRecorder, speak, takesOf, VOICE_TITLE } from './lib/vo
 
 test.use({ launchOptions: HEARS_VOICE });
 
+test.use({ ownProcess: true });
+
 test('a server that dies and a tab that is closed in the midst of a take lose at most five seconds of it', async ({ teacher, server }) => {
   await teacher.signIn();
   const { page } = teacher;

@@ -1,4 +1,5 @@
-import { bin, say } from './shell.mjs';
+import { join } from 'node:path';
+import { bin, ROOT, say } from './shell.mjs';
 import { whenStale } from './stale.mjs';
 
 const OURS = ['core/src', 'contract/src', 'tsconfig.base.json', 'package-lock.json'];
@@ -21,9 +22,12 @@ export async function build() {
     await bundle('server/src/main.ts', 'server/dist/main.js');
     await bundle('server/src/work/worker.ts', 'server/dist/worker.js');
   });
-  await whenStale('web', [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json'], 'web/dist/browser/index.html', () => {
+  const pages = [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json', 'tools/lib/compress-pages.mjs'];
+  await whenStale('web', pages, 'web/dist/browser/index.html', async () => {
     say('Building the web application (about a minute the first time) …');
     const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
     if (!bin('@angular/cli/bin/ng.js', ['build'], { cwd: new URL('../../web', import.meta.url), env })) process.exit(1);
+    const { compressPages } = await import('./compress-pages.mjs');
+    await compressPages(join(ROOT, 'web/dist/browser'));
   });
 }

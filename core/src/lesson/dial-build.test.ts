@@ -20,6 +20,7 @@ import {
   type BandChoice,
   type DialBuild,
 } from './dial-build.js';
+import type { GroupNode } from '../scene/scene-node.js';
 import { stageScene } from '../scene/stage-scene.js';
 
 const at = (hour: number, minute: number, change: Partial<DialBuild> = {}) =>
@@ -30,7 +31,20 @@ test('free hands begin where the gears left them, and let go into the nearest ti
   expect(poseOfBuild(free)).toEqual(gearedPose(secondOfDay(9, 0)));
   const impossible = turnHand('minute', 180)(free);
   expect(poseOfBuild(impossible)).toEqual({ hourDeg: 270, minuteDeg: 180 });
-  expect(stageOfBuild(impossible)).toMatchObject({ display: null, words: [] });
+  const stage = stageOfBuild({ ...impossible, display: '24h', words: 'all', covered: [1] });
+  expect(stage).toMatchObject({ display: { hour: null, minute: null, covered: [] }, words: ['–'] });
+  // The dial stays where it is under the hand that turns it out of gear.
+  const whereDial = (build: DialBuild) => {
+    const { x, y, scale } = stageScene(stageOfBuild(build)).nodes.find(({ id }) => id === 'dial') as GroupNode;
+    return [x, y, scale];
+  };
+  for (const shown of [
+    { display: '24h', words: 'none' },
+    { display: 'none', words: 'best' },
+    { display: 'none', words: 'none' },
+  ] as const) {
+    expect(whereDial({ ...impossible, ...shown })).toEqual(whereDial({ ...free, ...shown }));
+  }
   const geared = letGoIntoGear(turnHand('hour', 14)(impossible));
   expect(geared).toMatchObject({ hands: 'geared', timeSec: secondOfDay(9, 30) });
 });

@@ -166,7 +166,13 @@ export const switchBand =
     bands: build.bands.includes(band) ? build.bands.filter((one) => one !== band) : [...build.bands, band].slice(-MOST_BANDS),
   });
 
-/** What a build looks like on the stage. Free hands that can be no time get no display and no words: there is none to show. */
+/** Stands where the words stood while the hands can be no time. */
+const NO_WORDS = '–';
+
+/**
+ * What a build looks like on the stage. While free hands can be no time, the display is empty and a dash stands for the words:
+ * there is nothing to tell, and the dial stays where it is under the hand that turns it.
+ */
 export function stageOfBuild(build: DialBuild): StageState {
   const at = timeOfBuild(build);
   const showsTime = build.hands === 'geared' || reportPose(build.freePose).possible;
@@ -177,13 +183,19 @@ export function stageOfBuild(build: DialBuild): StageState {
     dials: build.beside.map(({ pose, layers, marks }) => dialOf(pose, layers, marks)),
     dialPlace: placeOf(build),
     bands: build.bands.map((band) => bandOfChoice(band, build, at)),
-    display: build.display !== 'none' && showsTime ? displayOfBuild(build, at) : null,
-    words: build.words !== 'none' && showsTime ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined) : [],
+    display: build.display === 'none' ? null : displayOfBuild(build, showsTime ? at : null),
+    words:
+      build.words === 'none'
+        ? []
+        : showsTime
+          ? say(at, WORD_PACKS[build.pack]).slice(0, build.words === 'best' ? 1 : undefined)
+          : [NO_WORDS],
   };
 }
 
-function displayOfBuild({ separator, covered, tied, display }: DialBuild, at: SecondOfDay): NonNullable<StageState['display']> {
-  return displayAt({ ...displayOf('', '', separator), covered, plain: !tied, of24: display === '24h' }, at);
+function displayOfBuild({ separator, covered, tied, display }: DialBuild, at: SecondOfDay | null): NonNullable<StageState['display']> {
+  const empty = { ...displayOf(null, null, separator), plain: !tied, of24: display === '24h' };
+  return at === null ? empty : displayAt({ ...empty, hour: '', minute: '', covered }, at);
 }
 
 const BANDS: Readonly<Record<BandChoice, Band>> = {

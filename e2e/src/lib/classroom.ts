@@ -1,6 +1,7 @@
 import { test as base, type BrowserContextOptions } from '@playwright/test';
 import { PupilPage } from './pupil.js';
 import { TestServer } from './server.js';
+import { ServerHost } from './server-host.js';
 import { TeacherPage } from './teacher.js';
 import { TEMPLATE_DATABASE } from './template.js';
 
@@ -11,10 +12,25 @@ interface Classroom {
   readonly newPupil: (name: string, device?: BrowserContextOptions) => Promise<PupilPage>;
 }
 
+interface Worker {
+  /** Whether each journey of a file has a server process of its own, because it kills it or looks at how it ends. */
+  readonly ownProcess: boolean;
+  readonly host: ServerHost | null;
+}
+
 /** A running server with demo data, a teacher in one browser context and pupils in others. */
-export const test = base.extend<Classroom>({
-  server: async ({}, use) => {
-    const server = new TestServer({ demo: true, database: TEMPLATE_DATABASE });
+export const test = base.extend<Classroom, Worker>({
+  ownProcess: [false, { option: true, scope: 'worker' }],
+  host: [
+    async ({ ownProcess }, use) => {
+      const host = ownProcess ? null : new ServerHost();
+      await use(host);
+      await host?.close();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ host }, use) => {
+    const server = new TestServer({ demo: true, database: TEMPLATE_DATABASE, host });
     await server.start();
     await use(server);
     await server.stop();

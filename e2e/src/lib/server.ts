@@ -2,6 +2,7 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { copyFileSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import type { ServerHost } from './server-host.js';
 
 const MAIN = join(import.meta.dirname, '../../../server/dist/main.js');
 
@@ -12,11 +13,14 @@ export interface TestServerOptions {
   readonly database?: string;
   /** A folder of one's own that stays; otherwise one that is removed in the end. */
   readonly dataDir?: string;
+  /** A process that it shares with others one after the other; without one it has its own, and can be killed and started again. */
+  readonly host?: ServerHost | null;
 }
 
-/** The real server in a process of its own, on data in a folder of its own. */
+/** The real server on data in a folder of its own. */
 export class TestServer {
   private child: ChildProcess | null = null;
+  private endInHost: (() => Promise<void>) | null = null;
   private port = 0;
   readonly dataDir: string;
 
@@ -32,8 +36,13 @@ export class TestServer {
 
   /** Starts the server, on the same port as before if it ran already; resolves with what it printed. */
   async start(): Promise<string> {
-    const args = [MAIN, '--port', String(this.port), '--data', this.dataDir, ...(this.options.demo ? ['--demo'] : [])];
-    const child = spawn(process.execPath, args, { stdio: ['ignore', 'pipe', 'pipe'] });
+    const args = ['--port', String(this.port), '--data', this.dataDir, ...(this.options.demo ? ['--demo'] : [])];
+    const { host } = this.options;
+    if (host) {
+      ({ port: this.port, end: this.endInHost } = await host.open(args));
+      return '';
+    }
+    const child = spawn(process.execPath, [MAIN, ...args], { stdio: ['ignore', 'pipe', 'pipe'] });
     this.child = child;
     let printed = '';
     return new Promise((resolve, reject) => {
@@ -62,6 +71,7 @@ export class TestServer {
   }
 
   async stop(): Promise<void> {
+    await this.endInHost?.();
     await this.kill();
     rmSync(this.dataDir, { recursive: true, force: true });
   }

@@ -99,7 +99,9 @@ test('when the commit itself fails, everybody hears of it', async () => {
 test('what is deleted while somebody reads in the log is gone once they have read', async () => {
   const store = open();
   const inFiles = () => ['', '-wal'].some((end) => readFileSync(join(dataDir, `zeitpunkt.sqlite${end}`)).includes('a secret of Anouk'));
-  store.sqlite.exec("INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES ('t', 't', 'a secret of Anouk', '', 0)");
+  store.sqlite.exec(
+    "INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES ('t', 't', 'a secret of Anouk', '', 0)",
+  );
   const reader = openBeside(store.sqlite.name);
   const rows = reader.sqlite.prepare('SELECT name FROM teacher').iterate();
   rows.next();

@@ -31,7 +31,8 @@ export async function webPages(app: FastifyInstance, { dir, page }: WebPages): P
     root: dir,
     index: false,
     wildcard: false,
-    globIgnore: ['index.html'], // the page is made ready below; as it lies on the disk it is of no use
+    globIgnore: ['index.html', '**/*.br', '**/*.gz'], // the page is made ready below; as it lies on the disk it is of no use
+    preCompressed: true, // by the build, once for all: a class that comes in at the same moment costs no compressing
     // Built files carry a hash of their content in their name, so a browser may keep them for good.
     setHeaders: (reply) => void reply.header('cache-control', 'public, max-age=31536000, immutable'),
   });

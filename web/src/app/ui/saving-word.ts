@@ -25,7 +25,8 @@ import type { Saving } from '../shared/with-autosave';
       }
     }
   `,
-  styles: ':host { color: var(--soft); font-size: 0.92rem; }',
+  // As wide as its longest word that comes by itself: nothing beside it moves while it saves.
+  styles: ':host { display: inline-block; min-width: 4.6em; color: var(--soft); font-size: 0.92rem; }',
 })
 export class SavingWord {
   readonly saving = input.required<Saving>();

@@ -1,0 +1,70 @@
+import { CoreError } from '@zeitpunkt/core';
+import type { FastifyInstance } from 'fastify';
+import { randomInt } from 'node:crypto';
+import { networkInterfaces } from 'node:os';
+import { resolve } from 'node:path';
+import { buildApp } from './app.js';
+import { openStore, type Store } from './db/connection.js';
+import { DEMO_SIGN_IN, seedDemo } from './demo/seed.js';
+import { addressesOf } from './features/addresses/addresses.js';
+import { authQueries } from './features/auth/queries.js';
+import type { StartOptions } from './options.js';
+import { WorkThread } from './work/thread.js';
+
+/** A school that can be reached. */
+export interface Served {
+  readonly app: FastifyInstance;
+  readonly store: Store;
+  /** The port it listens to, also where any free one was asked for. */
+  readonly port: number;
+  /** What whoever started it should read. */
+  readonly greeting: string;
+}
+
+/**
+ * Opens the school of a data directory and serves it.
+ * @param here the folder of the running script: the thread of heavy work lies beside it, tables and pages at known places from it
+ * @throws CoreError START_… with one plain sentence; nothing is left open then
+ */
+export async function serve(options: StartOptions, here: string): Promise<Served> {
+  const store = openStore({ dataDir: options.dataDir, migrationsDir: resolve(here, '../drizzle') });
+  try {
+    return await listen(options, store, here);
+  } catch (error) {
+    store.close();
+    throw error;
+  }
+}
+
+async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions, store: Store, here: string): Promise<Served> {
+  if (demo) await seedDemo(store, Date.now());
+  const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
+  let listensTo = port;
+  const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
+  const onFault = (error: Error) => console.error('The thread of heavy work ended; it begins anew when it is needed.', error);
+  const app = await buildApp({
+    store,
+    work: new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault }),
+    nowMs: Date.now,
+    setUpCode,
+    webDir: resolve(here, '../../web/dist/browser'),
+    publicUrl,
+    behindProxy,
+    addresses,
+    logger: { level: process.env['LOG_LEVEL'] ?? 'warn' },
+  });
+  try {
+    await app.listen({ port, host });
+  } catch (error) {
+    const { code, message } = error as NodeJS.ErrnoException;
+    const why = code === 'EADDRINUSE' ? `Port ${port} is used by another program.` : `The server cannot listen there (${message}).`;
+    throw new CoreError('START_PORT_IN_USE', `${why} Choose another port with --port.`);
+  }
+  const address = app.server.address();
+  if (typeof address === 'object' && address) listensTo = address.port;
+  const own = publicUrl ?? `http://localhost:${listensTo}`;
+  const lines = [`\n  Teacher:  ${own}/`, ...addresses().map((url) => `  Pupils:   ${url}/desk`)];
+  if (demo) lines.push(`\n  Demo sign-in:  ${DEMO_SIGN_IN.signInName}   Password:  ${DEMO_SIGN_IN.password}`);
+  if (setUpCode) lines.push(`\n  First start: open ${own}/set-up and enter the code  ${setUpCode}`);
+  return { app, store, port: listensTo, greeting: lines.join('\n') };
+}
