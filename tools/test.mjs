@@ -61,10 +61,11 @@ say('Unit tests, and beside them lint and types …');
 await Promise.all([unitTests(), staticChecks()]);
 
 const journeys = join(reports, 'journeys.json');
+const browser = findChromium();
 const env = { ...process.env, ZEITPUNKT_E2E_REPORT: journeys };
 const began = performance.now();
 const ran =
-  findChromium() && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'journeys', '--output', 'test-results/e2e'], { env });
+  browser && bin('@playwright/test/cli.js', ['test', '-c', 'e2e', '--project', 'journeys', '--output', 'test-results/e2e'], { env });
 add('End-to-end tests', ran, journeys, began, ({ stats }) => ({ passed: stats.expected, failed: stats.unexpected + stats.flaky }));
 
 console.log(`${total.passed} passed, ${total.failed} failed`);

@@ -1,4 +1,7 @@
+import { prepareLesson } from '@zeitpunkt/core';
+import type { SessionDetail } from '@zeitpunkt/contract';
 import Database from 'better-sqlite3';
+import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -31,7 +34,33 @@ async function openSchool(file: string) {
     return reply.json();
   };
   const text = async (path: string) => (await teacher.send('GET', path)).body;
-  return { teacher, get, text, close };
+  const browser = () => new Browser({ app } as unknown as School);
+  return { teacher, browser, get, text, close };
+}
+
+/** In a room that runs, the next question that was not asked yet is asked, and a pupil comes in and answers it. */
+async function askAndAnswer({ teacher, browser, get }: Awaited<ReturnType<typeof openSchool>>, sessionId: string): Promise<void> {
+  const tell = async (command: object) => {
+    const reply = await teacher.send('POST', `/api/sessions/${sessionId}/commands`, { id: randomUUID(), command });
+    expect([command, reply.statusCode]).toEqual([command, 200]);
+  };
+  const detail: SessionDetail = await get(`/api/sessions/${sessionId}`);
+  if (detail.live.room.phase === 'lobby') await tell({ type: 'begin' });
+  await tell({ type: 'door-admits', admits: 'class-list' });
+  const asked = new Set(detail.live.room.run.askings.map(({ item }) => item.id));
+  const next = prepareLesson(detail.lesson).steps.find(({ beat }) => beat.kind === 'ask' && !asked.has(beat.itemId));
+  if (next) await tell({ type: 'go', to: next.ref });
+  const pupil = detail.pupils.findLast(({ id }) => !detail.live.responses.some(({ pupilId }) => pupilId === id));
+  const desk = browser();
+  const joined = await desk.send('POST', '/api/desk/join', { joinId: randomUUID(), roomKey: detail.roomKey, pupilId: pupil!.id });
+  expect([joined.statusCode, joined.body]).toEqual([200, expect.anything()]);
+  const { id: askingId } = (await get(`/api/sessions/${sessionId}`)).live.room.run.askings.at(-1);
+  const answer = await desk.send('POST', '/api/desk/responses', { id: randomUUID(), askingId, response: { kind: 'not-sure' }, responseTimeMs: 4000 }); // prettier-ignore
+  expect([answer.statusCode, answer.body]).toEqual([200, expect.anything()]);
+  const { responses } = (await get(`/api/sessions/${sessionId}`)).live;
+  expect(responses).toContainEqual(expect.objectContaining({ askingId, pupilId: pupil!.id, response: { kind: 'not-sure' } }));
+  await tell({ type: 'end' });
+  expect(await get(`/api/sessions/${sessionId}`)).toMatchObject({ live: { room: { phase: 'ended' } } });
 }
 
 test('there is a school of every version of the tables', () => {
@@ -42,7 +71,8 @@ test('there is a school of every version of the tables', () => {
 test.each(readdirSync(FOLDER))(
   'the school of %s is read, and taught from: lessons, plans, rooms, own pace, review, voice, paper, results',
   async (file) => {
-    const { teacher, get, text, close } = await openSchool(file);
+    const school = await openSchool(file);
+    const { teacher, get, text, close } = school;
     for (const { id, pupilCount } of await get('/api/classes')) {
       await get(`/api/classes/${id}/plan`);
       await get(`/api/classes/${id}/notes`);
@@ -78,10 +108,12 @@ test.each(readdirSync(FOLDER))(
         if (live.byKey && live.endedAtMs === null) expect(roomKey).toHaveLength(6);
       }
       expect(detail).toMatchObject({ lesson: { title }, live: { room: { phase } }, unreadable: [] });
-      if (phase !== 'running' || pace === 'own') continue;
-      const end = { id: '99999999-9999-4999-8999-999999999999', command: { type: 'end' } };
-      expect((await teacher.send('POST', `/api/sessions/${id}/commands`, end)).json()).toMatchObject({ room: { phase: 'ended' } });
+      if (phase === 'running' && pace !== 'own') await askAndAnswer(school, id);
     }
+    // One of its lessons is taught from the beginning.
+    const [[lesson], [terns]] = [await get('/api/lessons'), await get('/api/classes')];
+    const room = (await teacher.send('POST', '/api/sessions', { id: randomUUID(), lessonId: lesson.id, classId: terns.id })).json();
+    await askAndAnswer(school, room.id);
     await close();
   },
 );
