@@ -5,6 +5,7 @@ const CHROMIUM_ARGS = [
   '--disable-gpu',
   '--disable-quic',
   '--no-first-run',
+  '--font-render-hinting=none', // letters stand where the scene puts them, as on a screen of today
   '--disable-background-networking',
   '--disable-component-update',
   '--disable-sync',

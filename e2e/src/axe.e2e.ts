@@ -12,204 +12,199 @@ const THREE_CLOCKS = {
   choices: [232.5, 202.5, 210].map((hourDeg) => ({ hourDeg, minuteDeg: 270, numerals: 'all' })),
 };
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`axe finds nothing on any place of the teacher, ${colorScheme}`, async ({ teacher, server }) => {
-    const { page } = teacher;
-    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-    await teacher.signInByForm('wrong');
-    await expect(page.getByRole('alert')).toBeVisible();
-    await expectAccessible(page, 'sign-in');
-    await teacher.signIn();
-    await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
-    await expectAccessible(page, 'ladder');
-    await page.getByRole('link', { name: 'Class list' }).click();
-    await page.getByRole('button', { name: 'More about Anouk' }).click();
-    await page.getByRole('button', { name: 'Take in a list' }).click();
-    await expectAccessible(page, 'class');
-    await page.getByRole('button', { name: 'Delete with all answers' }).click();
-    await expect(page.getByRole('dialog', { name: 'Delete Anouk?' })).toBeVisible();
-    await expectAccessible(page, 'class, asking');
-    await page.getByRole('dialog', { name: 'Delete Anouk?' }).getByRole('button', { name: 'Keep', exact: true }).click();
-    await page.getByRole('link', { name: 'Join cards' }).click();
-    await page.getByRole('button', { name: /^Make \d+ cards$/ }).click();
-    await expect(page.getByRole('list', { name: 'Cards' })).toBeVisible();
-    await expectAccessible(page, 'join cards');
-    await page.goto(`${server.url}/school`);
-    await expect(page.getByRole('heading', { name: 'Invite a teacher' })).toBeVisible();
-    await expectAccessible(page, 'school');
-    await page.goto(`${server.url}/ladder`);
-    await page.getByRole('link', { name: /^Look on/ }).click();
-    await expect(page.getByText(/are done/)).toBeVisible();
-    await expectAccessible(page, 'own pace');
-    await page.getByRole('link', { name: 'Review the answers' }).click();
-    await page.getByRole('link', { name: 'Enter answers that came on paper or aloud' }).click();
-    await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toBeVisible();
-    await expectAccessible(page, 'answers entered');
-    await page.goto(`${server.url}/ladder`);
-    await page.getByRole('link', { name: 'Class review' }).click();
-    await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
-    await expectAccessible(page, 'class review, next lesson');
-    for (const [look, name] of [
-      ['Who can do what', 'Pupils and rungs'],
-      ['Who holds what', 'How many hold what'],
-      ['For home', 'Reading the clock: Anouk'],
-      ['Results as files', 'Out'],
-    ] as const) {
-      await page.getByRole('link', { name: look }).click();
-      await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
-      await expectAccessible(page, `class review, ${look}`);
-    }
-    await page.getByRole('link', { name: 'Who can do what' }).click();
-    await page.getByRole('link', { name: 'Jory' }).click();
-    await expect(page.locator('zp-chart svg')).toBeVisible();
-    await page
-      .getByRole('button', { name: /the \d+ answers that show it/ })
-      .first()
-      .click();
-    await expect(page.getByRole('button', { name: 'Close these answers' })).toBeVisible();
-    await expectAccessible(page, 'class review, a pupil');
-    await page.goto(`${server.url}/ladder`);
-    await page
-      .getByRole('link', { name: /^Review/ })
-      .first()
-      .click();
-    await page.getByText('Beat by beat').click();
-    await expect(page.locator('zp-session-log zp-chart svg').first()).toBeVisible();
-    await expectAccessible(page, 'review');
-    await page.getByRole('button', { name: /^Question 1,.*all answers/ }).click();
-    await expectAccessible(page, 'review, a question');
-    await page
-      .getByRole('button', { name: /question 1: not yet|question 1: partly/ })
-      .first()
-      .click();
-    await page.getByText('Correct this mark').click();
-    await expectAccessible(page, 'review, an answer');
-    await page.goto(`${server.url}/ladder`);
-    const script = new ScriptPage(page);
-    await script.open('Quarters at the tide gauge');
-    for (const place of RECORDING) {
-      await place.open(page);
-      await expectAccessible(page, place.name);
-    }
-    await page.goto(`${server.url}/ladder`);
-    await script.open('Half past at the harbour');
-    await script.about();
-    await expectAccessible(page, 'lesson');
-    await page.getByRole('button', { name: 'Questions as a package' }).click();
-    await expect(page.getByRole('dialog', { name: /^Questions as a package/ })).toBeVisible();
-    await expectAccessible(page, 'questions as a package');
-    await page.keyboard.press('Escape');
-    await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
-    await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
-    await expect(page.getByRole('img', { name: /^Page 2: .*, B/ })).toBeVisible();
-    await expectAccessible(page, 'paper');
-    await page.goto(`${server.url}/classes/from-file`);
-    await expect(page.getByLabel('Choose the file')).toBeVisible();
-    await expectAccessible(page, 'class from a file');
-    await page.goto(`${server.url}/ladder`);
-    await script.open('Half past at the harbour');
-    await page.getByRole('link', { name: 'Rehearse' }).click();
-    await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
-    await expect(teacher.place).toContainText('Step 1 of');
-    await expectAccessible(page, 'rehearse');
-    await page.keyboard.press('f');
-    await expect(page.getByRole('dialog', { name: 'Beats of this lesson' })).toBeVisible();
-    await expectAccessible(page, 'beats of a lesson');
-    await page.keyboard.press('Escape');
-    await page.getByRole('button', { name: 'End the rehearsal' }).click();
-    await expect(page.getByRole('heading', { name: 'What it took' })).toBeVisible();
-    await expectAccessible(page, 'what a rehearsal took');
-    await page.getByRole('link', { name: 'Back to the script' }).last().click();
-    await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-    await page.getByRole('link', { name: /^Show card/ }).click();
-    await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
-    await expectAccessible(page, 'daily card');
-    await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-    await page.getByText('Plan a series of lessons').click();
-    await expectAccessible(page, 'ladder, series');
-  });
+test('axe finds nothing on any place of the teacher', async ({ teacher, server }) => {
+  const { page } = teacher;
+  await teacher.signInByForm('wrong');
+  await expect(page.getByRole('alert')).toBeVisible();
+  await expectAccessible(page, 'sign-in');
+  await teacher.signIn();
+  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expectAccessible(page, 'ladder');
+  await page.getByRole('link', { name: 'Class list' }).click();
+  await page.getByRole('button', { name: 'More about Anouk' }).click();
+  await page.getByRole('button', { name: 'Take in a list' }).click();
+  await expectAccessible(page, 'class');
+  await page.getByRole('button', { name: 'Delete with all answers' }).click();
+  await expect(page.getByRole('dialog', { name: 'Delete Anouk?' })).toBeVisible();
+  await expectAccessible(page, 'class, asking');
+  await page.getByRole('dialog', { name: 'Delete Anouk?' }).getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('link', { name: 'Join cards' }).click();
+  await page.getByRole('button', { name: /^Make \d+ cards$/ }).click();
+  await expect(page.getByRole('list', { name: 'Cards' })).toBeVisible();
+  await expectAccessible(page, 'join cards');
+  await page.goto(`${server.url}/school`);
+  await expect(page.getByRole('heading', { name: 'Invite a teacher' })).toBeVisible();
+  await expectAccessible(page, 'school');
+  await page.goto(`${server.url}/ladder`);
+  await page.getByRole('link', { name: /^Look on/ }).click();
+  await expect(page.getByText(/are done/)).toBeVisible();
+  await expectAccessible(page, 'own pace');
+  await page.getByRole('link', { name: 'Review the answers' }).click();
+  await page.getByRole('link', { name: 'Enter answers that came on paper or aloud' }).click();
+  await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toBeVisible();
+  await expectAccessible(page, 'answers entered');
+  await page.goto(`${server.url}/ladder`);
+  await page.getByRole('link', { name: 'Class review' }).click();
+  await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
+  await expectAccessible(page, 'class review, next lesson');
+  for (const [look, name] of [
+    ['Who can do what', 'Pupils and rungs'],
+    ['Who holds what', 'How many hold what'],
+    ['For home', 'Reading the clock: Anouk'],
+    ['Results as files', 'Out'],
+  ] as const) {
+    await page.getByRole('link', { name: look }).click();
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+    await expectAccessible(page, `class review, ${look}`);
+  }
+  await page.getByRole('link', { name: 'Who can do what' }).click();
+  await page.getByRole('link', { name: 'Jory' }).click();
+  await expect(page.locator('zp-chart svg')).toBeVisible();
+  await page
+    .getByRole('button', { name: /the \d+ answers that show it/ })
+    .first()
+    .click();
+  await expect(page.getByRole('button', { name: 'Close these answers' })).toBeVisible();
+  await expectAccessible(page, 'class review, a pupil');
+  await page.goto(`${server.url}/ladder`);
+  await page
+    .getByRole('link', { name: /^Review/ })
+    .first()
+    .click();
+  await page.getByText('Beat by beat').click();
+  await expect(page.locator('zp-session-log zp-chart svg').first()).toBeVisible();
+  await expectAccessible(page, 'review');
+  await page.getByRole('button', { name: /^Question 1,.*all answers/ }).click();
+  await expectAccessible(page, 'review, a question');
+  await page
+    .getByRole('button', { name: /question 1: not yet|question 1: partly/ })
+    .first()
+    .click();
+  await page.getByText('Correct this mark').click();
+  await expectAccessible(page, 'review, an answer');
+  await page.goto(`${server.url}/ladder`);
+  const script = new ScriptPage(page);
+  await script.open('Quarters at the tide gauge');
+  for (const place of RECORDING) {
+    await place.open(page);
+    await expectAccessible(page, place.name);
+  }
+  await page.goto(`${server.url}/ladder`);
+  await script.open('Half past at the harbour');
+  await script.about();
+  await expectAccessible(page, 'lesson');
+  await page.getByRole('button', { name: 'Questions as a package' }).click();
+  await expect(page.getByRole('dialog', { name: /^Questions as a package/ })).toBeVisible();
+  await expectAccessible(page, 'questions as a package');
+  await page.keyboard.press('Escape');
+  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
+  await expect(page.getByRole('img', { name: /^Page 2: .*, B/ })).toBeVisible();
+  await expectAccessible(page, 'paper');
+  await page.goto(`${server.url}/classes/from-file`);
+  await expect(page.getByLabel('Choose the file')).toBeVisible();
+  await expectAccessible(page, 'class from a file');
+  await page.goto(`${server.url}/ladder`);
+  await script.open('Half past at the harbour');
+  await page.getByRole('link', { name: 'Rehearse' }).click();
+  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
+  await expect(teacher.place).toContainText('Step 1 of');
+  await expectAccessible(page, 'rehearse');
+  await page.keyboard.press('f');
+  await expect(page.getByRole('dialog', { name: 'Beats of this lesson' })).toBeVisible();
+  await expectAccessible(page, 'beats of a lesson');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'End the rehearsal' }).click();
+  await expect(page.getByRole('heading', { name: 'What it took' })).toBeVisible();
+  await expectAccessible(page, 'what a rehearsal took');
+  await page.getByRole('link', { name: 'Back to the script' }).last().click();
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await page.getByRole('link', { name: /^Show card/ }).click();
+  await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
+  await expectAccessible(page, 'daily card');
+  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await page.getByText('Plan a series of lessons').click();
+  await expectAccessible(page, 'ladder, series');
+});
 
-  test(`axe finds nothing on the console, the stage and the desk of a lesson, ${colorScheme}`, async ({ teacher, newPupil, server }) => {
-    const { page } = teacher;
-    await page.emulateMedia({ colorScheme, reducedMotion: 'reduce' });
-    await teacher.signIn();
-    const key = await teacher.openRoom();
-    await expectAccessible(page, 'console, lobby');
-    const audience = await teacher.openAudience();
-    await audience.emulateMedia({ colorScheme });
-    await expect(audience.getByRole('list')).toBeVisible();
-    await expectAccessible(audience, 'audience, lobby');
+test('axe finds nothing on the console, the stage and the desk of a lesson', async ({ teacher, newPupil, server }) => {
+  const { page } = teacher;
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  await expectAccessible(page, 'console, lobby');
+  const audience = await teacher.openAudience();
+  await expect(audience.getByRole('list')).toBeVisible();
+  await expectAccessible(audience, 'audience, lobby');
 
-    const quill = await newPupil('Quill', { ...PHONE, colorScheme });
-    await quill.page.goto(`${server.url}/desk`);
-    await expect(quill.page.getByRole('button', { name: 'boat' })).toBeVisible();
-    await expectAccessible(quill.page, 'desk, key');
-    await expectUsableByThumb(quill.page, 'desk, key');
-    for (const picture of key) await quill.page.getByRole('button', { name: picture, exact: true }).tap();
-    await expect(quill.page.getByRole('button', { name: 'Quill' })).toBeVisible();
-    await expectAccessible(quill.page, 'desk, names');
-    await expectUsableByThumb(quill.page, 'desk, names');
-    await quill.page.getByRole('button', { name: 'Quill' }).tap();
+  const quill = await newPupil('Quill', PHONE);
+  await quill.page.goto(`${server.url}/desk`);
+  await expect(quill.page.getByRole('button', { name: 'boat' })).toBeVisible();
+  await expectAccessible(quill.page, 'desk, key');
+  await expectUsableByThumb(quill.page, 'desk, key');
+  for (const picture of key) await quill.page.getByRole('button', { name: picture, exact: true }).tap();
+  await expect(quill.page.getByRole('button', { name: 'Quill' })).toBeVisible();
+  await expectAccessible(quill.page, 'desk, names');
+  await expectUsableByThumb(quill.page, 'desk, names');
+  await quill.page.getByRole('button', { name: 'Quill' }).tap();
 
-    await teacher.begin();
-    await teacher.goTo('Worked example');
-    await expect(quill.page.getByRole('img')).toBeVisible();
-    for (const [at, place] of [
-      [page, 'console'],
-      [audience, 'audience'],
-      [quill.page, 'desk, stage'],
-    ] as const)
-      await expectAccessible(at, place);
-    await page.keyboard.press('ArrowRight');
-    await page.getByRole('button', { name: 'arc', exact: true }).click();
-    await expectAccessible(page, 'console, beside the script');
-    await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
-    await expectAccessible(page, 'console, keys');
-    await page.keyboard.press('Escape');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
-    await page.keyboard.press('PageDown');
-    await expect(page.getByRole('button', { name: 'Back to the script' })).toHaveCount(0);
-    await teacher.goTo('Ask');
-    await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
-    await expectAccessible(quill.page, 'desk, read');
-    await expectUsableByThumb(quill.page, 'desk, read');
-    await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
-    await quill.read('8', '30');
-    await quill.expectKept();
-    await expectAccessible(quill.page, 'desk, kept');
-    await expectUsableByThumb(quill.page, 'desk, kept');
-    await teacher.goTo('Answer');
-    await expect(quill.sentence).toBeVisible();
-    for (const [at, place] of [
-      [page, 'console, revealed'],
-      [quill.page, 'desk, reveal'],
-    ] as const)
-      await expectAccessible(at, place);
-    await teacher.goTo('Ask');
-    await expect(quill.page.getByRole('slider', { name: /minute/ })).toBeVisible();
-    await expectAccessible(quill.page, 'desk, set');
-    await expectUsableByThumb(quill.page, 'desk, set');
-    await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
-    await teacher.tell({ type: 'ask', item: THREE_CLOCKS });
-    await expect(quill.page.getByRole('button', { name: /A clock dial/ })).toHaveCount(3);
-    await expectAccessible(quill.page, 'desk, choose');
-    await expectUsableByThumb(quill.page, 'desk, choose');
-    await quill.page
-      .getByRole('button', { name: /A clock dial/ })
-      .first()
-      .tap();
-    await quill.send();
-    await quill.expectKept();
-    await teacher.page.getByRole('button', { name: 'Show the answer' }).click();
-    await expect(quill.sentence).toBeVisible();
-    for (const [at, place] of [
-      [page, 'console, question beside the script'],
-      [quill.page, 'desk, reveal of several dials'],
-    ] as const)
-      await expectAccessible(at, place);
-    await teacher.end();
-    await page.getByRole('button', { name: /Quill, question 1/ }).click();
-    await expectAccessible(page, 'review');
-  });
-}
+  await teacher.begin();
+  await teacher.goTo('Worked example');
+  await expect(quill.page.getByRole('img')).toBeVisible();
+  for (const [at, place] of [
+    [page, 'console'],
+    [audience, 'audience'],
+    [quill.page, 'desk, stage'],
+  ] as const)
+    await expectAccessible(at, place);
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'arc', exact: true }).click();
+  await expectAccessible(page, 'console, beside the script');
+  await page.keyboard.press('?');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expectAccessible(page, 'console, keys');
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByRole('button', { name: 'Back to the script' })).toHaveCount(0);
+  await teacher.goTo('Ask');
+  await expect(quill.page.getByRole('textbox', { name: 'Hour' })).toBeVisible();
+  await expectAccessible(quill.page, 'desk, read');
+  await expectUsableByThumb(quill.page, 'desk, read');
+  await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
+  await quill.read('8', '30');
+  await quill.expectKept();
+  await expectAccessible(quill.page, 'desk, kept');
+  await expectUsableByThumb(quill.page, 'desk, kept');
+  await teacher.goTo('Answer');
+  await expect(quill.sentence).toBeVisible();
+  for (const [at, place] of [
+    [page, 'console, revealed'],
+    [quill.page, 'desk, reveal'],
+  ] as const)
+    await expectAccessible(at, place);
+  await teacher.goTo('Ask');
+  await expect(quill.page.getByRole('slider', { name: /minute/ })).toBeVisible();
+  await expectAccessible(quill.page, 'desk, set');
+  await expectUsableByThumb(quill.page, 'desk, set');
+  await expect(quill.page.getByRole('button', { name: 'This is my answer' })).toBeInViewport({ ratio: 1 });
+  await teacher.tell({ type: 'ask', item: THREE_CLOCKS });
+  await expect(quill.page.getByRole('button', { name: /A clock dial/ })).toHaveCount(3);
+  await expectAccessible(quill.page, 'desk, choose');
+  await expectUsableByThumb(quill.page, 'desk, choose');
+  await quill.page
+    .getByRole('button', { name: /A clock dial/ })
+    .first()
+    .tap();
+  await quill.send();
+  await quill.expectKept();
+  await teacher.page.getByRole('button', { name: 'Show the answer' }).click();
+  await expect(quill.sentence).toBeVisible();
+  for (const [at, place] of [
+    [page, 'console, question beside the script'],
+    [quill.page, 'desk, reveal of several dials'],
+  ] as const)
+    await expectAccessible(at, place);
+  await teacher.end();
+  await page.getByRole('button', { name: /Quill, question 1/ }).click();
+  await expectAccessible(page, 'review');
+});

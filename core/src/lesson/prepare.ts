@@ -71,6 +71,20 @@ export function prepareLesson(lesson: Lesson): PreparedLesson {
   return { lesson, steps, context, aloud, totalMs: startMs };
 }
 
+/** How long a whole lesson takes in milliseconds, without making it ready to play: its stages are most of that work. */
+export function totalMsOf(lesson: Lesson): number {
+  const context: BeatContext = { settings: lesson.settings, layers: TEACHING_LAYERS, itemOf: itemFinder(lesson) };
+  return lesson.beats.reduce((total, beat) => {
+    const played = expandBeat(beat, context.settings);
+    const stretch = stretchOf(beat, played, context);
+    return played.reduce((sum, one) => sum + stepMs(one.beat, context, stretch), total);
+  }, 0);
+}
+
+/** Nothing to say yet, and it still has a moment of its own: every step can be found on the ruler. */
+const stepMs = (beat: PlayBeat, context: BeatContext, stretch: number) =>
+  Math.max(1, Math.round(beatKindOf(beat).durationMs(beat, context) * stretch));
+
 /** Two stages go along: one on which every answer was shown, one on which none was. */
 interface Stages {
   readonly stage: StageState;
@@ -98,8 +112,7 @@ function stepsOf({ beat, beatIndex, context, aloud, ...from }: BeatPlace): { ste
   const stretch = stretchOf(beat, played, context);
   const steps = played.map(({ step, beat: play }, stepInBeat): Step => {
     const kind = beatKindOf(play);
-    // Nothing to say yet, and it still has a moment of its own: every step can be found on the ruler.
-    const durationMs = Math.max(1, Math.round(kind.durationMs(play, context) * stretch));
+    const durationMs = stepMs(play, context, stretch);
     const before = keepOnStage(after.stage, kind.keeps);
     const beforeUnrevealed = keepOnStage(after.unrevealed, kind.keeps);
     const showsAnswerTo = kind.keeps.length > 0 ? after.showsAnswerTo : null;

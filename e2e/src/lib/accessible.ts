@@ -1,17 +1,30 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 
+/** What can differ between light and dark. */
+const OF_COLOUR = ['color-contrast', 'link-in-text-block'];
+
 /**
- * WCAG 2.2 AA and the best practices of axe: nothing may be found.
+ * WCAG 2.2 AA and the best practices of axe: nothing may be found, in light and in dark.
  * @param place as it is called when something is
  * @param within a part of the page that alone is looked at
  */
 export async function expectAccessible(page: Page, place = page.url(), within = 'html'): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).include(within).analyze();
-  expect({ place, found: violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`) }).toEqual({
-    place,
-    found: [],
-  });
+  const found = await foundBy(page, within);
+  await page.emulateMedia({ colorScheme: 'dark' });
+  const inDark = await foundBy(page, within, OF_COLOUR);
+  await page.emulateMedia({ colorScheme: 'light' });
+  expect({ place, found, inDark }).toEqual({ place, found: [], inDark: [] });
+}
+
+async function foundBy(page: Page, within: string, rules?: string[]): Promise<string[]> {
+  // In one page and without a list of all that is fine: most of its time went there.
+  const axe = new AxeBuilder({ page })
+    .setLegacyMode()
+    .include(within)
+    .options({ resultTypes: ['violations'] });
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
+  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`);
 }
 
 /** Nothing sticks out sideways, and everything to press is at least 48 px high and wide. */

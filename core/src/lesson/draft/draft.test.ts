@@ -7,7 +7,7 @@ import { isOnRung } from '../../ladder/rung.js';
 import { kindOf, type Item } from '../../question-kinds/registry.js';
 import { WORD_PACK_IDS } from '../../words/registry.js';
 import { narrationAt } from '../player.js';
-import { prepareLesson } from '../prepare.js';
+import { prepareLesson, totalMsOf } from '../prepare.js';
 import type { Lesson } from '../lesson.js';
 import { DEFAULT_SETTINGS } from '../settings.js';
 import { draftLesson, type DraftWish } from './draft.js';
@@ -38,6 +38,7 @@ test.each(RUNG_IDS)('a draft on %s is within 5 %% of any length, on its rung, an
     const lesson = minutes === 20 ? twentyMinutes(rung, seed) : draftLesson(wish({ rung, minutes, seed }));
     const { totalMs, steps } = prepareLesson(lesson);
     expect([minutes, Math.abs(totalMs / (minutes * 60_000) - 1) <= 0.05]).toEqual([minutes, true]);
+    expect(totalMsOf(lesson)).toBe(totalMs);
     const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
     expect(isOnRung(RUNGS[rung], times)).toBe(true);
     // What is asked is what is taught: in most questions, and in the last one.

@@ -5,8 +5,9 @@ import type { Item } from '../../question-kinds/registry.js';
 import type { ClassTimes } from '../../run/answer-times.js';
 import type { DayEvent } from '../day-events.js';
 import type { Lesson } from '../lesson.js';
-import { prepareLesson } from '../prepare.js';
+import { totalMsOf } from '../prepare.js';
 import type { LessonSettings } from '../settings.js';
+import { Chances } from './chances.js';
 import { Drafting } from './drafting.js';
 
 /** What a teacher asks for. */
@@ -46,9 +47,10 @@ const STRETCH = [0.6, 1.7] as const;
  * both directions, mistakes, use, an exit check, what comes next. The same wish gives the same lesson.
  */
 export function draftLesson(wish: DraftWish): Lesson {
+  const chances = new Chances(wish.settings);
   const tries: { readonly lesson: Lesson; readonly findings: number }[] = [];
   for (let attempt = 0; attempt < MOST_TRIES; attempt++) {
-    const lesson = draftOnce({ ...wish, seed: wish.seed + attempt * NEXT_SEED });
+    const lesson = draftOnce({ ...wish, seed: wish.seed + attempt * NEXT_SEED }, chances);
     const findings = checkLesson(lesson).length;
     if (findings === 0) return lesson;
     tries.push({ lesson, findings });
@@ -56,14 +58,14 @@ export function draftLesson(wish: DraftWish): Lesson {
   return tries.reduce((best, one) => (one.findings < best.findings ? one : best)).lesson;
 }
 
-function draftOnce(wish: DraftWish): Lesson {
+function draftOnce(wish: DraftWish, chances: Chances): Lesson {
   const targetMs = wish.minutes * 60_000;
   const made = new Map<number, { readonly lesson: Lesson; readonly totalMs: number }>();
   const at = (extras: number) => {
     let known = made.get(extras);
     if (!known) {
-      const lesson = new Drafting(wish).lesson(extras);
-      made.set(extras, (known = { lesson, totalMs: prepareLesson(lesson).totalMs }));
+      const lesson = new Drafting(wish, chances).lesson(extras);
+      made.set(extras, (known = { lesson, totalMs: totalMsOf(lesson) }));
     }
     return known;
   };

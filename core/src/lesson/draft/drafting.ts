@@ -23,6 +23,7 @@ import { NEW_BUILD } from '../dial-build.js';
 import type { Lesson } from '../lesson.js';
 import { tongueOf } from '../talk/registry.js';
 import { thinkSecondsFor } from '../think-times.js';
+import type { Chances } from './chances.js';
 import { DEMONSTRATIONS } from './demonstrations/registry.js';
 import type { DraftWish } from './draft.js';
 import { Phrases } from './phrases.js';
@@ -69,11 +70,14 @@ export class Drafting {
   private wasAskedHow = false;
   private wasContrasted = false;
 
-  constructor(private readonly wish: DraftWish) {
+  constructor(
+    private readonly wish: DraftWish,
+    chances: Chances,
+  ) {
     this.rng = seededRng(wish.seed);
     this.texts = DRAFT_TEXTS[tongueOf(wish.settings)];
     this.rung = RUNGS[wish.rung];
-    this.picker = new QuestionPicker(wish.rung, this.ideas(), wish.settings, this.rng);
+    this.picker = new QuestionPicker(wish.rung, this.ideas(), wish.settings, this.rng, chances);
     this.times = new TimeFinder(this.rung, this.picker, this.rng);
     this.plainKinds = this.rung.kinds.filter((kind) => kind !== 'choose-all');
     this.chosen = [...(wish.insight?.items ?? [])];

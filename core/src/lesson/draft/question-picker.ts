@@ -4,11 +4,11 @@ import { isOnRung, type Rung } from '../../ladder/rung.js';
 import type { ActId } from '../../acts/acts.js';
 import { changesAnyOf } from '../../misconceptions/distorted-acts.js';
 import type { MisconceptionId } from '../../misconceptions/registry.js';
-import { predictionsBy } from '../../question-kinds/predictions.js';
 import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from '../../question-kinds/registry.js';
 import type { Rng } from '../../rehearsal/rng.js';
 import { SECONDS_PER_HALF_DAY, type SecondOfDay } from '../../time/second-of-day.js';
 import type { LessonSettings } from '../settings.js';
+import type { Chances } from './chances.js';
 
 /** So many answers are needed before anything can be said of an idea. */
 const WANTED_CHANCES = 3;
@@ -45,12 +45,16 @@ export class QuestionPicker {
   /** Of what was shown since then. */
   private shownHour = -1;
 
-  /** @param ideas that are to have their chances, the most wanted first */
+  /**
+   * @param ideas that are to have their chances, the most wanted first
+   * @param showing which ideas a question shows
+   */
   constructor(
     private readonly rungId: RungId,
     private readonly ideas: readonly MisconceptionId[],
     private readonly settings: LessonSettings,
     private readonly rng: Rng,
+    private readonly showing: Chances,
   ) {
     this.rung = RUNGS[rungId];
     this.reserved = new Set(this.rung.tricky.map(({ hour, minute }) => (hour % 12) * 3600 + minute * 60));
@@ -62,7 +66,7 @@ export class QuestionPicker {
     this.lastHour = kindOf(item).timesOf(item).map(hourOnDial)[0] ?? this.lastHour;
     this.shownHour = -1;
     this.asked.push(item);
-    for (const id of predictionsBy(this.ideas, item, this.settings).keys()) this.chances.set(id, (this.chances.get(id) ?? 0) + 1);
+    for (const id of this.showing.of(item, this.ideas)) this.chances.set(id, (this.chances.get(id) ?? 0) + 1);
   }
 
   /** Told of every time that is shown with what it is. */
@@ -106,7 +110,7 @@ export class QuestionPicker {
   }
 
   private neededBy(item: Item): number {
-    return [...predictionsBy(this.ideas, item, this.settings).keys()].reduce((sum, id) => sum + this.needOf(id), 0);
+    return this.showing.of(item, this.ideas).reduce((sum, id) => sum + this.needOf(id), 0);
   }
 
   /** The next question of some kinds; null where none of them has anything to ask. */
@@ -170,7 +174,7 @@ export class QuestionPicker {
     for (let draw = 0; draw < draws; draw++) {
       const kind = able[(first + draw) % able.length]!;
       const item = QUESTION_KINDS[kind].make('', this.rng, this.rung, this.settings) as Item;
-      if (this.fits(item) && only(item) && predictionsBy([id], item, this.settings).has(id)) return item;
+      if (this.fits(item) && only(item) && this.showing.of(item, [id]).length > 0) return item;
     }
     return null;
   }
