@@ -101,10 +101,11 @@ await client.ask<unknown>({ type: 'connect', spec: { port, pupils, walls, answer
 await load(); // warm
 for (const [name, work] of Object.entries(WORK)) {
   await work(); // what is read for the first time is read for the first time
-  const [ratios, holds, times]: [number[], number[], number[]] = [[], [], []];
+  const [ratios, holds, times, bare]: [number[], number[], number[], number[]] = [[], [], [], []];
   for (let run = 0; run < RUNS; run++) {
-    const alone = await load();
     await held();
+    const alone = await load();
+    bare.push(await held());
     const state = { stopped: false };
     const busy = (async () => {
       while (!state.stopped) {
@@ -119,7 +120,7 @@ for (const [name, work] of Object.entries(WORK)) {
     holds.push(await held());
     ratios.push(beside.p95 / alone.p95);
   }
-  console.log(`  ${name.padEnd(34)} ${median(ratios).toFixed(2)} × p95 of answers, loop held ${ms(Math.max(...holds))} at most; takes ${ms(median(times))}`); // prettier-ignore
+  console.log(`  ${name.padEnd(34)} ${median(ratios).toFixed(2)} × p95 of answers, loop held ${ms(median(holds))} (${ms(Math.max(...holds))} at most), without it ${ms(median(bare))}; takes ${ms(median(times))}`); // prettier-ignore
 }
 await client.stop();
 await server.stop();

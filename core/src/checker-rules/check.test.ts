@@ -214,11 +214,13 @@ test.each(Object.entries(CASES))(
 );
 
 test('a draft has no findings, on any rung, of any length', () => {
-  for (const rung of RUNG_IDS)
-    for (const minutes of [5, 15, 30]) {
+  // Each rung has two of the lengths, each length has most of the rungs.
+  RUNG_IDS.forEach((rung, place) => {
+    for (const minutes of [5, 15, 30].filter((_, index) => index !== place % 3)) {
       const found = checkLesson(draftLesson({ rung, minutes, delivery: 'live', settings: DEFAULT_SETTINGS, seed: minutes }));
       expect([rung, minutes, found.map(({ rule, what }) => `${rule}: ${what}`)]).toEqual([rung, minutes, []]);
     }
+  });
 });
 
 /** A lesson of half a dozen beats on a rung, said in a teacher's own words. */

@@ -31,7 +31,18 @@ function itemsOf(id: QuestionKindId, settings: LessonSettings): Item[] {
   return settings === DEFAULT_SETTINGS ? [...kind.samples, ...made] : made;
 }
 
-const everyItem = (id: QuestionKindId) => SCHOOLS.flatMap((settings) => itemsOf(id, settings).map((item) => [item, settings] as const));
+/** Made once for each kind: a test walks over hundreds of them, and says all that is wrong at the end. */
+const everyItem = memoized((id: QuestionKindId) =>
+  SCHOOLS.flatMap((settings) => itemsOf(id, settings).map((item) => [item, settings] as const)),
+);
+
+function memoized<Key, T>(make: (key: Key) => T): (key: Key) => T {
+  const made = new Map<Key, T>();
+  return (key) => {
+    if (!made.has(key)) made.set(key, make(key));
+    return made.get(key)!;
+  };
+}
 
 /** Every member in some data, by name, with its value. */
 function membersOf(data: unknown): [string, unknown][] {
@@ -69,29 +80,32 @@ describe.each(QUESTION_KIND_IDS)('questions of the kind %s', (id) => {
 
   test('whatever an idea predicts is marked wrong and blamed on that idea', () => {
     const seen = new Set<string>();
+    const wrong: unknown[] = [];
     for (const [item, settings] of everyItem(id)) {
       for (const [idea, predicted] of predictionsOf(item, settings)) {
         for (const response of predicted) {
           const mark = markOf(item, response, settings);
-          expect({ item, idea, response, blamed: mark.misconceptions.includes(idea) }).toEqual({ item, idea, response, blamed: true });
-          expect(mark.verdict).toMatch(/partly|not-yet/);
-          expect(mark.sayToPupil).toMatch(/^[A-Z“„].*[.?]$/);
+          const isBlamed = mark.misconceptions.includes(idea) && /partly|not-yet/.test(mark.verdict);
+          if (!isBlamed || !/^[A-Z“„].*[.?]$/.test(mark.sayToPupil)) wrong.push({ item, idea, response, mark });
           seen.add(idea);
         }
       }
     }
+    expect(wrong).toEqual([]);
     expect(seen.size).toBeGreaterThan(0); // a kind at which no idea makes a difference tells nothing
   });
 
   test('two ideas held at once are acts upon acts: they answer too, if not always wrong', () => {
-    for (const item of QUESTION_KINDS[id].samples.slice(0, 3) as readonly Item[]) {
-      for (const one of MISCONCEPTION_IDS) {
-        for (const two of MISCONCEPTION_IDS) {
-          const given = kindOf(item).predict(item, actsOf([one, two], DEFAULT_SETTINGS), DEFAULT_SETTINGS);
-          for (const response of given) expect(() => markOf(item, response, DEFAULT_SETTINGS)).not.toThrow();
-        }
+    const verdicts = new Set<string>();
+    const samples = QUESTION_KINDS[id].samples as readonly Item[];
+    MISCONCEPTION_IDS.forEach((one, place) => {
+      for (const [at, two] of MISCONCEPTION_IDS.entries()) {
+        const item = samples[(place + at) % samples.length]!;
+        const given = kindOf(item).predict(item, actsOf([one, two], DEFAULT_SETTINGS), DEFAULT_SETTINGS);
+        for (const response of given) verdicts.add(markOf(item, response, DEFAULT_SETTINGS).verdict);
       }
-    }
+    });
+    expect(verdicts.size).toBeGreaterThan(0);
   });
 
   test('a slip is wrong, and the same random numbers give the same one', () => {
@@ -106,18 +120,20 @@ describe.each(QUESTION_KIND_IDS)('questions of the kind %s', (id) => {
   });
 
   test('the view holds nothing of the key but the picture itself', () => {
+    const telling: unknown[] = [];
     for (const [item, settings] of everyItem(id)) {
       const kind = kindOf(item);
       const view = kind.viewOf(item, settings);
-      expect(view).toMatchObject({ kind: id, itemId: item.id, stem: expect.stringMatching(/[.?]$/) });
+      if (view.kind !== id || view.itemId !== item.id || !/[.?]$/.test(view.stem)) telling.push({ item, view });
       const { kind: _kind, ...key } = kind.keyOf(item, settings);
-      const telling = new Map(Object.entries(key));
+      const ofKey = new Map(Object.entries(key).map(([name, value]) => [name, JSON.stringify(value)]));
       // A pose that is shown is the picture: the key of such a question is its reading, in other members.
       for (const [name, value] of membersOf(view)) {
-        expect(name).not.toMatch(/timeSec|key|right|correct|answer|mark|verdict/i);
-        if (telling.has(name)) expect(value).not.toEqual(telling.get(name));
+        if (/timeSec|key|right|correct|answer|mark|verdict/i.test(name)) telling.push({ item, name });
+        if (ofKey.has(name) && ofKey.get(name) === JSON.stringify(value)) telling.push({ item, name, value });
       }
     }
+    expect(telling).toEqual([]);
   });
 
   test('question and answer can be drawn and said, and the question does not show the answer', () => {
@@ -125,8 +141,8 @@ describe.each(QUESTION_KIND_IDS)('questions of the kind %s', (id) => {
       const kind = kindOf(item);
       const [asked, answered] = [kind.asked(item, settings), kind.answered(item, settings)];
       for (const stage of [asked, answered]) {
-        for (const layout of ['wide', 'tall', 'large'] as const) expect(stageScene(stage, layout).nodes.length).toBeGreaterThan(0);
-        expect(describeStage(stage).length).toBeGreaterThan(10);
+        const drawn = (['wide', 'tall', 'large'] as const).map((layout) => stageScene(stage, layout).nodes.length > 0);
+        expect([...drawn, describeStage(stage).length > 10]).toEqual([true, true, true, true]);
       }
       expect(asked.stem).toBe(kind.viewOf(item, settings).stem);
       expect(answered.stem).toBeNull();

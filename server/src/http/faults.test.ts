@@ -95,7 +95,7 @@ test('what is no HTTP is answered with a problem, and the line is closed', async
 });
 
 test('a body that trickles in is cut off with a problem', async () => {
-  school.app.server.requestTimeout = 50;
+  school.app.server.requestTimeout = school.app.server.headersTimeout = 50;
   const head = 'POST /api/sign-in HTTP/1.1\r\nhost: school.test\r\ncontent-type: application/json\r\ncontent-length: 50\r\n\r\n{"signIn';
   expect(await raw(head)).toMatch(/^HTTP\/1.1 408 [^]*"code":"REQUEST_SLOW"/);
 });
