@@ -46,6 +46,7 @@ import { checkTraffic } from './http/traffic.js';
 import { forgiveStalls } from './http/stalls.js';
 import { cookiesOf } from './http/tokens.js';
 import { readPages, securityHeaders, webPages } from './http/web-pages.js';
+import { sendWrittenJson } from './http/written-json.js';
 import { heavyTasks } from './work/tasks.js';
 import { workInPlace, type Work } from './work/work.js';
 
@@ -133,6 +134,7 @@ async function registerOthers(
   { store, nowMs, limits, work, rooms, own, findDesk, keyTries, lastingTries, ...options }: OtherNeeds,
 ): Promise<void> {
   answerNotFound(app);
+  app.addHook('preSerialization', sendWrittenJson);
   await securityHeaders(app);
   await app.register(fastifyCookie);
   await app.register(fastifyCompress, { threshold: 1024 });

@@ -3,7 +3,7 @@ import type { Piece } from './work.js';
 
 /** What the server tells its worker. A flow gives one piece for each `next`. */
 export type ToWorker =
-  | { readonly id: number; readonly type: 'ask' | 'flow'; readonly name: string; readonly input: readonly unknown[] }
+  | { readonly id: number; readonly type: 'ask' | 'json' | 'flow'; readonly name: string; readonly input: readonly unknown[] }
   | { readonly id: number; readonly type: 'next' | 'stop' | 'still-there' };
 
 /** What the worker tells the server. */

@@ -2,7 +2,7 @@ import { CoreError } from '@zeitpunkt/core';
 import type { LightMyRequestResponse } from 'fastify';
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 import { buildApp } from '../app.js';
@@ -22,6 +22,10 @@ afterAll(() => {
   rmSync(`${resolve(BUNDLED)}.map`, { force: true });
   rmSync(scripts, { recursive: true });
 });
+
+const threads = () => readdirSync('/proc/self/task').map(Number);
+/** How much a thread gives way, 0 to 19; the name of a thread, in brackets, may hold spaces. Source: proc(5), field 19 of stat. */
+const nice = (id: number) => Number(readFileSync(`/proc/self/task/${id}/stat`, 'utf8').split(') ')[1]!.split(' ')[16]);
 
 const script = (text: string) => {
   const path = join(scripts, `${randomUUID()}.mjs`);
@@ -72,6 +76,7 @@ describe('in a thread of its own', () => {
     for (const url of ['/api/lessons', `${classUrl()}/answers`, `${classUrl()}/mastery`, `${classUrl()}/results.csv`]) {
       expect((await send('GET', url)).body).toBe((await room.teacher.send('GET', url)).body);
     }
+    if (process.platform === 'linux') expect([nice(process.pid), Math.max(...threads().map(nice))]).toEqual([0, 19]);
     const facts = (await send('GET', '/api/lessons')).json().find(({ id }: { id: string }) => id === wish.id).facts;
     expect(facts).toMatchObject({ rung: 'half-past', beatCount: drafted.lesson.beats.length });
   });

@@ -41,10 +41,8 @@ export class WorkThread implements Work {
     this.stuckMs = options.stuckMs ?? STUCK_MS;
   }
 
-  ask: Work['ask'] = (name, ...input) => {
-    const id = (this.last += 1);
-    return this.answered(id, () => this.post({ id, type: 'ask', name, input }, input));
-  };
+  ask: Work['ask'] = (name, ...input) => this.once('ask', name, input);
+  json: Work['json'] = (name, ...input) => this.once('json', name, input);
 
   tell: Work['tell'] = (name, ...input) => {
     if (this.worker) this.post({ id: (this.last += 1), type: 'ask', name, input }, input);
@@ -74,6 +72,11 @@ export class WorkThread implements Work {
     this.worker = null;
     this.giveUp();
     await worker?.terminate(); // its exit is no fault now
+  }
+
+  private once<T>(type: 'ask' | 'json', name: string, input: readonly unknown[]): Promise<T> {
+    const id = (this.last += 1);
+    return this.answered(id, () => this.post({ id, type, name, input }, input));
   }
 
   private answered<T>(id: number, post: () => unknown): Promise<T> {

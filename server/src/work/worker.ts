@@ -1,12 +1,15 @@
+import { constants, setPriority } from 'node:os';
 import { parentPort, workerData } from 'node:worker_threads';
 import { openBeside } from '../db/connection.js';
 import { problemOfStore } from '../db/when-free.js';
 import { failureOf, memoryOf, type FromWorker, type ToWorker } from './messages.js';
 import { heavyTasks } from './tasks.js';
-import { flowOf, taskOf, type Piece } from './work.js';
+import { flowOf, jsonOf, taskOf, type Piece } from './work.js';
 
 // The thread of heavy work. Tasks give way to each other where they wait; the server's loop is another's.
 const port = parentPort!;
+// Where both want the processor, answers go first. On Linux a thread has a priority of its own; elsewhere it would be the server's.
+if (process.platform === 'linux') setPriority(constants.priority.PRIORITY_LOW);
 const tasks = heavyTasks(openBeside((workerData as { readonly file: string }).file));
 const flows = new Map<number, AsyncGenerator<Piece>>();
 
@@ -17,6 +20,10 @@ async function handle(message: ToWorker): Promise<void> {
   switch (message.type) {
     case 'ask':
       return say({ id, type: 'value', value: await taskOf(tasks, message.name)(...message.input) });
+    case 'json': {
+      const value = jsonOf(await taskOf(tasks, message.name)(...message.input));
+      return say({ id, type: 'value', value }, value.json);
+    }
     case 'flow':
       return void flows.set(id, flowOf(tasks, message.name)(...message.input));
     case 'next': {

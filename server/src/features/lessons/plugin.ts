@@ -54,7 +54,7 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work,
     return row;
   };
 
-  app.get('/api/lessons', { schema: { response: { 200: LessonList } } }, (request) => work.ask('lessonList', requireTeacher(request).id));
+  app.get('/api/lessons', { schema: { response: { 200: LessonList } } }, (request) => work.json('lessonList', requireTeacher(request).id));
 
   app.get('/api/lessons/:id', { schema: { params: Params, response: { 200: LessonDetail } } }, (request) => {
     const { id, revision, draft, title } = mustOwn(requireTeacher(request).id, request.params.id);

@@ -11,17 +11,18 @@ import type {
   ResponsePost,
   SessionDetail,
   SessionStart,
+  TeacherMessage,
 } from '@zeitpunkt/contract';
 import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { groupCommit } from '../../db/group-commit.js';
-import type { Work } from '../../work/work.js';
+import type { Json, Work } from '../../work/work.js';
 import { responseOfRow } from './answers.js';
 import { DeskTokens } from './desk-places.js';
 import { EndedLessons } from './ended-lessons.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
 import { liveQueries } from './queries.js';
-import { readAttempts, readRecord, type SessionRecord } from './session-record.js';
+import { readAttempts, readRecord, readSession, type SessionRecord } from './session-record.js';
 
 export interface DirectoryOptions {
   readonly store: Store;
@@ -124,17 +125,25 @@ export class RoomDirectory {
       if (command.type === 'door-admits') this.queries.setDoorAdmits(room.classId, command.admits);
       return done;
     }
-    const { seq, nowMs, room } = (await this.detail(sessionId, teacherId)).live;
-    return { seq, nowMs, room };
+    this.head(sessionId, teacherId);
+    return { seq: 0, nowMs: this.options.nowMs(), room: readSession(this.queries, sessionId)!.room };
   }
 
-  /** A session of a teacher with every attempt, open or ended. @throws CoreError NOT_FOUND, also for the sessions of others */
-  async detail(sessionId: string, teacherId: string): Promise<SessionDetail> {
+  /**
+   * A session of a teacher with every attempt, open or ended; one that has ended is written out already.
+   * @throws CoreError NOT_FOUND, also for the sessions of others
+   */
+  async detail(sessionId: string, teacherId: string): Promise<SessionDetail | Json<SessionDetail>> {
     this.head(sessionId, teacherId);
     const { work, nowMs } = this.options;
-    const { responses } = this.find(sessionId) ? await work.ask('attempts', sessionId) : { responses: [] };
+    const attempts = this.find(sessionId) ? await work.ask('attempts', sessionId) : [];
     // It may have ended meanwhile.
-    return this.find(sessionId)?.detail(responses) ?? work.ask('session', sessionId, nowMs());
+    return this.find(sessionId)?.detail(attempts) ?? work.json('session', sessionId, nowMs());
+  }
+
+  /** The last thing to say on a line to a session that has ended. */
+  lastWord(sessionId: string): Promise<Json<TeacherMessage>> {
+    return this.options.work.json('lastWord', sessionId, this.options.nowMs());
   }
 
   /**

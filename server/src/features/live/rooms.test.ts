@@ -1,10 +1,11 @@
+import type { SessionDetail } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import { School } from '../../testing/school.js';
 import { pupilsOf } from '../classes/queries.js';
 import { pinLesson } from '../lessons/pin.js';
 import type { Line } from './line.js';
 import { heavyTasks } from '../../work/tasks.js';
-import { workInPlace } from '../../work/work.js';
+import { workInPlace, type Json } from '../../work/work.js';
 import { RoomDirectory } from './room-directory.js';
 
 let school: School;
@@ -49,7 +50,8 @@ test('reading a session that has ended brings nothing back into memory', async (
   const id = open();
   const { teacherId } = rooms.find(id)!;
   await rooms.find(id)!.command(randomUUID(), { type: 'end' });
-  expect(await rooms.detail(id, teacherId)).toMatchObject({ roomKey: null, live: { room: { phase: 'ended' } } });
+  const { json } = (await rooms.detail(id, teacherId)) as Json<SessionDetail>;
+  expect(JSON.parse(new TextDecoder().decode(json))).toMatchObject({ roomKey: null, live: { room: { phase: 'ended' } } });
   expect(rooms.size).toBe(0);
 });
 

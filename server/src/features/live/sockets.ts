@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
-import { ClientMessage, type DeskMessage, type OwnPaceMessage, type TeacherMessage } from '@zeitpunkt/contract';
+import { ClientMessage, type DeskMessage } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { WebSocket } from 'ws';
@@ -44,8 +44,8 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, own, require
       socket.send(hello);
       const room = rooms.find(sessionOf(request).id);
       if (!room) {
-        const whole = rooms.detail(sessionOf(request).id, requireTeacher(request).id);
-        return void whole.then(({ live }) => lastWord(socket, { type: 'state', live })).catch(() => socket.terminate());
+        const word = rooms.lastWord(sessionOf(request).id);
+        return void word.then(({ json }) => lastWord(socket, json)).catch(() => socket.terminate());
       }
       const window = (request.query as { window: 'console' | 'audience' }).window;
       const line = new Line(socket, request.socket, () => JSON.stringify({ type: 'state', live: room.live(window) }));
@@ -60,7 +60,7 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, own, require
     const teacher = requireTeacher(request);
     const whole = () => JSON.stringify({ type: 'own', live: own.detail(id, teacher.id).live });
     const room = own.find(id);
-    if (!room) return lastWord(socket, JSON.parse(whole()) as OwnPaceMessage);
+    if (!room) return lastWord(socket, whole());
     const line = new Line(socket, request.socket, whole);
     const stops = [room.listen(line), loginLines.add(request, () => line.close(POLICY))];
     serve(socket, line, () => stops.forEach((stop) => stop()));
@@ -72,7 +72,7 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, own, require
     (socket, request) => {
       socket.send(hello);
       const place = findDesk(request.cookies[DESK_COOKIE]);
-      if (!place.room) return lastWord(socket, { type: 'view', view: endedView(place.ended) });
+      if (!place.room) return lastWord(socket, JSON.stringify({ type: 'view', view: endedView(place.ended) } satisfies DeskMessage));
       const { room, participantId } = place;
       const line = new Line(socket, request.socket, () => (room.hasParticipant(participantId) ? room.deskMessage(participantId) : null));
       serve(socket, line, room.listenDesk(participantId, line));
@@ -81,9 +81,9 @@ export const sockets: Feature<SocketOptions> = async (app, { rooms, own, require
 };
 
 /** The room has ended: how it ended is all there is to say. */
-function lastWord(socket: WebSocket, message: TeacherMessage | DeskMessage | OwnPaceMessage): void {
+function lastWord(socket: WebSocket, message: string | Uint8Array): void {
   socket.on('error', () => socket.terminate());
-  socket.send(JSON.stringify(message));
+  socket.send(message, { binary: false });
   socket.close(1000);
 }
 

@@ -1,18 +1,22 @@
-import type { SessionDetail } from '@zeitpunkt/contract';
+import type { MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { pupilsOf } from '../classes/queries.js';
 import { liveQueries } from './queries.js';
-import { detailOfRecord, readAttempts, readRecord, type SessionRecord } from './session-record.js';
+import { detailOfRecord, readAttempts, readRecord } from './session-record.js';
 
 /** Sessions read whole, with all that was answered. */
 export function liveTasks(db: Db) {
   const queries = liveQueries(db);
+  /** A session that is there, as the database has it. @throws CoreError where it cannot be read */
+  const session = (sessionId: string, nowMs: number): SessionDetail => {
+    const record = readRecord(queries, sessionId)!;
+    return detailOfRecord(record, pupilsOf(db, record.classId), nowMs);
+  };
   return {
-    /** A session that is there, as the database has it. @throws CoreError where it cannot be read */
-    session(sessionId: string, nowMs: number): SessionDetail {
-      const record = readRecord(queries, sessionId)!;
-      return detailOfRecord(record, pupilsOf(db, record.classId), nowMs);
-    },
-    attempts: (sessionId: string): Pick<SessionRecord, 'responses' | 'unreadable'> => readAttempts(queries, sessionId),
+    session,
+    /** What is told on a line to a session that has ended. */
+    lastWord: (sessionId: string, nowMs: number): TeacherMessage => ({ type: 'state', live: session(sessionId, nowMs).live }),
+    /** Every attempt of a session. */
+    attempts: (sessionId: string): readonly MarkedResponse[] => readAttempts(queries, sessionId).responses,
   };
 }

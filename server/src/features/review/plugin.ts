@@ -55,7 +55,7 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
 
   app.get('/api/classes/:id/mastery', { schema: { params: Params, response: { 200: ClassMastery } } }, (request) => {
     const { id, name } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    return work.ask('mastery', { id, name }, nowMs());
+    return work.json('mastery', { id, name }, nowMs());
   });
 
   app.get('/api/classes/:id/notes', { schema: { params: Params, response: { 200: ReviewNotes } } }, (request) =>

@@ -105,3 +105,15 @@ test('what was left unsaved and meets a lesson that was changed elsewhere is los
   await store.takeOther();
   expect([store.lesson()?.title, store.saving(), localStorage.getItem('zeitpunkt-unsaved-l1')]).toEqual(['Theirs', 'saved', null]);
 });
+
+test('what was typed a moment before the script is left without a line is brought back when it is opened again', async () => {
+  server.reachable = false;
+  store.type(writeText('b1', 'Hello. Look at the lamp.'));
+  TestBed.resetTestingModule(); // the place is left
+  await wait(5000);
+  server.reachable = true;
+  const again = TestBed.configureTestingModule({ providers: [LessonStore] }).inject(LessonStore);
+  await again.load('l1');
+  expect(server.sent(SAVE).at(-1)).toMatchObject({ revision: 3, lesson: { beats: [{ text: 'Hello. Look at the lamp.' }, {}, {}, {}] } });
+  expect(localStorage.getItem('zeitpunkt-unsaved-l1')).toBeNull();
+});
