@@ -116,10 +116,13 @@ export class BeatSettings {
   /** Whether words are as short as a lesson takes them; longer ones are not kept, and that is said. */
   private fits(field: string, text: string): boolean {
     const isLong = text.length > LONGEST_TEXT;
-    const [has, fit] = [text.length, LONGEST_TEXT].map((count) => count.toLocaleString('en'));
-    const problem = `Beat ${this.number()}: these words have ${has} characters, and ${fit} fit. They are not kept.`;
-    this.problems.update(({ [field]: _, ...others }) => (isLong ? { ...others, [field]: problem } : others));
+    this.problems.update(({ [field]: _, ...others }) => (isLong ? { ...others, [field]: this.tooLong(text) } : others));
     return !isLong;
+  }
+
+  private tooLong(text: string): string {
+    const [has, fit] = [text.length, LONGEST_TEXT].map((count) => count.toLocaleString('en'));
+    return `Beat ${this.number()}: these words have ${has} characters, and ${fit} fit. They are not kept.`;
   }
 
   protected writeNote(text: string): void {

@@ -64,6 +64,24 @@ test('beats are chosen by press and by arrows, several with Shift, moved with Al
   expect([names()[1]!.replace(/^\d+ /, ''), names().length]).toEqual([before[0]!.replace(/^\d+ /, ''), before.length + 1]);
 });
 
+test('a letter redraws its own row alone, and all letters of a pause are one step', async () => {
+  const { find, choose, press, rows, settled } = await open();
+  await choose(1);
+  const words = find.getByLabelText<HTMLTextAreaElement>('Words to say');
+  const before = words.value;
+  const redrawn = new Set<number>();
+  const watch = new MutationObserver((all) => all.forEach(({ target }) => redrawn.add(rows().findIndex((row) => row.contains(target)))));
+  watch.observe(rows()[0]!.parentElement!, { subtree: true, childList: true, characterData: true, attributes: true });
+  for (const text of ['Look', 'Look at', 'Look at the lamp.']) {
+    fireEvent.input(words, { target: { value: text } });
+    await settled();
+  }
+  expect([...redrawn]).toEqual([0]); // later rows move when the typing is over
+  watch.disconnect();
+  await press('Undo');
+  expect(words.value).toBe(before);
+});
+
 test('words are written beside the stage with how long they take; a typed time becomes an example; one that is none is named', async () => {
   const { find, page, choose, names, press, type, settled } = await open();
   await choose(1);

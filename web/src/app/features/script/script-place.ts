@@ -191,8 +191,12 @@ export class ScriptPlace {
     this.addAfter(id, (one) => items.reduce((now, item) => addQuestion(item, thinkSecondsFor(item.kind, rung), beforeId)(now), one));
   }
 
-  protected choose({ id, all }: Chosen): void {
+  protected choose(chosen: Chosen): void {
     this.store.endTyping(); // the rows stand at their times again
+    this.show(chosen);
+  }
+
+  private show({ id, all }: Chosen): void {
     const row = this.rows().find((one) => one.id === id);
     const last = row?.steps.at(-1);
     if (!last) return;
@@ -351,6 +355,6 @@ export class ScriptPlace {
   /** Beats move in time when something before them changes: the one at hand is looked at all the same. */
   private stayAt(id: string, all: readonly string[] = [id]): void {
     const rows = this.rows();
-    this.choose({ id: rows.some((row) => row.id === id) ? id : (rows.at(-1)?.id ?? ''), all });
+    this.show({ id: rows.some((row) => row.id === id) ? id : (rows.at(-1)?.id ?? ''), all });
   }
 }

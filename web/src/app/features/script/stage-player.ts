@@ -19,6 +19,7 @@ import {
   lengthText,
   motionMs,
   NEW_ASIDE,
+  sameJson,
   stageAside,
   stageAt,
   timeOnStage,
@@ -75,10 +76,14 @@ export class StagePlayer {
   protected readonly layers = signal<Partial<DialLayers>>({});
   protected readonly isBuilt = computed(() => this.turned() !== null || Object.keys(this.layers()).length > 0);
   protected readonly at = computed(() => stepAtMs(this.prepared(), this.atMs()));
-  private readonly scripted = computed(() => {
-    const { ref, startMs } = this.at();
-    return stageAt(this.prepared(), ref, this.atMs() - startMs);
-  });
+  /** The same stage as before where nothing that is seen has changed: a letter of what is said draws nothing. */
+  private readonly scripted = computed(
+    () => {
+      const { ref, startMs } = this.at();
+      return stageAt(this.prepared(), ref, this.atMs() - startMs);
+    },
+    { equal: sameJson },
+  );
   protected readonly built = computed(() => {
     const [stage, turned, layers] = [this.scripted(), this.turned(), this.layers()];
     const aside = turned === null ? stage : stageAside(stage, { ...NEW_ASIDE, timeSec: turned }, this.prepared().lesson);
@@ -86,19 +91,19 @@ export class StagePlayer {
       ? { ...aside, dial: { ...aside.dial, layers: { ...aside.dial.layers, ...layers } } }
       : aside;
   });
-  protected readonly play = computed<StagePlay>(() => {
-    const step = this.at();
-    if (this.playing() && !this.isBuilt()) {
-      const prepared = this.prepared();
-      const began = untracked(this.atMs) - step.startMs;
-      return {
-        stateAt: (ms) => stageAt(prepared, step.ref, ms),
-        motionMs: motionMs(prepared, step.ref),
-        beganAtMs: Date.now() - began,
-      };
-    }
+  private readonly still = computed<StagePlay>(() => {
     const state = this.built();
     return { stateAt: () => state, motionMs: 0, beganAtMs: 0 };
+  });
+  protected readonly play = computed<StagePlay>(() => {
+    if (!this.playing() || this.isBuilt()) return this.still();
+    const [step, prepared] = [this.at(), this.prepared()];
+    const began = untracked(this.atMs) - step.startMs;
+    return {
+      stateAt: (ms) => stageAt(prepared, step.ref, ms),
+      motionMs: motionMs(prepared, step.ref),
+      beganAtMs: Date.now() - began,
+    };
   });
   protected readonly shown = computed(() => {
     const turned = this.turned();
