@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
+import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import ts from 'typescript';
@@ -27,6 +27,7 @@ const TREE = [
   'docs',
   'tools',
   'jest.config.mjs',
+  'jest.setup.mjs',
   'jest.shared.mjs',
   'tsconfig.base.json',
   'package.json',
@@ -96,12 +97,27 @@ function random() {
 const copy = mkdtempSync(join(tmpdir(), 'zeitpunkt-mutants-'));
 for (const part of TREE)
   cpSync(join(ROOT, part), join(copy, part), { recursive: true, filter: (path) => !/\/(dist|node_modules|\.angular)$/.test(path) });
-symlinkSync(join(ROOT, 'node_modules'), join(copy, 'node_modules'));
+// All that is installed, but a cache of its own: what is made of a mutant is nobody else's.
+mkdirSync(join(copy, 'node_modules'));
+for (const name of readdirSync(join(ROOT, 'node_modules')).filter((one) => one !== '.cache'))
+  symlinkSync(join(ROOT, 'node_modules', name), join(copy, 'node_modules', name));
 process.once('exit', () => rmSync(copy, { recursive: true, force: true }));
 
 const all = (chosen.length > 0 ? chosen : FOLDERS).flatMap((folder) => [...files(join(copy, folder))].flatMap(mutantsOf));
 const drawn = Array.from({ length: Math.min(Number(count), all.length) }, () => all.splice(Math.floor(random() * all.length), 1)[0]);
 say(`${drawn.length} mutants, seed ${seed}`);
+/** Runs tests in the copy; says whether all passed. */
+const pass = (...which) => {
+  const args = ['node_modules/jest/bin/jest.js', ...which, '--bail', '--silent'];
+  const { status, stderr } = spawnSync(process.execPath, args, { cwd: copy, encoding: 'utf8', timeout: PATIENCE_MS });
+  return { passed: status === 0, said: stderr };
+};
+// Whoever fails without a mutant would kill every one.
+const sound = pass('--runTestsByPath', ...testsNear(dirname(drawn[0].path)));
+if (!sound.passed) {
+  console.error(`The tests fail without any mutant:\n${sound.said}`);
+  process.exit(1);
+}
 let killed = 0;
 for (const { path, from, to, instead } of drawn) {
   const text = readFileSync(path, 'utf8');
@@ -110,10 +126,7 @@ for (const { path, from, to, instead } of drawn) {
   const isKilled = [
     ['--runTestsByPath', ...testsNear(dirname(path))],
     ['--findRelatedTests', path, '--passWithNoTests'],
-  ].some((which) => {
-    const args = ['node_modules/jest/bin/jest.js', ...which, '--bail', '--silent'];
-    return spawnSync(process.execPath, args, { cwd: copy, stdio: 'ignore', timeout: PATIENCE_MS }).status !== 0;
-  });
+  ].some((which) => !pass(...which).passed);
   writeFileSync(path, text);
   if (isKilled) killed += 1;
   else {

@@ -8,7 +8,11 @@ import { serve, type Served } from '../serve.js';
 /** What the host is asked: to open a school as from the command line, or to end one at once. */
 export type HostOrder = { readonly id: number; readonly args: readonly string[] } | { readonly id: number; readonly end: true };
 /** What it answers. */
-export type HostAnswer = { readonly id: number; readonly port?: number; readonly failed?: string };
+export interface HostAnswer {
+  readonly id: number;
+  readonly port?: number;
+  readonly failed?: string;
+}
 
 const schools = new Map<number, Served>();
 const here = dirname(process.argv[1]!);
