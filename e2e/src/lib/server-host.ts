@@ -7,7 +7,7 @@ export const HOST_SCRIPT = join(import.meta.dirname, '../../../server/dist/test-
 
 /** One process in which the schools of several journeys run, one after the other. */
 export class ServerHost {
-  private readonly child: ChildProcess = spawn(process.execPath, [HOST_SCRIPT], { stdio: ['ignore', 'inherit', 'inherit', 'ipc'] });
+  private readonly child: ChildProcess = spawn(process.execPath, [HOST_SCRIPT], { stdio: ['ignore', 'ignore', 'inherit', 'ipc'] });
   private last = 0;
 
   /** Opens a school as from the command line; resolves with how to end it at once, and the port it listens to. */
