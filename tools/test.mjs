@@ -35,7 +35,7 @@ async function staticChecks() {
     ...['--cache', '--cache-location', join(CACHE, 'prettier')],
   ]);
   await check('knip', 'knip/bin/knip.js', []);
-  for (const name of TYPE_CHECKED) await check(`Types of ${name}`, 'typescript/bin/tsc', typecheckArgs(name));
+  for (const [name, project] of Object.entries(TYPE_CHECKED)) await check(`Types of ${name}`, 'typescript/bin/tsc', typecheckArgs(project));
 }
 
 /** Adds a test runner's own count; a runner that failed without counting a failure is one failure. */

@@ -1,14 +1,16 @@
 import fc from 'fast-check';
 import { CoreError } from '../errors.js';
+import { NEW_ASIDE } from '../lesson/aside.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { seededRng } from '../rehearsal/rng.js';
-import { kindOf, type Item } from '../question-kinds/registry.js';
+import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import { describeStage } from '../scene/describe-stage.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
 import { stageOfRun } from '../run/run-stage.js';
 import { isRevealed } from '../run/run.js';
+import { moreTimeFor, withoutWaiting } from './calls.js';
 import { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './room.js';
 import { drawRoomKey, KEY_PICTURES, readPictures, roomKeyText } from './room-key.js';
 
@@ -62,6 +64,14 @@ test('closed answers stay closed while the class goes on thinking', () => {
   expect(phases(play([BEGIN, go('ask-1'), { type: 'close', askingId: 'q1' }, go('think-1')]))).toEqual({ q1: 'closed' });
 });
 
+test('time that is promised counts down for its own question, ends at nothing, and is gone when the question closes', () => {
+  const { calls } = play([{ type: 'more-time', askingId: 'q1', minutes: 2 }], play([BEGIN, go('ask-1')]));
+  const at = calls.more!.fromMs;
+  expect(moreTimeFor(calls, 'q1', at + 30_000)).toEqual({ totalMs: 120_000, leftMs: 90_000 });
+  expect(moreTimeFor(calls, 'q1', at + 500_000)).toEqual({ totalMs: 120_000, leftMs: 0 });
+  expect([moreTimeFor(calls, 'q2', at), moreTimeFor(withoutWaiting(calls), 'q1', at)]).toEqual([null, null]);
+});
+
 test('a command that changes nothing gives the same room, so that nothing is told twice', () => {
   const room = play([BEGIN, go('ask-1')]);
   for (const command of [go('ask-1'), BEGIN, { type: 'aside', aside: null } as const]) expect(play([command], room)).toBe(room);
@@ -69,6 +79,16 @@ test('a command that changes nothing gives the same room, so that nothing is tol
   expect(ended.phase).toBe('ended');
   expect(phases(ended)).toEqual({ q1: 'closed' });
   expect(play([{ type: 'end' }], ended)).toBe(ended);
+});
+
+test('only what can be given to a question is shown as somebody’s answer to it', () => {
+  const show = (response: Response): RoomCommand => ({
+    type: 'aside',
+    aside: { ...NEW_ASIDE, shows: { kind: 'answer', item: LESSON.items[0]!, response } },
+  });
+  const asked = play([BEGIN, go('ask-1')]);
+  expect(play([show({ kind: 'read-dial', hour: '8', minute: '30' })], asked).aside?.shows?.kind).toBe('answer');
+  expect(() => play([show({ kind: 'set-dial', hourDeg: 0, minuteDeg: 0 })], asked)).toThrow('This is no answer to the question');
 });
 
 test('what is shown beside the script ends with the next step and leaves the questions as they are', () => {

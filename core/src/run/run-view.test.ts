@@ -1,4 +1,5 @@
 import type { Beat } from '../beats/registry.js';
+import { NEW_ASIDE, type Aside } from '../lesson/aside.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
@@ -38,4 +39,10 @@ test('hands begin to move without the answer to a question that was leapt over, 
   const answer = /"hour":"4"|:35|35 minutes|4:35/;
   expect(JSON.stringify(viewOfRun(prepared, goingTo('hello', 'ask', 'sweep'), null, 0).stage!.before)).not.toMatch(answer);
   expect(JSON.stringify(viewOfRun(prepared, goingTo('hello', 'ask', 'answer', 'sweep'), null, 0).stage!.before)).toMatch(answer);
+});
+
+test('hands that a teacher turns glide to where they stand; a chart or an example comes at once', () => {
+  const glides = (aside: Aside | null) => viewOfRun(prepared, goingTo('hello'), aside, 500).stage!.glides;
+  const turned = { ...NEW_ASIDE, timeSec: 4 * 3600 };
+  expect([glides(turned), glides({ ...turned, shows: { kind: 'chart' } }), glides(null)]).toEqual([true, false, false]);
 });
