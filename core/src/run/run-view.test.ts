@@ -3,8 +3,11 @@ import { NEW_ASIDE, type Aside } from '../lesson/aside.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
+import type { Item } from '../question-kinds/registry.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
-import { enterStep, newRun } from './run.js';
+import { timesAsked, type Asking } from './asking.js';
+import { askBeside, closeRun, enterStep, newRun, type Run } from './run.js';
+import { motionOfRun } from './run-stage.js';
 import { viewOfRun } from './run-view.js';
 
 const NOTE = 'Look at Dov first.';
@@ -45,4 +48,26 @@ test('hands that a teacher turns glide to where they stand; a chart or an exampl
   const glides = (aside: Aside | null) => viewOfRun(prepared, goingTo('hello'), aside, 500).stage!.glides;
   const turned = { ...NEW_ASIDE, timeSec: 4 * 3600 };
   expect([glides(turned), glides({ ...turned, shows: { kind: 'chart' } }), glides(null)]).toEqual([true, false, false]);
+});
+
+test('time to think is counted down while the class thinks about an open question, and at no other moment', () => {
+  const countdown = (run: Run) => viewOfRun(prepared, run, null, 2000).question?.countdown ?? null;
+  const thinking = goingTo('hello', 'ask', 'think');
+  const beside = askBeside(thinking, { ...LESSON.items[0]!, id: 'more' }, prepared, 1000);
+  expect(countdown(thinking)).toEqual({ totalMs: 10_000, leftMs: 8000 });
+  expect([goingTo('hello', 'ask'), closeRun(thinking, 1500), beside].map(countdown)).toEqual([null, null, null]);
+});
+
+test('a sweep moves the stage for as long as it runs, and a question that is asked beside it stands still', () => {
+  const sweeping = goingTo('hello', 'sweep');
+  expect(motionOfRun(prepared, sweeping)).toBe(30_000);
+  const more = { ...LESSON.items[0]!, id: 'more' };
+  expect(motionOfRun(prepared, askBeside(sweeping, more, prepared, 1000))).toBe(0);
+});
+
+test('a question that is asked again is the second time of its own, whatever was asked between', () => {
+  const [item, other] = [LESSON.items[0]!, { ...LESSON.items[0]!, id: 'more' }];
+  const asking = (id: string, of: Item): Asking => ({ id, item: of, phase: 'closed', closedAtMs: 1 });
+  const askings = [asking('q1', item), asking('more', other), asking('q1 again', item)];
+  expect(askings.map((one) => timesAsked(askings, one))).toEqual([1, 1, 2]);
 });
