@@ -71,3 +71,11 @@ test('a question that is asked again is the second time of its own, whatever was
   const askings = [asking('q1', item), asking('more', other), asking('q1 again', item)];
   expect(askings.map((one) => timesAsked(askings, one))).toEqual([1, 1, 2]);
 });
+
+test('whoever is answering keeps the question, whatever the teacher shows beside the script; afterwards it is seen', () => {
+  const turned = { ...NEW_ASIDE, timeSec: 4 * 3600 };
+  const sees = (run: Run, aside: Aside | null) => (viewOfRun(prepared, run, aside, 500).question ? 'question' : 'stage');
+  const open = goingTo('hello', 'ask');
+  expect([sees(open, null), sees(open, turned), sees(closeRun(open, 1500), turned)]).toEqual(['question', 'question', 'stage']);
+  expect([sees(closeRun(open, 1500), null), sees(goingTo('hello', 'ask', 'answer'), turned)]).toEqual(['question', 'stage']);
+});
