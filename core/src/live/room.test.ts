@@ -11,6 +11,7 @@ import { ONLY_STEP } from '../lesson/step-ref.js';
 import { stageOfRun } from '../run/run-stage.js';
 import { isRevealed } from '../run/run.js';
 import { moreTimeFor, withoutWaiting } from './calls.js';
+import { DOOR_OPEN_MS, isDoorOpen } from './door.js';
 import { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './room.js';
 import { drawRoomKey, KEY_PICTURES, readPictures, roomKeyText } from './room-key.js';
 
@@ -70,6 +71,23 @@ test('time that is promised counts down for its own question, ends at nothing, a
   expect(moreTimeFor(calls, 'q1', at + 30_000)).toEqual({ totalMs: 120_000, leftMs: 90_000 });
   expect(moreTimeFor(calls, 'q1', at + 500_000)).toEqual({ totalMs: 120_000, leftMs: 0 });
   expect([moreTimeFor(calls, 'q2', at), moreTimeFor(withoutWaiting(calls), 'q1', at)]).toEqual([null, null]);
+});
+
+test('the door stays open in the lobby, closes ten minutes after the lesson has begun or it was opened again, and to the moment', () => {
+  const opensIn = (room: RoomState, nowMs: number) => isDoorOpen(room.door, nowMs);
+  expect([opensIn(NEW_ROOM, 1e12), opensIn(play([{ type: 'door', open: false }]), 0)]).toEqual([true, false]);
+  const again = play([
+    { type: 'door', open: false },
+    { type: 'door', open: true },
+  ]);
+  expect(again.door.closesAtMs).toBeNull(); // nothing has begun yet
+  const running = play([BEGIN]);
+  const closesAt = 1000 + DOOR_OPEN_MS;
+  expect([closesAt - 1, closesAt].map((at) => opensIn(running, at))).toEqual([true, false]);
+  const shut = play([{ type: 'door', open: false }], running);
+  expect([shut.door.closesAtMs, opensIn(shut, 0)]).toEqual([null, false]);
+  expect(play([{ type: 'door', open: true }], shut).door.closesAtMs).toBe(closesAt);
+  expect([NEW_ROOM.calls.showMe, running.calls.showMe]).toEqual([false, false]); // nobody is called before it is asked for
 });
 
 test('a command that changes nothing gives the same room, so that nothing is told twice', () => {

@@ -88,3 +88,10 @@ test('an answer leads to its reason; one that comes when the pupil is elsewhere 
   expect([last.at.beatId, beatAt(farthestOwnStep(prepared, last))]).toEqual(['ask-2', 'bye']);
   expect(isOwnDone(prepared, goOwn(last, steps.at(-1)!.ref, prepared, 6000))).toBe(true);
 });
+
+test('a lesson that begins with its question stops there until it is answered', () => {
+  const atOnce = prepareLesson({ ...LESSON, beats: LESSON.beats.slice(2) });
+  const begun = beginOwn(newRun(atOnce), atOnce, 1000);
+  expect([begun.at.beatId, farthestOwnStep(atOnce, begun)]).toEqual(['ask-1', 0]);
+  expect(farthestOwnStep(atOnce, answeredOwn(begun, 'q1', atOnce, 2000))).toBeGreaterThan(0);
+});
