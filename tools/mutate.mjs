@@ -113,7 +113,7 @@ const pass = (...which) => {
   return { passed: status === 0, said: stderr };
 };
 // Whoever fails without a mutant would kill every one.
-const sound = pass('--runTestsByPath', ...testsNear(dirname(drawn[0].path)));
+const sound = pass('--runTestsByPath', ...new Set(drawn.flatMap(({ path }) => testsNear(dirname(path)))));
 if (!sound.passed) {
   console.error(`The tests fail without any mutant:\n${sound.said}`);
   process.exit(1);

@@ -1,9 +1,7 @@
 import { expect, test } from './lib/classroom.js';
 import { HEARS_VOICE, openRecorder, speak, takesOf, VOICE_TITLE } from './lib/voice-lesson.js';
 
-test.use({ launchOptions: HEARS_VOICE });
-
-test.use({ ownProcess: true });
+test.use({ launchOptions: HEARS_VOICE, ownProcess: true });
 
 test('a server that dies and a tab that is closed in the midst of a take lose at most five seconds of it', async ({ teacher, server }) => {
   await teacher.signIn();

@@ -21,7 +21,8 @@ async function openSchool(file: string) {
   sqlite.close();
   const store = openStore({ dataDir, migrationsDir: MIGRATIONS });
   const app = await buildApp({ store, nowMs: () => Date.UTC(2026, 10, 27) });
-  const teacher = new Browser({ app } as unknown as School);
+  const browser = () => new Browser({ app } as unknown as School);
+  const teacher = browser();
   await teacher.send('POST', '/api/sign-in', DEMO_SIGN_IN);
   const close = async () => {
     await app.close();
@@ -34,7 +35,6 @@ async function openSchool(file: string) {
     return reply.json();
   };
   const text = async (path: string) => (await teacher.send('GET', path)).body;
-  const browser = () => new Browser({ app } as unknown as School);
   return { teacher, browser, get, text, close };
 }
 

@@ -1,12 +1,14 @@
 import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { School } from '../testing/school.js';
 
 const webDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
 mkdirSync(join(webDir, 'media'));
 writeFileSync(join(webDir, 'index.html'), '<meta content="BUILD_ID"><script src="main-1.js"></script><app-root ngCspNonce="CSP_NONCE">');
 writeFileSync(join(webDir, 'main-1.js'), 'start();');
+writeFileSync(join(webDir, 'main-1.js.br'), brotliCompressSync('start();'));
 let school: School;
 beforeAll(async () => {
   school = await new School().start({ webDir });
@@ -54,6 +56,13 @@ test('nothing may be shown within another page but the preview of a question, an
   expect(await framedBy('/desk')).toBe("'none'");
   expect(await framedBy('/lessons/1')).toBe("'none'");
   expect(await framedBy('/desk/preview')).toBe("'self'");
+});
+
+test('what the build has compressed is sent as it lies there, to whoever takes it', async () => {
+  const reply = await school.browser().send('GET', '/main-1.js', undefined, { 'accept-encoding': 'br' });
+  expect(reply.headers).toMatchObject({ 'content-encoding': 'br', 'content-type': expect.stringContaining('javascript') });
+  expect(brotliDecompressSync(reply.rawPayload).toString()).toBe('start();');
+  expect((await get('/main-1.js.br')).statusCode).toBe(404);
 });
 
 test('files are served as they are; files, data and sockets that are not there are not found', async () => {

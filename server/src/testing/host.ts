@@ -1,4 +1,3 @@
-import { dirname } from 'node:path';
 import { readOptions } from '../options.js';
 import { serve, type Served } from '../serve.js';
 
@@ -15,12 +14,11 @@ export interface HostAnswer {
 }
 
 const schools = new Map<number, Served>();
-const here = dirname(process.argv[1]!);
 
 async function obey(order: HostOrder): Promise<HostAnswer> {
   const { id } = order;
   if ('args' in order) {
-    const served = await serve(readOptions(order.args, {}), here);
+    const served = await serve(readOptions(order.args, {}), import.meta.dirname);
     schools.set(id, served);
     return { id, port: served.port };
   }
