@@ -1,12 +1,13 @@
-import { ours, swc } from './jest.shared.mjs';
+import { nearGlobals, ours, swc } from './jest.shared.mjs';
 
-const plain = (name) => ({
+const plain = (name, ...declares) => ({
   displayName: name,
   rootDir: name,
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: swc,
   transformIgnorePatterns: ['/node_modules/(?!.*(cookie|content-disposition)/)'],
   moduleNameMapper: ours,
+  sandboxInjectedGlobals: nearGlobals(...declares),
 });
 
 /** @type {import('jest').Config} */
@@ -15,5 +16,5 @@ export default {
   maxWorkers: 2,
   // Generous, for a machine whose disk or processor is busy with something else: no test is about time.
   testTimeout: 240_000,
-  projects: [plain('core'), plain('contract'), plain('server'), './web/jest.config.mjs'],
+  projects: [plain('core'), plain('contract'), plain('server', 'Number', 'String'), './web/jest.config.mjs'],
 };

@@ -1,10 +1,11 @@
-import { ours, swc } from '../jest.shared.mjs';
+import { nearGlobals, ours, swc } from '../jest.shared.mjs';
 
 /** @type {import('jest').Config} */
 export default {
   displayName: 'web',
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   testEnvironment: 'jsdom',
+  sandboxInjectedGlobals: nearGlobals(),
   setupFilesAfterEnv: ['<rootDir>/src/app/testing/setup.ts'],
   // Components need the Angular transformer; all the rest goes through the fast one.
   transform: {

@@ -36,7 +36,7 @@ import { simulatedPlugin } from './features/simulated/plugin.js';
 import { deleteOldRecordings, voicePlugin } from './features/voice/plugin.js';
 import { takesOf } from './features/voice/queries.js';
 import { FailedTries } from './http/failed-tries.js';
-import type { DataTypeProvider } from './http/feature.js';
+import { nameFeatures, type DataTypeProvider } from './http/feature.js';
 import { guardLargeBodies } from './http/large-bodies.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
 import { checkOrigin } from './http/origin-check.js';
@@ -73,6 +73,31 @@ const REQUEST_MS = 20_000;
 
 /** Rooms in which nothing is heard any more are looked for so often, in milliseconds. */
 const SILENT_EVERY_MS = 5 * 60_000;
+
+nameFeatures({
+  answerRoute,
+  authPlugin,
+  clockPlugin,
+  staffPlugin,
+  classesPlugin,
+  plansPlugin,
+  lessonsPlugin,
+  addressesPlugin,
+  dialsPlugin,
+  teacherRoutes,
+  reviewPlugin,
+  resultsPlugin,
+  archivePlugin,
+  questionsPlugin,
+  paperPlugin,
+  simulatedPlugin,
+  voicePlugin,
+  ownPacePlugin,
+  deskRoutes,
+  cardDeskRoutes,
+  sockets,
+  registerOthers,
+});
 
 /** Builds the server without listening, so that tests can inject requests. */
 export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
@@ -114,7 +139,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
-  await app.register(async (others) => registerOthers(others, { ...options, limits, work, rooms, own, findDesk, keyTries, lastingTries }));
+  await app.register(registerOthers, { ...options, limits, work, rooms, own, findDesk, keyTries, lastingTries });
   return app;
 }
 

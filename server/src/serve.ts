@@ -10,6 +10,7 @@ import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import type { StartOptions } from './options.js';
 import { WorkThread } from './work/thread.js';
+import type { Work } from './work/work.js';
 
 /** A school that can be reached. */
 export interface Served {
@@ -24,27 +25,33 @@ export interface Served {
 /**
  * Opens the school of a data directory and serves it.
  * @param here the folder of the running script: the thread of heavy work lies beside it, tables and pages at known places from it
+ * @param workOf who does its heavy work; ends with the school
  * @throws CoreError START_… with one plain sentence; nothing is left open then
  */
-export async function serve(options: StartOptions, here: string): Promise<Served> {
+export async function serve(options: StartOptions, here: string, workOf = workThread): Promise<Served> {
   const store = openStore({ dataDir: options.dataDir, migrationsDir: resolve(here, '../drizzle') });
   try {
-    return await listen(options, store, here);
+    return await listen(options, store, here, workOf(store, here));
   } catch (error) {
     store.close();
     throw error;
   }
 }
 
-async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions, store: Store, here: string): Promise<Served> {
+/** Heavy work in a thread of its own. */
+function workThread(store: Store, here: string): Work {
+  const onFault = (error: Error) => console.error('The thread of heavy work ended; it begins anew when it is needed.', error);
+  return new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault });
+}
+
+async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions, store: Store, here: string, work: Work): Promise<Served> {
   if (demo) await seedDemo(store, Date.now());
   const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
   let listensTo = port;
   const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
-  const onFault = (error: Error) => console.error('The thread of heavy work ended; it begins anew when it is needed.', error);
   const app = await buildApp({
     store,
-    work: new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault }),
+    work,
     nowMs: Date.now,
     setUpCode,
     webDir: resolve(here, '../../web/dist/browser'),

@@ -11,3 +11,13 @@ export interface DataTypeProvider extends FastifyTypeProvider {
 
 /** A feature of the server: a plugin whose routes are typed by their schemas. */
 export type Feature<Options extends FastifyPluginOptions> = FastifyPluginAsync<Options, RawServerDefault, DataTypeProvider>;
+
+const NAME = Symbol.for('fastify.display-name');
+
+/**
+ * Gives plugins their names, by which Fastify tells of them. One that has none is looked for among all files that are loaded, each
+ * time that it is registered.
+ */
+export function nameFeatures(plugins: Readonly<Record<string, object>>): void {
+  for (const [name, plugin] of Object.entries(plugins)) Object.assign(plugin, { [NAME]: name });
+}

@@ -15,7 +15,9 @@ export interface Wanted {
 
 /** Picks the times of a lesson: balanced over hours and both halves of the dial, none again before all others were used. */
 export class TimePicker {
-  private readonly used: SecondOfDay[] = [];
+  private readonly used: Used[] = [];
+  /** What the times that were drawn would add, by their place on the dial, until another one is used. */
+  private readonly costs = new Map<SecondOfDay, number>();
 
   constructor(
     private readonly rung: Rung,
@@ -24,7 +26,8 @@ export class TimePicker {
 
   /** A time that was chosen already, the tricky ones for one. */
   use(at: SecondOfDay): SecondOfDay {
-    this.used.push(at);
+    this.used.push(usedAt(at));
+    this.costs.clear();
     return at;
   }
 
@@ -54,24 +57,38 @@ export class TimePicker {
     return secondOfDay(from + Math.floor(this.rng() * (to - from + 1)), minute);
   }
 
-  /** How little a time would add: it was asked before, or lately the same hour, the same minutes or the same half of the dial. */
   private cost(at: SecondOfDay): number {
-    const onDial = at % SECONDS_PER_HALF_DAY;
-    const hourOf = (time: SecondOfDay) => Math.floor((time % SECONDS_PER_HALF_DAY) / 3600);
-    return this.used.reduce((sum, before, index) => {
-      const recent = 1 / (this.used.length - index);
-      const isSame = before % SECONDS_PER_HALF_DAY === onDial;
-      const isSameHour = hourOf(before) === hourOf(at);
-      // Where little is new, the same minutes are what the lesson is about.
-      const isSameMinute = this.rung.newMinutes.length > 2 && minuteOfHour(before) === minuteOfHour(at);
-      const isSameSide = hourOf(before) < 6 === hourOf(at) < 6;
-      return (
-        sum +
-        (isSame ? 4 + 20 * recent : 0) +
-        (isSameHour ? 3 * recent + 0.4 : 0) +
-        (isSameMinute ? recent : 0) +
-        (isSameSide ? 0.3 * recent : 0)
-      );
-    }, 0);
+    const onDial = (at % SECONDS_PER_HALF_DAY) as SecondOfDay;
+    let cost = this.costs.get(onDial);
+    if (cost === undefined) this.costs.set(onDial, (cost = this.costOf(usedAt(at))));
+    return cost;
   }
+
+  /** How little a time would add: it was asked before, or lately the same hour, the same minutes or the same half of the dial. */
+  private costOf({ onDial, hour, minute }: Used): number {
+    // Where little is new, the same minutes are what the lesson is about.
+    const minutesCount = this.rung.newMinutes.length > 2;
+    const { used } = this;
+    let sum = 0;
+    used.forEach((before, index) => {
+      const recent = 1 / (used.length - index);
+      if (before.onDial === onDial) sum += 4 + 20 * recent;
+      if (before.hour === hour) sum += 3 * recent + 0.4;
+      if (minutesCount && before.minute === minute) sum += recent;
+      if (before.hour < 6 === hour < 6) sum += 0.3 * recent;
+    });
+    return sum;
+  }
+}
+
+/** A time that was used, by its place on the dial in seconds since 12, the full hour behind it, 0 to 11, and its minute. */
+interface Used {
+  readonly onDial: SecondOfDay;
+  readonly hour: number;
+  readonly minute: number;
+}
+
+function usedAt(at: SecondOfDay): Used {
+  const onDial = (at % SECONDS_PER_HALF_DAY) as SecondOfDay;
+  return { onDial, hour: Math.floor(onDial / 3600), minute: minuteOfHour(at) };
 }

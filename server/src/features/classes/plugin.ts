@@ -2,7 +2,7 @@ import { CoreError } from '@zeitpunkt/core';
 import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete, type Store } from '../../db/connection.js';
-import type { Feature } from '../../http/feature.js';
+import { nameFeatures, type Feature } from '../../http/feature.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import type { SchoolClock } from '../clock/school-clock.js';
@@ -24,6 +24,7 @@ export interface ClassesOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
+nameFeatures({ pupilRoutes, rosterRoutes, cardRoutes });
 
 /** A teacher's classes: made, named, kept for a time, and deleted for good; their pupils, lists and cards in routes of their own. */
 export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {

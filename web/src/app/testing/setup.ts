@@ -1,7 +1,9 @@
 import 'fake-indexeddb/auto';
 import { setupZonelessTestEnv } from 'jest-preset-angular/setup-env/zoneless';
+import { plainStyles } from './plain-styles';
 
 setupZonelessTestEnv();
+plainStyles(window);
 // What a browser has and jsdom lacks.
 const deaf = () => undefined;
 // The CDK asks in the old way too.
