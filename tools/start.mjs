@@ -1,7 +1,7 @@
 import { build } from './lib/build.mjs';
 import { install } from './lib/install.mjs';
-import { become } from './lib/shell.mjs';
+import { becomeServer } from './lib/server.mjs';
 
 await install();
 await build();
-become(process.execPath, ['server/dist/main.js', ...process.argv.slice(2)]);
+becomeServer(...process.argv.slice(2));

@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
-import { build } from './lib/build.mjs';
+import { buildPages, buildServer } from './lib/build.mjs';
 import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { bin, binAside, ROOT, say } from './lib/shell.mjs';
@@ -9,7 +9,7 @@ import { TYPE_CHECKED, typecheckArgs } from './lib/typecheck.mjs';
 // Lint, type check, unit and end-to-end tests. The last line counts: "N passed, N failed". What takes how long is said at
 // the end of each part; docs/decisions.md says why the parts stand as they do.
 await install();
-await build();
+await buildServer();
 
 const reports = join(ROOT, 'test-results');
 rmSync(reports, { recursive: true, force: true });
@@ -27,8 +27,9 @@ async function check(name, command, args) {
   total[holds ? 'passed' : 'failed'] += 1;
 }
 
-/** Static checks, one after the other, beside the unit tests: one process of the two cores' worth. */
-async function staticChecks() {
+/** The pages for the journeys, and static checks, one after the other beside the unit tests: one process of the two cores' worth. */
+async function pagesAndChecks() {
+  await buildPages();
   await check('ESLint', 'eslint/bin/eslint.js', ['.', '--max-warnings', '0', '--cache', '--cache-location', join(CACHE, 'eslint')]);
   await check('Prettier', 'prettier/bin/prettier.cjs', [
     ...['--check', '.', '--log-level', 'warn'],
@@ -57,8 +58,8 @@ async function unitTests() {
   }));
 }
 
-say('Unit tests, and beside them lint and types …');
-await Promise.all([unitTests(), staticChecks()]);
+say('Unit tests, and beside them the pages, lint and types …');
+await Promise.all([unitTests(), pagesAndChecks()]);
 
 const journeys = join(reports, 'journeys.json');
 const browser = findChromium();

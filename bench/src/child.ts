@@ -1,6 +1,6 @@
 import { type ChildProcess, fork } from 'node:child_process';
 import { once } from 'node:events';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 
@@ -19,6 +19,10 @@ export interface UsageOrder {
   readonly collect: boolean;
 }
 
+/** Our server runs as it is started for a school. */
+const FLAGS = JSON.parse(readFileSync('server/v8-flags.json', 'utf8')) as string[];
+const OURS = ['zeitpunkt-server.mjs', 'beside-server.mjs', 'year-server.mjs'];
+
 const running = new Set<ChildProcess>();
 // Also after an error: nothing may go on running.
 process.once('exit', () => running.forEach((child) => child.kill('SIGKILL')));
@@ -31,7 +35,7 @@ export class Child {
   constructor(entry: string, ...args: string[]) {
     this.child = fork(join(import.meta.dirname, entry), [this.dataDir, ...args], {
       stdio: ['ignore', 'inherit', 'inherit', 'ipc'],
-      execArgv: ['--expose-gc'],
+      execArgv: ['--expose-gc', ...(OURS.includes(entry) ? FLAGS : [])],
     });
     running.add(this.child);
     this.child.once('exit', () => running.delete(this.child));
