@@ -75,6 +75,19 @@ describe('sockets', () => {
   const closed = (socket: { once: (event: 'close', heard: (code: number) => void) => void }) =>
     new Promise<number>((resolve) => socket.once('close', resolve));
 
+  test('whoever is sent out is told so and hears no more; the console hears who is gone', async () => {
+    const ceri = await room.join('Ceri');
+    const [desk, wall] = [await listen('/ws/desk', ceri), await listen(consolePath(), teacher)];
+    await Promise.all([desk.until('view'), wall.until('state')]);
+    const [participant] = (await room.live()).participants;
+    const gone = closed(desk.socket);
+    await teacher.send('POST', `/api/sessions/${room.detail.id}/participants/${participant!.id}/send-out`);
+    await gone;
+    expect(desk.messages.at(-1)).toEqual({ type: 'released' });
+    expect((await wall.until('released')).at(-1)).toMatchObject({ participantId: participant!.id });
+    wall.socket.terminate();
+  });
+
   test('a pupil has a few windows at once: a further one takes the place of the oldest', async () => {
     const anouk = await room.join('Anouk');
     const oldest = await listen('/ws/desk', anouk);
