@@ -113,6 +113,14 @@ export default tseslint.config(
       ],
     },
   },
+  // A device may refuse to keep anything.
+  {
+    files: ['web/src/app/**/*.ts'],
+    ignores: ['**/*.test.ts', 'web/src/app/shared/device-store.ts'],
+    rules: {
+      'no-restricted-globals': ['error', ...['localStorage', 'sessionStorage'].map((name) => ({ name, message: 'Ask deviceStore().' }))],
+    },
+  },
   // What a validator says is compared with the schema that it was made from.
   { files: ['web/src/app/shared/validators.test.ts'], rules: { '@typescript-eslint/no-restricted-imports': 'off' } },
   // The outlets are compared in a page of their own, made from the same code as the application.

@@ -26,6 +26,14 @@ afterAll(() => {
 const threads = () => readdirSync('/proc/self/task').map(Number);
 /** How much a thread gives way, 0 to 19; the name of a thread, in brackets, may hold spaces. Source: proc(5), field 19 of stat. */
 const nice = (id: number) => Number(readFileSync(`/proc/self/task/${id}/stat`, 'utf8').split(') ')[1]!.split(' ')[16]);
+/** Threads that give way more than the one of the server's loop; one may end while it is looked at. */
+const givesWay = (id: number) => {
+  try {
+    return nice(id) > nice(process.pid);
+  } catch {
+    return false;
+  }
+};
 
 const script = (text: string) => {
   const path = join(scripts, `${randomUUID()}.mjs`);
@@ -76,7 +84,7 @@ describe('in a thread of its own', () => {
     for (const url of ['/api/lessons', `${classUrl()}/answers`, `${classUrl()}/mastery`, `${classUrl()}/results.csv`]) {
       expect((await send('GET', url)).body).toBe((await room.teacher.send('GET', url)).body);
     }
-    if (process.platform === 'linux') expect([nice(process.pid), Math.max(...threads().map(nice))]).toEqual([0, 19]);
+    if (process.platform === 'linux') expect(threads().filter(givesWay).map(nice)).toContain(19);
     const facts = (await send('GET', '/api/lessons')).json().find(({ id }: { id: string }) => id === wish.id).facts;
     expect(facts).toMatchObject({ rung: 'half-past', beatCount: drafted.lesson.beats.length });
   });

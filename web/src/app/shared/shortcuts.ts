@@ -1,4 +1,5 @@
 import { DOCUMENT, DestroyRef, inject } from '@angular/core';
+import { deviceStore } from './device-store';
 
 /** Something that keys do in a place. The list of keys is made from what the keys act on. */
 export interface Shortcut {
@@ -14,14 +15,20 @@ export interface Shortcut {
 }
 
 const KEPT = 'zeitpunkt-letter-keys';
+const device = deviceStore();
+/** What was said in this window, where the device keeps nothing. */
+let saidHere: boolean | null = null;
 
 /**
  * Whether letters, digits and signs act as keys. Off, they cannot be struck by mistake or by speech (WCAG 2.1.4); all other
  * keys go on acting. Kept on the device for all windows.
  */
 export const letterKeys = {
-  on: (): boolean => localStorage.getItem(KEPT) !== 'off',
-  turn: (on: boolean): void => (on ? localStorage.removeItem(KEPT) : localStorage.setItem(KEPT, 'off')),
+  on: (): boolean => saidHere ?? device.get(KEPT) !== 'off',
+  turn: (on: boolean): void => {
+    if (on) device.remove(KEPT);
+    saidHere = on || device.set(KEPT, 'off') ? null : false;
+  },
 };
 
 /** The name of the key struck, as shortcuts write it; null where it means nothing here. */

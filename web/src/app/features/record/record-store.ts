@@ -11,6 +11,7 @@ import { Microphone, MicrophoneProblem, type MicrophoneChoice } from './micropho
 import { encoderOfBrowser, type TakeEncoder } from './take-encoder';
 import { TakeKeeper, type Safety } from './take-keeper';
 import type { KeptTake } from './take-store';
+import { deviceStore } from '../../shared/device-store';
 
 type CutOff = RecordingDetail['cutOff'][number];
 
@@ -46,6 +47,7 @@ interface RecordState {
 
 const LOCK = 'zeitpunkt-recording';
 const CHOSEN = 'zeitpunkt-microphone';
+const device = deviceStore();
 const ALL_SAFE: Safety = { waiting: 0, deviceKeeps: true, lineLost: false, problem: null };
 
 /** So long a take that was taken away can be brought back, in milliseconds. */
@@ -191,7 +193,7 @@ export const RecordStore = signalStore(
         opened.onGone(microphoneGone);
         opened.listen((db, { fault }) => patchState(store, { db, fault }));
         const chosen = opened.id;
-        if (chosen) localStorage.setItem(CHOSEN, chosen);
+        if (chosen) device.set(CHOSEN, chosen);
         patchState(store, { microphone: 'on', microphoneId: chosen, microphones: await Microphone.all() });
         return true;
       } catch (error) {
@@ -245,11 +247,11 @@ export const RecordStore = signalStore(
       },
 
       /** Opens the microphone that was used last, where there is one. */
-      async listen(id: string | null = localStorage.getItem(CHOSEN)): Promise<boolean> {
+      async listen(id: string | null = device.get(CHOSEN)): Promise<boolean> {
         if (await openMicrophone(id)) return true;
         // The one of last time is not plugged in today: any other will do.
-        if (id === null || id !== localStorage.getItem(CHOSEN)) return false;
-        localStorage.removeItem(CHOSEN);
+        if (id === null || id !== device.get(CHOSEN)) return false;
+        device.remove(CHOSEN);
         return openMicrophone(null);
       },
 

@@ -66,6 +66,27 @@ test('words that are typed are seen letter by letter, one step and one save toge
   expect(typed()).toBe('Hello. Again.');
 });
 
+test('a device that keeps nothing holds nothing up: what is typed is saved on the server', async () => {
+  const full = () => {
+    throw new DOMException('The store is full.', 'QuotaExceededError');
+  };
+  const kept = [
+    jest.spyOn(Storage.prototype, 'setItem'),
+    jest.spyOn(Storage.prototype, 'getItem'),
+    jest.spyOn(Storage.prototype, 'removeItem'),
+  ];
+  kept.forEach((one) => one.mockImplementation(full));
+  try {
+    await store.load('l1');
+    store.type(writeText('b1', 'Hello. Look.'));
+    await wait(2000);
+    expect(server.sent(SAVE)).toMatchObject([{ lesson: { beats: [{ text: 'Hello. Look.' }, {}, {}, {}] } }]);
+    expect([store.saving(), store.problem()]).toEqual(['saved', null]);
+  } finally {
+    kept.forEach((one) => one.mockRestore());
+  }
+});
+
 test('nothing is saved where nothing changed, and a lesson keeps a title', async () => {
   store.write('title', lesson.title);
   store.setMinutes(lesson.targetMinutes);

@@ -6,6 +6,7 @@ import { withSettings } from '@zeitpunkt/core/lesson/with-settings';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
+import { deviceStore } from '../../shared/device-store';
 
 interface LessonState {
   /** The lesson at hand with the revision it is saved in; null until it is here. */
@@ -32,6 +33,7 @@ const TYPING_PAUSE_MS = 600;
 /** So long without a letter, and what was typed is kept on the device, too. */
 const KEEP_PAUSE_MS = 200;
 
+const device = deviceStore();
 const keptAs = (id: string) => `zeitpunkt-unsaved-${id}`;
 
 /**
@@ -47,17 +49,17 @@ async function bringBack(id: string): Promise<{ readonly lesson: Lesson; readonl
     if (!(error instanceof ApiProblem) || error.mayPass) throw error;
     if (error.code === 'LESSON_CHANGED') return { lesson: kept.lesson, why: error.message };
   }
-  localStorage.removeItem(keptAs(id));
+  device.remove(keptAs(id));
   return null;
 }
 
 /** What was left unsaved here, or null; a text that is no JSON is thrown away. */
 function readKept(id: string): LessonDetail | null {
-  const kept = localStorage.getItem(keptAs(id));
+  const kept = device.get(keptAs(id));
   try {
     return kept === null ? null : (JSON.parse(kept) as LessonDetail);
   } catch {
-    localStorage.removeItem(keptAs(id));
+    device.remove(keptAs(id));
     return null;
   }
 }
@@ -175,7 +177,7 @@ export const LessonStore = signalStore(
       async takeOther(): Promise<void> {
         const at = store.at();
         if (!at) return;
-        localStorage.removeItem(keptAs(at.id));
+        device.remove(keptAs(at.id));
         await load(at.id);
       },
     };
@@ -189,8 +191,8 @@ export const LessonStore = signalStore(
         clearTimeout(timer);
         const [doc, saving] = [store.toSave(), store.saving()];
         if (!doc) return;
-        if (saving === 'saved') localStorage.removeItem(keptAs(doc.id));
-        else if (saving !== 'overtaken') localStorage.setItem(keptAs(doc.id), JSON.stringify(doc));
+        if (saving === 'saved') device.remove(keptAs(doc.id));
+        else if (saving !== 'overtaken') device.set(keptAs(doc.id), JSON.stringify(doc));
       };
       effect(() => {
         store.toSave();

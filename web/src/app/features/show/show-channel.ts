@@ -1,12 +1,14 @@
 import { CoreError, readStage, writeStage, type StageState } from '@zeitpunkt/core';
 import type { Elsewhere } from '../../shared/next-frame';
 import isShownStage from '../../../generated/shown-stage';
+import { deviceStore } from '../../shared/device-store';
 
 /** Between the place where dials are built and the window that shows them, in one browser: at once, with no server between. */
 const NAME = 'zeitpunkt-show';
 
 /** What is shown last, so that a window loaded anew has it even when the other one is closed. */
 const KEPT = 'zeitpunkt-show';
+const device = deviceStore();
 const KEEP_AFTER_MS = 200;
 
 /** A window that has just opened asks for what is shown now. */
@@ -45,7 +47,7 @@ export function showSender(): ShowSender {
       last = stage;
       if (shown) channel.postMessage(stage); // copying a stage costs a part of every frame
       clearTimeout(keep);
-      keep = window.setTimeout(() => localStorage.setItem(KEPT, writeStage(stage)), KEEP_AFTER_MS);
+      keep = window.setTimeout(() => device.set(KEPT, writeStage(stage)), KEEP_AFTER_MS);
     },
     frame(work) {
       if (document.hidden) {
@@ -77,7 +79,7 @@ export function listenToShow(heard: (stage: StageState) => void): () => void {
 
 /** What was shown last, of whatever version; null where there is nothing that can be read. */
 function keptStage(): StageState | null {
-  const kept = localStorage.getItem(KEPT);
+  const kept = device.get(KEPT);
   try {
     return kept === null ? null : readStage(kept, (data) => (isShownStage(data) ? null : 'is not as expected'));
   } catch (error) {

@@ -3,6 +3,7 @@ import type { PaperPage, PaperSize } from '@zeitpunkt/core';
 import { download, fileName } from '../download';
 import type { FromPaperWorker, PaperOrder } from './paper-messages';
 import { startPaper } from './start-paper';
+import { deviceStore } from '../device-store';
 
 /** How papers are wanted; kept on the device, since a teacher's printer stays the same. */
 export interface PaperHabit {
@@ -13,6 +14,7 @@ export interface PaperHabit {
 }
 
 const KEPT = 'zeitpunkt-paper';
+const device = deviceStore();
 const USUAL: PaperHabit = { size: 'a4', large: false, inColour: false };
 
 /** Where the making of a file stands. */
@@ -46,7 +48,7 @@ export class PaperMaker {
 
   setHabit(habit: PaperHabit): void {
     this.habit.set(habit);
-    localStorage.setItem(KEPT, JSON.stringify(habit));
+    device.set(KEPT, JSON.stringify(habit));
   }
 
   /** Shows the first pages of a paper. */
@@ -129,7 +131,7 @@ export class PaperMaker {
 
 function readHabit(): PaperHabit {
   try {
-    const kept = JSON.parse(localStorage.getItem(KEPT) ?? 'null') as Partial<PaperHabit> | null;
+    const kept = JSON.parse(device.get(KEPT) ?? 'null') as Partial<PaperHabit> | null;
     return { size: kept?.size === 'letter' ? 'letter' : 'a4', large: kept?.large === true, inColour: kept?.inColour === true };
   } catch {
     return USUAL;
