@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
+import axeCore from 'axe-core';
 
 /** What can differ between light and dark. */
 const OF_COLOUR = ['color-contrast', 'link-in-text-block'];
@@ -18,13 +18,17 @@ export async function expectAccessible(page: Page, place = page.url(), within = 
 }
 
 async function foundBy(page: Page, within: string, rules?: string[]): Promise<string[]> {
-  // In one page and without a list of all that is fine: most of its time went there.
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode()
-    .include(within)
-    .options({ resultTypes: ['violations'] });
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze();
-  return violations.map(({ id, nodes }) => `${id}: ${nodes.map((node) => node.html).join(' ')}`);
+  if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axeCore.source); // once for each document
+  // Without a list of all that is fine: most of its time went there.
+  const violations = await page.evaluate(
+    async ([include, runOnly]) => {
+      const { axe } = window as unknown as { readonly axe: typeof axeCore };
+      const found = await axe.run(include, { resultTypes: ['violations'], iframes: false, ...(runOnly && { runOnly }) });
+      return found.violations.map(({ id, nodes }) => ({ id, html: nodes.map((node) => node.html) }));
+    },
+    [within, rules] as const,
+  );
+  return violations.map(({ id, html }) => `${id}: ${html.join(' ')}`);
 }
 
 /** Nothing sticks out sideways, and everything to press is at least 48 px high and wide. */
