@@ -185,6 +185,18 @@ test('a wording that is let count is right in every answer of the class that say
   expect((await marksOf(first)).at(-1)).toBe('not-yet');
 });
 
+test('a wording let count in one lesson counts in another that runs, also where nobody is left who said so before', async () => {
+  const lessonId = await wordsLesson();
+  const [first, second] = [await TestRoom.open(school, teacher, lessonId), await TestRoom.open(school, teacher, lessonId)];
+  for (const one of [first, second]) await one.goTo('ask', 'w1');
+  await write(await first.join('Anouk'), 'seven and a half');
+  await ofClass(`pupils/${first.pupilId('Anouk')}/delete`);
+  const responseId = await write(await second.join('Bashir'), 'seven and a half');
+  await ofClass('wordings', { id: randomUUID(), responseId, wording: 'seven and a half' });
+  await write(await first.join('Ceri'), 'seven and a half');
+  expect(await marksOf(first)).toEqual(['right']);
+});
+
 test('an answer that comes while the others are looked through for a wording is marked by it, too', async () => {
   let meanwhile: () => Promise<unknown> = async () => undefined;
   await school.stop();
