@@ -137,6 +137,7 @@ export default tseslint.config(
         setTimeout: 'readonly',
         setInterval: 'readonly',
         clearInterval: 'readonly',
+        clearTimeout: 'readonly',
         fetch: 'readonly',
       },
     },

@@ -1,4 +1,5 @@
-import { spawnSync } from 'node:child_process';
+import { spawn } from 'node:child_process';
+import { once } from 'node:events';
 import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
@@ -106,14 +107,33 @@ process.once('exit', () => rmSync(copy, { recursive: true, force: true }));
 const all = (chosen.length > 0 ? chosen : FOLDERS).flatMap((folder) => [...files(join(copy, folder))].flatMap(mutantsOf));
 const drawn = Array.from({ length: Math.min(Number(count), all.length) }, () => all.splice(Math.floor(random() * all.length), 1)[0]);
 say(`${drawn.length} mutants, seed ${seed}`);
-/** Runs tests in the copy; says whether all passed. */
-const pass = (...which) => {
+/**
+ * Runs tests in the copy; says whether all passed. Whoever takes too long is ended with all that it has started: what runs the tests
+ * of a mutant that never ends would go on for ever.
+ */
+const pass = async (...which) => {
   const args = ['node_modules/jest/bin/jest.js', ...which, '--bail', '--silent'];
-  const { status, stderr } = spawnSync(process.execPath, args, { cwd: copy, encoding: 'utf8', timeout: PATIENCE_MS });
-  return { passed: status === 0, said: stderr };
+  const child = spawn(process.execPath, args, { cwd: copy, stdio: ['ignore', 'ignore', 'pipe'], detached: true });
+  let said = '';
+  child.stderr.on('data', (data) => (said += String(data)));
+  const end = () => {
+    try {
+      process.kill(-child.pid, 'SIGKILL');
+    } catch {
+      // Nobody of them is left.
+    }
+  };
+  const timer = setTimeout(end, PATIENCE_MS);
+  process.once('exit', end);
+  const [code] = await once(child, 'exit');
+  clearTimeout(timer);
+  process.off('exit', end);
+  end();
+  return { passed: code === 0, said };
 };
+for (const signal of ['SIGINT', 'SIGTERM']) process.once(signal, () => process.exit(1));
 // Whoever fails without a mutant would kill every one.
-const sound = pass('--runTestsByPath', ...new Set(drawn.flatMap(({ path }) => testsNear(dirname(path)))));
+const sound = await pass('--runTestsByPath', ...new Set(drawn.flatMap(({ path }) => testsNear(dirname(path)))));
 if (!sound.passed) {
   console.error(`The tests fail without any mutant:\n${sound.said}`);
   process.exit(1);
@@ -123,12 +143,11 @@ for (const { path, from, to, instead } of drawn) {
   const text = readFileSync(path, 'utf8');
   writeFileSync(path, text.slice(0, from) + instead + text.slice(to));
   // Whoever stands beside it notices first; only what lives on is shown to all that reach it.
-  const isKilled = [
-    ['--runTestsByPath', ...testsNear(dirname(path))],
-    ['--findRelatedTests', path, '--passWithNoTests'],
-  ].some((which) => !pass(...which).passed);
+  const lives =
+    (await pass('--runTestsByPath', ...testsNear(dirname(path)))).passed &&
+    (await pass('--findRelatedTests', path, '--passWithNoTests')).passed;
   writeFileSync(path, text);
-  if (isKilled) killed += 1;
+  if (!lives) killed += 1;
   else {
     const line = text.slice(0, from).split('\n').length;
     console.log(`  survives: ${relative(copy, path)}:${line}  ${text.slice(from, to).split('\n')[0]} → ${instead.split('\n')[0]}`);

@@ -6,8 +6,7 @@ import { DialsPage } from './lib/dials.js';
 
 const test = base.extend<{ dials: DialsPage }>({
   dials: async ({ teacher, server }, use) => {
-    await teacher.signIn();
-    await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+    await teacher.isSignedIn();
     const dials = new DialsPage(teacher.page, server);
     await dials.open();
     await use(dials);
