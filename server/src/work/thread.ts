@@ -102,10 +102,11 @@ export class WorkThread implements Work {
       clearInterval(look);
       if (this.worker !== worker) return;
       this.worker = null;
+      this.giveUp(); // whoever waits is told, whatever comes of telling the fault
       onFault(error);
-      this.giveUp();
     };
     worker.on('message', (message: FromWorker) => this.hear(message));
+    worker.once('online', () => (this.heardAtMs = performance.now())); // a busy machine lets it wait
     worker.once('error', ended);
     worker.once('exit', (code) => ended(new Error(`The thread of heavy work ended with ${code}.`)));
     return worker;
