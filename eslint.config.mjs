@@ -1,6 +1,7 @@
 import eslint from '@eslint/js';
 import angular from 'angular-eslint';
 import tseslint from 'typescript-eslint';
+import { noBareText } from './tools/lint/no-bare-text.mjs';
 
 /** Which of our packages and which outside worlds a package may import. Types may be looked up more widely than values. */
 function mayNotImport(patterns) {
@@ -23,6 +24,11 @@ const FOR_THE_BROWSER = {
   message: 'The web application talks to the server over the contract.',
 };
 const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' };
+
+/** Features whose words were moved to the catalogue. */
+const WORDED = ['frame', 'today', 'ladder', 'lessons', 'classes', 'school', 'look', 'set-up', 'sign-in']
+  .map((name) => `features/${name}`)
+  .concat('ui/parts');
 
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },
@@ -84,6 +90,12 @@ export default tseslint.config(
   {
     files: ['web/src/**/*.html'],
     extends: [...angular.configs.templateRecommended, ...angular.configs.templateAccessibility],
+  },
+  // Words of these come from their catalogues; the other features follow with their places.
+  {
+    files: WORDED.flatMap((folder) => [`web/src/app/${folder}/**/*.html`]),
+    plugins: { zeitpunkt: { rules: { 'no-bare-text': noBareText } } },
+    rules: { 'zeitpunkt/no-bare-text': 'error' },
   },
   {
     files: ['e2e/**/*.ts'],

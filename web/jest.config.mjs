@@ -19,6 +19,7 @@ export default {
   // Nothing is drawn without a layout: charts are the journeys' matter, and what they are told to draw is ours.
   moduleNameMapper: {
     './chart-library$': '<rootDir>/src/app/testing/chart-library.ts',
+    '\\.svg$': '<rootDir>/src/app/testing/picture.ts',
     './start-insight$': '<rootDir>/src/app/testing/class-lines.ts',
     './start-paper$': '<rootDir>/src/app/testing/paper-workers.ts',
     ...ours,

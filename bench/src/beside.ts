@@ -88,7 +88,7 @@ const WORK: Readonly<Record<string, () => Promise<unknown>>> = {
   'an answer typed from paper': typeOne,
   'a taught lesson read': () => other.send('GET', `/api/sessions/${ended.id}`),
   'insight of a year': () => other.bytes('GET', `${year}/answers`),
-  'mastery of a year': () => other.send('GET', `${year}/mastery`),
+  'standing of a class of a year': () => other.send('GET', `${year}/standing`),
   'results of a year out': () => other.bytes('GET', `${year}/results.csv`),
   'results of a year in': () => other.file(`${year}/results/take`, csv),
   'a class out as an archive': () => other.bytes('GET', `${year}/everything.zip`),

@@ -78,7 +78,7 @@ export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './
 export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceStart, OwnPlace } from './own-pace.js';
 export { MOST_SIMULATED, RehearsalStart, SimulatedWish } from './simulated.js';
 export {
-  ClassMastery,
+  ClassStanding,
   AcceptedWording,
   Comment,
   CommentAdd,

@@ -1,7 +1,7 @@
 import { Type } from '@sinclair/typebox';
 import { CardPatternSchema, RungIdSchema } from './lesson-file.js';
 import { DayEventSchema } from './stage.js';
-import { type Data, Exact, Nullable, Uuid } from './shared.js';
+import { type Data, Exact, Nullable, Uuid, WholeMinuteSchema } from './shared.js';
 
 /** A day of the calendar; whether there is such a day is checked beyond the schema. */
 export const IsoDateSchema = Type.String({ pattern: '^\\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\\d|3[01])$' });
@@ -25,6 +25,13 @@ export const ClassPlanSchema = Exact({
     }),
   ),
   beside: Type.Array(Exact({ lessonId: Uuid, date: IsoDateSchema }), { maxItems: 200 }),
+  times: Type.Array(
+    Exact({
+      weekday: Type.Unsafe<1 | 2 | 3 | 4 | 5 | 6 | 7>(Type.Integer({ minimum: 1, maximum: 7 })),
+      atSec: WholeMinuteSchema,
+    }),
+    { maxItems: 7 },
+  ),
   cards: Nullable(Exact({ pattern: CardPatternSchema, startsOn: IsoDateSchema, shown: Type.Integer({ minimum: 0, maximum: 2000 }) })),
   daily: Type.Array(DayEventSchema, { maxItems: 12 }),
 });

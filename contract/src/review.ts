@@ -49,8 +49,21 @@ export const InsightLine = TaggedUnion('line', [
 ]);
 export type InsightLine = Data<typeof InsightLine>;
 
-/** How many pupils of a class are at which word on each rung that was asked, lowest first. */
-export const ClassMastery = Exact({
+const HandsSchema = Exact({
+  hourDeg: Type.Number({ minimum: 0, exclusiveMaximum: 360 }),
+  minuteDeg: Type.Number({ minimum: 0, exclusiveMaximum: 360 }),
+});
+/** What was asked and what was answered, as hands of two dials; see IdeaPair in the core. */
+const IdeaPairSchema = Exact({
+  act: OneOf(['read', 'set']),
+  at: Type.Integer({ minimum: 0, maximum: 86_399 }),
+  asked: HandsSchema,
+  answered: HandsSchema,
+  answeredAt: Nullable(Type.Integer({ minimum: 0, maximum: 86_399 })),
+});
+
+/** Where a class stands: how many pupils are at which word on each rung that was asked, lowest first, and what its lessons showed. */
+export const ClassStanding = Exact({
   rungs: Type.Array(
     Exact({
       rung: RungIdSchema,
@@ -63,8 +76,32 @@ export const ClassMastery = Exact({
       }),
     }),
   ),
+  /** Who is in it. */
+  names: Type.Array(Pupil),
+  /** Of each pupil who answered: the highest rung that is sure or nearly so, and when the last answer came. */
+  pupils: Type.Array(Exact({ id: Uuid, rung: Nullable(RungIdSchema), lastMs: AtMs })),
+  /** Of each lesson: how many pupils answered, and how many of the answers to each question were right. */
+  lessons: Type.Array(
+    Exact({
+      id: Uuid,
+      answered: Type.Integer({ minimum: 0 }),
+      questions: Type.Array(Exact({ right: Type.Integer({ minimum: 0 }), answers: Type.Integer({ minimum: 0 }) })),
+    }),
+  ),
+  /** What stood out in the last lesson: ideas that alone explain an answer, those of most pupils first. */
+  stoodOut: Nullable(
+    Exact({
+      sessionId: Uuid,
+      title: ShortText,
+      createdAtMs: AtMs,
+      answered: Type.Integer({ minimum: 0 }),
+      ideas: Type.Array(
+        Exact({ id: Type.Unsafe<MisconceptionId>(Type.String()), pupilIds: Type.Array(Uuid), pair: Nullable(IdeaPairSchema) }),
+      ),
+    }),
+  ),
 });
-export type ClassMastery = Data<typeof ClassMastery>;
+export type ClassStanding = Data<typeof ClassStanding>;
 
 /** Corrects the mark of an answer. The id is made by whoever corrects. */
 export const MarkCorrect = Exact({

@@ -27,6 +27,10 @@ export const LessonSummary = Exact({
       plannedSec: Type.Integer({ minimum: 0 }),
       beatCount: Type.Integer(),
       questionCount: Type.Integer(),
+      /** The times that its questions are about, each once, in seconds since midnight or noon. */
+      times: Type.Array(Type.Integer({ minimum: 0, maximum: 43_199 })),
+      /** What the checker finds. */
+      findings: Type.Integer({ minimum: 0 }),
     }),
   ),
   problem: Nullable(Type.String()),

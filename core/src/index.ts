@@ -204,7 +204,16 @@ export type { KeyPicture, RoomKey } from './live/room-key.js';
 export { seededRng, type Rng } from './rehearsal/rng.js';
 export type { PupilProfile } from './rehearsal/simulated-pupil.js';
 export { checkPlan } from './series/check-plan.js';
-export { NEW_PLAN, type ClassPlan, type DailyCards, type IsoDate, type PlannedLesson, type Series, type Weekday } from './series/plan.js';
+export {
+  NEW_PLAN,
+  type ClassPlan,
+  type DailyCards,
+  type IsoDate,
+  type LessonTime,
+  type PlannedLesson,
+  type Series,
+  type Weekday,
+} from './series/plan.js';
 export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
 export {
   cardOn,

@@ -11,26 +11,39 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await expect(page.getByRole('button', { name: 'Sign in' })).toBeVisible();
   await expectToFit('sign-in');
   await teacher.signIn();
-  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
-  await expectToFit('ladder');
-  await page.getByRole('link', { name: 'Class list' }).click();
-  await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Drafts/ })).toBeVisible();
+  await expectToFit('lessons');
+  await teacher.to('Class');
+  await expect(page.getByRole('row', { name: /Anouk/ })).toBeVisible();
   await expectToFit('class');
-  await page.goto(`${server.url}/ladder`);
-  await page.getByText('Calendar files').click();
+  await page.getByRole('button', { name: 'Edit names' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
+  await expectToFit('class, names');
+  await teacher.to('Today');
+  await expect(page.getByRole('heading', { name: 'Any minute at the puffin count' })).toBeVisible();
+  await expectToFit('today');
+  await page.goto(`${server.url}/ladder?view=calendar`);
+  await expect(page.getByRole('group', { name: 'Days' })).toBeVisible();
+  await expectToFit('ladder');
+  await page.getByRole('button', { name: 'More for the plan' }).click();
+  await page.getByRole('menuitem', { name: 'Calendar files' }).click();
   await expect(page.getByRole('link', { name: 'Planned lessons (iCalendar)' })).toBeVisible();
   await expectToFit('calendar files');
-  await page.getByRole('link', { name: 'Class from a file' }).click();
+  await page.keyboard.press('Escape');
+  await teacher.to('School');
+  await expect(page.getByRole('radio', { name: 'dark' })).toBeVisible();
+  await expectToFit('school');
+  await page.getByRole('link', { name: 'Take in a class' }).click();
   await expect(page.getByLabel('Choose the file')).toBeVisible();
   await expectToFit('class from a file');
-  await page.getByRole('link', { name: 'Paper', exact: true }).click();
+  await teacher.to('Paper');
   await expect(page.getByRole('img', { name: /^Page 1/ })).toBeVisible();
   await expectToFit('paper');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await page.getByRole('link', { name: /^Look on/ }).click();
   await expect(page.getByText(/are done/)).toBeVisible();
   await expectToFit('own pace');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   const script = new ScriptPage(page);
   await script.open('Half past at the harbour');
   await script.about();
@@ -42,19 +55,19 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await page.getByRole('button', { name: 'End the rehearsal' }).click();
   await expect(page.getByRole('heading', { name: 'What it took' })).toBeVisible();
   await expectToFit('what a rehearsal took');
-  await page.goto(server.url);
+  await page.goto(`${server.url}/lessons`);
   await script.open('Quarters at the tide gauge');
   for (const place of RECORDING) {
     await place.open(page);
     await expectToFit(place.name);
   }
   await page.goto(server.url);
-  await page.getByRole('link', { name: /^Show card/ }).click();
+  await page.getByRole('link', { name: /^Show (the card|\d+ cards)/ }).click();
   await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
   await expectToFit('daily card');
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   await page
-    .getByRole('link', { name: /^Review/ })
+    .getByRole('link', { name: /^Review ./ })
     .first()
     .click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
@@ -66,10 +79,10 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
     await expect(page.getByRole('link', { name: look })).toHaveAttribute('aria-current', 'page');
     await expectToFit(`class review, ${look}`);
   }
-  await page.getByRole('link', { name: 'Dials' }).click();
+  await teacher.to('Dials');
   await expect(page.getByRole('button', { name: 'Show to pupils' })).toBeVisible();
   await expectToFit('dials');
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   await teacher.openRoom();
   await expectToFit('console, lobby');
   await teacher.begin();

@@ -18,24 +18,44 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await expect(page.getByRole('alert')).toBeVisible();
   await expectAccessible(page, 'sign-in');
   await teacher.signIn();
-  await expect(page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Drafts/ })).toBeVisible();
+  await expectAccessible(page, 'lessons');
+  await teacher.to('Today');
+  await expect(page.getByRole('heading', { name: 'Any minute at the puffin count' })).toBeVisible();
+  await expectAccessible(page, 'today');
+  await page.goto(`${server.url}/ladder?view=calendar`);
+  await expect(page.getByRole('group', { name: 'Days' })).toBeVisible();
   await expectAccessible(page, 'ladder');
-  await page.getByRole('link', { name: 'Class list' }).click();
-  await page.getByRole('button', { name: 'More about Anouk' }).click();
-  await page.getByRole('button', { name: 'Take in a list' }).click();
+  await page.getByRole('button', { name: 'Plan a series' }).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  await expectAccessible(page, 'ladder, series');
+  await page.keyboard.press('Escape');
+  await teacher.to('Class');
+  await expect(page.getByRole('row', { name: /Anouk/ })).toBeVisible();
   await expectAccessible(page, 'class');
-  await page.getByRole('button', { name: 'Delete with all answers' }).click();
+  await page.getByRole('button', { name: 'Edit names' }).click();
+  await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
+  await expectAccessible(page, 'class, names');
+  await page.getByRole('button', { name: 'Add pupils' }).click();
+  await page.getByRole('menuitem', { name: 'Take in a list' }).click();
+  await expect(page.getByLabel('List of pupils')).toBeAttached();
+  await expectAccessible(page, 'class, a list');
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await page.getByRole('button', { name: 'More about Anouk' }).click();
+  await expect(page.getByRole('menuitem', { name: 'Has left the class' })).toBeVisible();
+  await expectAccessible(page, 'class, a menu', '.cdk-overlay-container');
+  await page.getByRole('menuitem', { name: 'Delete with all answers' }).click();
   await expect(page.getByRole('dialog', { name: 'Delete Anouk?' })).toBeVisible();
   await expectAccessible(page, 'class, asking');
   await page.getByRole('dialog', { name: 'Delete Anouk?' }).getByRole('button', { name: 'Keep', exact: true }).click();
-  await page.getByRole('link', { name: 'Join cards' }).click();
+  await page.getByRole('link', { name: /^Make \d+ cards$|^Join cards$/ }).click();
   await page.getByRole('button', { name: /^Make \d+ cards$/ }).click();
   await expect(page.getByRole('list', { name: 'Cards' })).toBeVisible();
   await expectAccessible(page, 'join cards');
   await page.goto(`${server.url}/school`);
-  await expect(page.getByRole('heading', { name: 'Invite a teacher' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^Who teaches here/ })).toBeVisible();
   await expectAccessible(page, 'school');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await page.getByRole('link', { name: /^Look on/ }).click();
   await expect(page.getByText(/are done/)).toBeVisible();
   await expectAccessible(page, 'own pace');
@@ -43,8 +63,8 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await page.getByRole('link', { name: 'Enter answers that came on paper or aloud' }).click();
   await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toBeVisible();
   await expectAccessible(page, 'answers entered');
-  await page.goto(`${server.url}/ladder`);
-  await page.getByRole('link', { name: 'Class review' }).click();
+  await page.goto(`${server.url}/lessons`);
+  await teacher.to('Review');
   await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
   await expectAccessible(page, 'class review, next lesson');
   for (const [look, name] of [
@@ -66,9 +86,9 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
     .click();
   await expect(page.getByRole('button', { name: 'Close these answers' })).toBeVisible();
   await expectAccessible(page, 'class review, a pupil');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await page
-    .getByRole('link', { name: /^Review/ })
+    .getByRole('link', { name: /^Review ./ })
     .first()
     .click();
   await page.getByText('Beat by beat').click();
@@ -82,14 +102,14 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
     .click();
   await page.getByText('Correct this mark').click();
   await expectAccessible(page, 'review, an answer');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   const script = new ScriptPage(page);
   await script.open('Quarters at the tide gauge');
   for (const place of RECORDING) {
     await place.open(page);
     await expectAccessible(page, place.name);
   }
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await script.open('Half past at the harbour');
   await script.about();
   await expectAccessible(page, 'lesson');
@@ -104,7 +124,7 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await page.goto(`${server.url}/classes/from-file`);
   await expect(page.getByLabel('Choose the file')).toBeVisible();
   await expectAccessible(page, 'class from a file');
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await script.open('Half past at the harbour');
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
@@ -118,13 +138,40 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await expect(page.getByRole('heading', { name: 'What it took' })).toBeVisible();
   await expectAccessible(page, 'what a rehearsal took');
   await page.getByRole('link', { name: 'Back to the script' }).last().click();
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await page.getByRole('link', { name: /^Show card/ }).click();
+  await teacher.to('Today');
+  await page.getByRole('link', { name: /^Show (the card|\d+ cards)/ }).click();
   await expect(page.getByRole('button', { name: 'Show it' })).toBeVisible();
   await expectAccessible(page, 'daily card');
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await page.getByText('Plan a series of lessons').click();
-  await expectAccessible(page, 'ladder, series');
+});
+
+test('every part in every state is accessible, and fits a phone; nobody else finds the page of the parts', async ({
+  teacher,
+  server,
+}, info) => {
+  const { page } = teacher;
+  await page.goto(`${server.url}/look`);
+  await expect(page.getByRole('heading', { name: 'There is nothing at this address.' })).toBeVisible();
+  await page.addInitScript(() => Object.assign(window, { zeitpunktLook: true }));
+  await page.goto(`${server.url}/look`);
+  await expect(page.getByRole('heading', { name: 'Parts' })).toBeVisible();
+  await expectAccessible(page, 'parts');
+  for (const colorScheme of ['light', 'dark'] as const) {
+    await page.emulateMedia({ colorScheme });
+    await info.attach(`parts, ${colorScheme}`, { body: await page.screenshot({ fullPage: true }), contentType: 'image/png' });
+  }
+  await page.getByRole('button', { name: 'A menu' }).click();
+  await expectAccessible(page, 'parts, a menu', '.cdk-overlay-container');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'Ask first' }).click();
+  await expectAccessible(page, 'parts, a question');
+  await page.getByRole('button', { name: 'Keep' }).last().click();
+  await page.getByRole('button', { name: 'Say what was done' }).click();
+  await expect(page.getByText('“Quarter to” stands on Friday.')).toBeVisible();
+  // It is read out first, and only then there for the keyboard.
+  await expect(page.locator('mat-snack-bar-container [aria-hidden="true"] button')).toHaveCount(0);
+  await expectAccessible(page, 'parts, news');
+  await page.setViewportSize({ width: 320, height: 640 });
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBe(320);
 });
 
 test('axe finds nothing on the console, the stage and the desk of a lesson', async ({ teacher, newPupil, server }) => {

@@ -8,7 +8,9 @@ test('a list comes in, cards are printed, and a card leads its pupil to the less
 }) => {
   await teacher.signIn();
   const office = teacher.page;
-  await office.getByRole('button', { name: 'New class' }).click();
+  await office.getByRole('button', { name: /Choose a class$/ }).click();
+  await office.getByRole('menuitem', { name: 'New class' }).click();
+  await office.getByRole('button', { name: 'Edit names' }).click();
   const name = office.getByRole('textbox', { name: 'Name of the class' });
   await name.fill('Gannets');
   await name.blur();
@@ -16,9 +18,8 @@ test('a list comes in, cards are printed, and a card leads its pupil to the less
   await office.getByLabel('List of pupils').setInputFiles({ name: 'gannets.csv', mimeType: 'text/csv', buffer: Buffer.from(LIST) });
   await expect(office.getByText('Line 5: There is no name in this row.')).toBeVisible();
   await office.getByRole('button', { name: 'Take 3 pupils into the class' }).click();
-  await expect(office.getByRole('textbox', { name: 'Name of Ivo N.' })).toBeVisible();
-
-  await office.getByRole('link', { name: 'Join cards' }).click();
+  // A class that begins is led on to its cards.
+  await expect(office.getByRole('checkbox', { name: 'Ivo N.' })).toBeChecked();
   await office.getByRole('button', { name: 'Make 3 cards' }).click();
   const card = office.getByRole('list', { name: 'Cards' }).getByRole('listitem').filter({ hasText: 'Marit' });
   await expect(card.getByRole('img', { name: 'QR code of the card of Marit' })).toBeVisible();
@@ -28,8 +29,8 @@ test('a list comes in, cards are printed, and a card leads its pupil to the less
   await phone.page.goto(`${new URL(office.url()).origin}/desk#card=${token}`);
   await expect(phone.page.getByText('No lesson is open for you just now.')).toBeVisible();
 
-  await office.goto(`${new URL(office.url()).origin}/ladder`);
-  await office.getByRole('button', { name: /Gannets/ }).click();
+  await office.goto(`${new URL(office.url()).origin}/lessons`);
+  await expect(office.getByRole('button', { name: /^Class Gannets, 3 pupils/ })).toBeVisible();
   await teacher.openRoom('Half past at the harbour', 'asks');
   // It looks again by itself, and nobody who shows a card waits at the door.
   await expect(phone.page.getByRole('heading', { name: 'You are in, Marit.' })).toBeVisible({ timeout: 15_000 });

@@ -11,19 +11,22 @@ test('a class changes while its room is open: names are put right everywhere, a 
   await expect(teacher.wall).toContainText('2 of 26 are in');
 
   const office = await page.context().newPage();
-  await office.goto(page.url().replace(/console.*/, 'lessons'));
-  await office.getByRole('link', { name: 'Class list' }).click();
+  await office.goto(page.url().replace(/console.*/, 'today'));
+  await office.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: 'Class', exact: true }).click();
+  await office.getByRole('button', { name: 'Edit names' }).click();
   const name = office.getByRole('textbox', { name: 'Name of Gita' });
   await name.fill('Gita Sand');
   await name.blur();
   await expect(office.getByText('Gita is Gita Sand from now on.')).toBeVisible();
   await expect(gita.page.getByText('You are in, Gita Sand.')).toBeVisible();
   await expect(teacher.wall).toContainText('Gita Sand');
-  await office.getByRole('textbox', { name: 'New pupil' }).fill('Marit');
-  await office.getByRole('button', { name: 'Add' }).click();
+  await office.getByRole('button', { name: 'Add pupils' }).click();
+  await office.getByRole('menuitem', { name: 'Type names' }).click();
+  await office.getByLabel('Names, one on each line').fill('Marit');
+  await office.getByRole('button', { name: 'Add 1 pupil' }).click();
   await expect(teacher.wall).toContainText('2 of 27 are in');
   await office.getByRole('button', { name: 'More about Hamza' }).click();
-  await office.getByRole('button', { name: 'Delete with all answers' }).click();
+  await office.getByRole('menuitem', { name: 'Delete with all answers' }).click();
   await office.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();
   await expect(teacher.wall).toContainText('1 of 26 are in');
   await expect(hamza.page.getByRole('heading', { name: /Which pictures/ })).toBeVisible();
@@ -50,7 +53,7 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await expect(other.getByRole('button', { name: 'step back to the one before' })).toHaveAttribute('aria-pressed', 'true');
   await other.close();
 
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   await teacher.openRoom();
   await teacher.begin();
   await teacher.goTo('Worked example');
@@ -61,7 +64,7 @@ test('a lesson follows another school from its sheet on; two windows do not over
 
 test('a dial built in two windows is lost in neither', async ({ teacher, server }) => {
   await teacher.signIn();
-  await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expect(teacher.page.getByRole('heading', { name: /^Drafts/ })).toBeVisible();
   const mine = new DialsPage(teacher.page, server);
   await mine.open();
   const theirs = new DialsPage(await teacher.page.context().newPage(), server);

@@ -308,7 +308,7 @@ test('a dial kept in a lesson is its last beat, and pupils see it there', async 
   await dials.page.getByLabel('What you will say').fill('The lamp is lit.');
   await dials.page.getByRole('button', { name: 'Keep as last beat' }).click();
   await expect(dials.page.getByText('Kept as beat 16 of “Half past at the harbour”.')).toBeVisible();
-  await dials.page.getByRole('link', { name: 'Ladder' }).click();
+  await teacher.to('Lessons');
   const key = await teacher.openRoom();
   const pia = await newPupil('Pia');
   await pia.join(key);

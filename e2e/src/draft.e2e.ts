@@ -5,12 +5,15 @@ import { ScriptPage } from './lib/script.js';
 test('from a wish to a taught question: a lesson is drafted, opened and asked in six actions', async ({ teacher, newPupil }) => {
   await teacher.signIn();
   const { page } = teacher;
-  // The wish: where we are and how long; live is chosen already. Three actions, and the fourth opens the room.
-  await page.getByRole('combobox', { name: 'We are at' }).selectOption('Quarter past');
-  await page.getByRole('spinbutton', { name: 'Minutes' }).fill('12');
-  await page.getByRole('button', { name: 'Draft it' }).click();
-  await expect(page.getByText('New, ready to teach.')).toBeVisible();
-  await expect(page.getByRole('listitem').filter({ hasText: 'New, ready to teach.' })).toContainText('12 min planned of 12');
+  // The wish: the rung, and how long; live is chosen already. Three actions draft it, and the next opens the room.
+  await teacher.to('Ladder');
+  await page.getByRole('button', { name: /^Quarter past,/ }).click();
+  await page.getByRole('combobox', { name: 'Length' }).click();
+  await page.getByRole('option', { name: '12 min' }).click();
+  await page.getByRole('button', { name: 'Draft the lesson' }).click();
+  await expect(page.getByText('“Quarter past, 12 minutes” is drafted.').first()).toBeVisible();
+  await teacher.to('Lessons');
+  await expect(page.getByRole('listitem').filter({ hasText: 'Quarter past, 12 minutes' })).toContainText('12 min');
   const key = await teacher.openRoom('Quarter past, 12 minutes');
   const anouk = await newPupil('Anouk');
   await anouk.join(key);
@@ -31,7 +34,7 @@ test('a lesson goes out as a file and comes in again; a spoilt one is refused wi
   const [out] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save as a file' }).click()]);
   expect(out.suggestedFilename()).toBe('Half-past-at-the-harbour.lesson.json');
   const text = readFileSync(await out.path(), 'utf8');
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   const takeIn = (content: string) =>
     page
       .getByLabel('Open a lesson file')
@@ -39,7 +42,7 @@ test('a lesson goes out as a file and comes in again; a spoilt one is refused wi
   await takeIn(text.replace('"hour-first"', '"any"'));
   await expect(page.getByRole('alert')).toContainText('must be one of hour-first, minute-first at /settings/readingOrder');
   await takeIn(text);
-  await expect(page.getByText('New, ready to teach.')).toBeVisible();
+  await expect(page.getByText('“Half past at the harbour” is among your drafts.')).toBeVisible();
   await expect(page.getByRole('button', { name: 'Open the room for Half past at the harbour' })).toHaveCount(2);
 });
 

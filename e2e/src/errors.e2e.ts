@@ -46,7 +46,7 @@ test('wrong pictures, a misspelt picture and a name just taken each say what to 
 
 test('a room of somebody else’s, or none at all, is not there', async ({ teacher, server }) => {
   await teacher.signIn();
-  await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expect(teacher.page.getByRole('heading', { name: /^Drafts/ })).toBeVisible();
   await teacher.page.goto(`${server.url}/console/00000000-0000-4000-8000-000000000000`);
   await expect(teacher.page.getByRole('alert')).toContainText('There is no such lesson run among yours.');
 });
@@ -55,8 +55,9 @@ test('signing out in one window ends the others of that browser', async ({ teach
   await teacher.signIn();
   await teacher.openRoom();
   const lessons = await teacher.page.context().newPage();
-  await lessons.goto(new URL('/ladder', teacher.page.url()).href);
-  await lessons.getByRole('button', { name: 'Sign out' }).click();
+  await lessons.goto(new URL('/lessons', teacher.page.url()).href);
+  await lessons.getByRole('button', { name: /signing out$/ }).click();
+  await lessons.getByRole('menuitem', { name: 'Sign out' }).click();
   await expect(teacher.page.getByRole('heading', { name: 'Sign in to teach' })).toBeVisible();
   await teacher.page.getByLabel('Sign-in name').fill('odalys');
   await teacher.page.getByLabel('Password').fill('tern-harbour-lamp');
@@ -111,27 +112,44 @@ test('a stop is orderly and quick, whatever is open: lines, a body that never en
   await expect(teacher.wall).toContainText('1 of 1 answered');
 });
 
-test('the first start for real use: the code from the console, a teacher, a class, and a lesson can begin', async ({ page }) => {
+test('the first start for real use: from the code in the console to a class of 20 with cards and a draft, in twelve actions', async ({
+  page,
+}) => {
   const server = new TestServer({ demo: false });
   const code = /enter the code\s+(\d{8})/.exec(await server.start())?.[1];
   await page.goto(`${server.url}/`);
   await page.getByRole('button', { name: 'Start' }).click();
   for (const wanted of ['the code', 'your name']) await expect(page.getByText(`Please enter ${wanted}.`)).toBeVisible();
   await page.getByLabel('Set-up code').fill('11111111');
-  await page.getByLabel('Your name').fill('Mr Tarn Quay');
-  await page.getByLabel('Sign-in name').fill('quay');
-  await page.getByLabel('Password').fill('a-long-password');
-  await page.getByLabel('Your class').fill('Puffins');
-  await page.getByRole('textbox', { name: /^Pupils/ }).fill('Bo\nWren\nBo');
-  await page.getByRole('button', { name: 'Start' }).click();
-  await expect(page.getByText('Bo stands there twice')).toBeVisible();
-  await page.getByRole('textbox', { name: /^Pupils/ }).fill('Bo\n\n Wren \n');
+  let actions = 0;
+  const act = async (done: Promise<unknown>) => {
+    actions += 1;
+    await done;
+  };
+  const press = (name: string) => act(page.getByRole('button', { name }).click());
+  await act(page.getByLabel('Your name').fill('Mr Tarn Quay'));
+  await expect(page.getByLabel('Sign-in name')).toHaveValue('quay');
+  await act(page.getByLabel('Password').fill('a-long-password'));
+  await act(page.getByLabel('Your class').fill('Puffins'));
   await page.getByRole('button', { name: 'Start' }).click();
   await expect(page.getByRole('alert')).toContainText('That is not the set-up code');
-  await page.getByLabel('Set-up code').fill(code!);
-  await page.getByRole('button', { name: 'Start' }).click();
-  await expect(page.getByText('Puffins 2 pupils')).toBeVisible();
-  await page.getByRole('button', { name: 'Open the room' }).first().click();
-  await expect(page.getByText('0 of 2 are in')).toBeVisible();
+  await act(page.getByLabel('Set-up code').fill(code!));
+  await press('Start');
+
+  // Each step leads to the next one.
+  await expect(page.getByRole('heading', { name: 'Three steps to the first lesson' })).toBeVisible();
+  await press('Take in a list');
+  const list = Array.from({ length: 20 }, (_, index) => `Pupil${index + 1};Quay;q-${index}`).join('\r\n');
+  const file = { name: 'puffins.csv', mimeType: 'text/csv', buffer: Buffer.from(`Vorname;Nachname;Kennung\r\n${list}`) };
+  await act(page.getByLabel('List of pupils').setInputFiles(file));
+  await press('Take 20 pupils into the class');
+  await press('Make 20 cards');
+  await expect(page.getByRole('list', { name: 'Cards' }).getByRole('listitem')).toHaveCount(20);
+  await act(page.getByRole('link', { name: 'On to a lesson' }).click());
+  await press('Draft the lesson');
+  await expect(page.getByText(/^“Whole hours, 15 minutes” is drafted/).first()).toBeVisible();
+  expect(actions).toBeLessThanOrEqual(12);
+  await page.getByRole('button', { name: 'Open the room' }).click();
+  await expect(page.getByText('0 of 20 are in')).toBeVisible();
   await server.stop();
 });

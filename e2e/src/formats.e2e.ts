@@ -9,17 +9,18 @@ const fileOf = async (download: { path(): Promise<string> }) => readFile(await d
 test('a class goes out as one file, is deleted, and comes in again with all of its answers', async ({ teacher, server }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Class list' }).click();
+  await teacher.to('Class');
+  await page.getByRole('button', { name: 'More for the class' }).click();
   const [download] = await Promise.all([
     page.waitForEvent('download'),
-    page.getByRole('link', { name: 'Everything of this class as one file' }).click(),
+    page.getByRole('menuitem', { name: 'Everything of this class as one file' }).click(),
   ]);
   const archive = await fileOf(download);
   expect(Object.keys(unzipSync(archive))).toEqual(expect.arrayContaining(['class.json', 'plan.json', 'results.jsonl']));
 
   const takeIn = async () => {
-    await page.goto(`${server.url}/ladder`);
-    await page.getByRole('link', { name: 'Class from a file' }).click();
+    await page.goto(`${server.url}/school`);
+    await page.getByRole('link', { name: 'Take in a class' }).click();
     await page.getByLabel('Choose the file').setInputFiles({ name: 'terns.zip', mimeType: 'application/zip', buffer: archive });
   };
   await takeIn();
@@ -28,17 +29,18 @@ test('a class goes out as one file, is deleted, and comes in again with all of i
   await expect(page.getByRole('alert')).toHaveText('This is no ZIP archive. Nothing was changed.');
   await expectAccessible(page);
 
-  await page.goto(`${server.url}/ladder`);
-  await page.getByRole('link', { name: 'Class list' }).click();
-  await page.getByRole('button', { name: 'Delete this class' }).click();
+  await page.goto(`${server.url}/lessons`);
+  await teacher.to('Class');
+  await page.getByRole('button', { name: 'More for the class' }).click();
+  await page.getByRole('menuitem', { name: 'Delete this class' }).click();
   await page.getByRole('button', { name: 'Delete the class', exact: true }).click();
-  await expect(page.getByRole('heading', { name: 'Ladder' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Three steps to the first lesson' })).toBeVisible();
   await takeIn();
   await expect(page.getByText(/^Terns: 26 pupils/)).toBeVisible();
   await page.getByRole('button', { name: 'Take the class in' }).click();
-  await expect(page.getByRole('textbox', { name: 'Name of Zeb' })).toBeVisible();
-  await page.goto(`${server.url}/ladder`);
-  await page.getByRole('link', { name: 'Class review' }).click();
+  await expect(page.getByRole('row', { name: /Zeb/ })).toBeVisible();
+  await page.goto(`${server.url}/lessons`);
+  await teacher.to('Review');
   await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
 });
 
@@ -69,7 +71,9 @@ test('questions go out as a package with what is lost said, come in again, and c
 test('planned lessons go out as a calendar, days off come in from one, and a dial goes out and in', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByText('Calendar files').click();
+  await teacher.to('Ladder');
+  await page.getByRole('button', { name: 'More for the plan' }).click();
+  await page.getByRole('menuitem', { name: 'Calendar files' }).click();
   const link = page.getByRole('link', { name: 'Planned lessons (iCalendar)' });
   const [download] = await Promise.all([page.waitForEvent('download'), link.click()]);
   const calendar = (await fileOf(download)).toString();
@@ -92,9 +96,11 @@ test('planned lessons go out as a calendar, days off come in from one, and a dia
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const [moved] = await Promise.all([page.waitForEvent('download'), link.click()]);
   expect((await fileOf(moved)).toString()).not.toContain(`DATE:${last}`);
-  await page.getByRole('button', { name: 'Undo in the plan' }).click();
+  await page.getByRole('button', { name: 'Close', exact: true }).click();
+  await page.getByRole('button', { name: 'More for the plan' }).click();
+  await page.getByRole('menuitem', { name: 'Undo in the plan' }).click();
 
-  await page.getByRole('link', { name: 'Dials' }).click();
+  await teacher.to('Dials');
   const [dial] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Dial file', exact: true }).click()]);
   const bytes = await fileOf(dial);
   const { name } = JSON.parse(bytes.toString()) as { name: string };

@@ -12,9 +12,10 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   const { page } = teacher;
 
   // Begun empty, and built: a title, hands that are taken and kept, an example that is typed, two questions.
-  await page.getByRole('combobox', { name: 'We are at' }).selectOption('Quarter past');
-  await page.getByRole('spinbutton', { name: 'Minutes', exact: true }).fill('5');
-  await page.getByRole('button', { name: 'Begin an empty one' }).click();
+  await page.goto(`${server.url}/ladder?rung=quarter-past`);
+  await page.getByRole('combobox', { name: 'Length' }).click();
+  await page.getByRole('option', { name: '5 min', exact: true }).click();
+  await page.getByRole('button', { name: 'Begin empty' }).click();
   const script = new ScriptPage(page);
   await script.about();
   await script.write('Title', 'Quarter past on the pier');
@@ -119,7 +120,7 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   await rehearsal.close();
 
   // Taught: what everybody saw and what the teacher read out is what the script has, step by step.
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   const key = await teacher.openRoom('Quarter past on the pier');
   const audience = await teacher.openAudience();
   const runa = await newPupil('Runa');
@@ -200,16 +201,18 @@ test('in class: an extra example, the chart, a note to self, a skip and a leap, 
   await expect(seen).toHaveAccessibleName(/4 : 00/);
   await page.reload();
   await expect(page.getByText('✎ Hold the lamp up')).toBeVisible();
-  await page.getByRole('link', { name: 'Back to the ladder' }).click();
+  await page.getByRole('link', { name: 'Back to today' }).click();
+  await teacher.to('Lessons');
   const script = new ScriptPage(page);
   await script.open('Half past at the harbour');
   await page.getByRole('option', { name: /2 Set/ }).click();
   await expect(script.field('Note to yourself')).toHaveValue('Hold the lamp up');
 });
 
-test('the weeks: a day off moves the rest, missed cards are caught up, and both are there the next time', async ({ teacher }) => {
+test('the weeks: a day off moves the rest, missed cards are caught up, and both are there the next time', async ({ teacher, server }) => {
   await teacher.signIn();
   const { page } = teacher;
+  await page.goto(`${server.url}/ladder?view=calendar`);
   const days = page.getByRole('group', { name: 'Days' });
   const planned = days.getByRole('button', { name: /Any minute at the puffin count, planned/ });
   await page.getByRole('button', { name: 'Later weeks' }).click();
@@ -221,8 +224,8 @@ test('the weeks: a day off moves the rest, missed cards are caught up, and both 
   const after = await planned.getAttribute('aria-label');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-  const missed = page.getByRole('link', { name: /^Show cards 4 to/ });
-  await missed.click();
+  await teacher.to('Today');
+  await page.getByRole('link', { name: /^Show \d+ cards/ }).click();
   const next = page.locator('.acts button').last();
   await expect(page.getByRole('img').first()).toHaveAccessibleName(/Card 4/);
   const done = page.getByRole('link', { name: 'Done' });
@@ -233,6 +236,7 @@ test('the weeks: a day off moves the rest, missed cards are caught up, and both 
   }
   await done.click();
   await expect(page.getByText(/^Card \d+ was shown\./)).toBeVisible();
+  await page.goto(`${server.url}/ladder?view=calendar`);
   await page.getByRole('button', { name: 'Later weeks' }).click();
   await page.getByRole('button', { name: 'Later weeks' }).click();
   await expect(planned).toHaveAttribute('aria-label', after!);

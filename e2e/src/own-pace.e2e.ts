@@ -7,8 +7,7 @@ test('a lesson is given out, gone through at two paces, through a line that drop
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.locator('summary', { hasText: 'More for Half past at the harbour' }).click();
-  await page.getByRole('link', { name: /^Give at own pace/ }).click();
+  await teacher.fromMenu('Half past at the harbour', 'Give at own pace');
   await page.getByRole('radio', { name: 'these pupils:' }).check();
   for (const name of ['Elin', 'Femi', 'Gita']) await page.getByRole('checkbox', { name }).check();
   await page.getByRole('radio', { name: /six pictures/ }).check();

@@ -87,7 +87,7 @@ test('a class without a second device: sheets with names in two versions, typed 
     await page.getByRole('textbox', { name: /The code on them/ }).fill(code.toLowerCase());
     await page.keyboard.press('Enter');
     await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toHaveValue('3:45');
-    await page.goto(`${server.url}/ladder`);
+    await page.goto(`${server.url}/lessons`);
     await openPaper(page, 'Quarters at the tide gauge');
     await expect(page.getByText('· answers of Terns')).toBeVisible();
     const { path } = await saved(page, () => page.getByRole('button', { name: /^Print again/ }).click());
@@ -156,11 +156,12 @@ test('join cards and pages for home are one file each, with names in every scrip
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Class list' }).click();
+  await teacher.to('Class');
+  await page.getByRole('button', { name: 'Edit names' }).click();
   const name = page.getByRole('textbox', { name: 'Name of Anouk' });
   await name.fill('Łucja Ωx');
   await name.blur();
-  await page.getByRole('link', { name: 'Join cards' }).click();
+  await page.getByRole('link', { name: /^Make \d+ cards$|^Join cards$/ }).click();
   for (const pupil of ['Łucja Ωx', 'Bashir', 'Zeb']) await page.getByRole('checkbox', { name: new RegExp(`^${pupil}`) }).check();
   await page.getByRole('button', { name: /^Make \d+ cards/ }).click();
   const replace = page.getByRole('button', { name: 'Make new ones' });
@@ -175,8 +176,8 @@ test('join cards and pages for home are one file each, with names in every scrip
   // A letter that no file of the font has is said, not lost in silence.
   await expect(page.getByText(/No letter shapes for Ω/)).toBeVisible();
 
-  await page.goto(`${server.url}/ladder`);
-  await page.getByRole('link', { name: 'Class review' }).click();
+  await page.goto(`${server.url}/lessons`);
+  await teacher.to('Review');
   await page.getByRole('link', { name: 'For home' }).click();
   const home = await saved(page, () => page.getByRole('button', { name: 'Save all as PDF' }).click());
   const all = (await readPdf(home.path)).pages;

@@ -5,8 +5,7 @@ test('a room is filled with simulated pupils at a press; they answer, are marked
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.locator('summary', { hasText: 'More for Half past at the harbour' }).click();
-  await page.getByRole('button', { name: /^Try with simulated pupils/ }).click();
+  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
   await page.getByText('How they are').click();
   await page.getByLabel('How many').fill('36');
   await page.getByLabel('Pace').selectOption({ label: 'quick, to try things out' });
@@ -21,8 +20,9 @@ test('a room is filled with simulated pupils at a press; they answer, are marked
   await expect(page.getByText('Rehearsal', { exact: true })).toBeVisible();
   await teacher.end();
   await expect(page.getByText('simulated pupils: a rehearsal, which counts for no class')).toBeVisible();
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
-  await expect(page.getByRole('group', { name: 'Class' }).getByRole('button', { name: /pupils$/ })).toHaveText([/Terns/]);
+  await teacher.to('Lessons');
+  await page.getByRole('button', { name: /Choose a class$/ }).click();
+  await expect(page.getByRole('menuitem', { name: /pupils$/ })).toHaveText([/Terns/]);
 });
 
 test('answers on paper are typed in by keyboard alone, marked as they are left, and taken back', async ({ teacher }) => {

@@ -16,8 +16,18 @@ async function shot(page: Page, name: string): Promise<void> {
 test('pictures of the main views from demo data', async ({ teacher, newPupil, server }) => {
   const { page } = teacher;
   await teacher.signIn();
-  await expect(page.getByRole('group', { name: 'Days' })).toBeVisible();
+  await expect(page.getByRole('img', { name: /of 100 answers right/ }).first()).toBeVisible();
+  await shot(page, 'lessons');
+  await teacher.to('Today');
+  await expect(page.locator('zp-pair').first()).toBeVisible();
+  await shot(page, 'today');
+  await teacher.to('Ladder');
+  await expect(page.getByRole('button', { name: /^Whole hours.*(sure|nearly)/ })).toBeVisible();
   await shot(page, 'ladder');
+  await teacher.to('School');
+  await expect(page.getByRole('radio', { name: 'dark' })).toBeVisible();
+  await shot(page, 'school');
+  await teacher.to('Lessons');
 
   const key = await teacher.openRoom('Half past at the harbour', 'asks');
   const audience = await teacher.openAudience();
@@ -56,7 +66,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await teacher.next();
   await teacher.next();
   await expect(bashir.sentence).toBeVisible();
-  await shot(page, 'console-revealed');
   await shot(anouk.page, 'desk-reveal-phone');
 
   await teacher.goTo('Ask');
@@ -65,9 +74,9 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await anouk.turn('minute', 'PageUp', 6);
   await anouk.send();
   await anouk.expectKept();
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await page
-    .getByRole('link', { name: /^Review/ })
+    .getByRole('link', { name: /^Review ./ })
     .first()
     .click();
   await expect(page.getByRole('columnheader', { name: /Question 1/ })).toBeVisible();
@@ -78,8 +87,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
 test('pictures of a full wall, and of a lesson at own pace on both sides', async ({ teacher, newPupil, server }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.locator('summary', { hasText: 'More for Half past at the harbour' }).click();
-  await page.getByRole('button', { name: /^Try with simulated pupils/ }).click();
+  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
   await page.getByText('How they are').click();
   await page.getByLabel('How many').fill('36');
   await page.getByLabel('Pace').selectOption({ label: 'quick, to try things out' });
@@ -93,7 +101,7 @@ test('pictures of a full wall, and of a lesson at own pace on both sides', async
   await expect(page.getByRole('button', { name: /^Follow up A/ })).toBeVisible();
   await shot(page, 'wall');
 
-  await page.goto(`${server.url}/ladder`);
+  await page.goto(`${server.url}/lessons`);
   await page.getByRole('link', { name: /^Look on/ }).click();
   await expect(page.getByText(/are done/)).toBeVisible();
   const key = (await page.getByRole('list', { name: 'Room key' }).getByRole('listitem').allInnerTexts()).map((text) => text.trim());
@@ -113,12 +121,11 @@ test('pictures of a full wall, and of a lesson at own pace on both sides', async
 test('pictures of the class review', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Class review' }).click();
+  await teacher.to('Review');
   await expect(page.getByText('6 questions, made to measure')).toHaveCount(4);
   await shot(page, 'class-review');
   await page.getByRole('link', { name: 'Who can do what' }).click();
   await expect(page.locator('zp-chart svg')).toBeVisible();
-  await shot(page, 'class-map');
   await page.getByRole('row', { name: /^Jory/ }).getByRole('link', { name: 'Jory' }).click();
   await expect(page.locator('zp-chart svg')).toBeVisible();
   await page
@@ -131,7 +138,7 @@ test('pictures of the class review', async ({ teacher }) => {
 
 test('pictures of the dials place', async ({ teacher, server }) => {
   await teacher.signIn();
-  await expect(teacher.page.getByRole('heading', { name: 'Ready to teach' })).toBeVisible();
+  await expect(teacher.page.getByRole('heading', { name: /^Drafts/ })).toBeVisible();
   const dials = new DialsPage(teacher.page, server);
   await dials.open();
   await dials.type('quarter to 5');
@@ -151,8 +158,8 @@ test('pictures of the dials place', async ({ teacher, server }) => {
 test('pictures of the class list, of a script, of its rehearsal and of the daily card', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.getByRole('link', { name: 'Class list' }).click();
-  await expect(page.getByRole('textbox', { name: 'Name of Anouk' })).toBeVisible();
+  await teacher.to('Class');
+  await expect(page.getByRole('img', { name: /^Reached/ }).first()).toBeVisible();
   await shot(page, 'class');
   await page.goBack();
   const script = new ScriptPage(page);
@@ -166,16 +173,15 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await expect(preview.getByRole('heading', { level: 1 })).toBeVisible();
   await page.getByRole('dialog').getByRole('button', { name: 'Suggest', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Suggestions' }).getByRole('button').first()).toBeVisible();
-  await shot(page, 'composer');
   await page.getByRole('button', { name: 'Done' }).click();
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   await script.open('Quarters at the tide gauge');
   await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
   await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
   await expect(page.getByRole('img', { name: /^Page \d: .*, B/ }).first()).toBeVisible();
   await shot(page, 'paper');
   await page.clock.install();
-  await page.getByRole('link', { name: 'Ladder', exact: true }).click();
+  await teacher.to('Lessons');
   await script.open('Quarters at the tide gauge');
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();

@@ -149,8 +149,7 @@ test('a pupil hears the lesson: it goes on by itself, stops at the question, and
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await page.locator('summary', { hasText: 'More for Quarters at the tide gauge' }).click();
-  await page.getByRole('link', { name: /^Give at own pace/ }).click();
+  await teacher.fromMenu('Quarters at the tide gauge', 'Give at own pace');
   await expect(page.getByText('36 of 36 steps are recorded as they are now')).toBeVisible();
   await page.getByRole('radio', { name: /six pictures/ }).check();
   await page.getByRole('button', { name: /^Give it to/ }).click();

@@ -3,6 +3,7 @@ import { Received } from './lib/received.js';
 
 test('from the lesson to the reviewed response', async ({ teacher, newPupil }) => {
   await teacher.signInByForm();
+  await teacher.to('Lessons');
   const key = await teacher.openRoom();
   const audience = await teacher.openAudience();
   await expect(audience.getByRole('list', { name: 'Room key' })).toBeVisible();

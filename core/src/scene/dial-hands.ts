@@ -4,8 +4,8 @@ import { turnDeg } from '../dial/pose.js';
 
 // Both hands point to 12. They differ in length, width and tip: a broad leaf that ends before the numerals, and a slim bar
 // with an arrow among the ticks. Where it crosses the numerals the bar thins, so that the numeral under it can be read.
-const HOUR_HAND = 'M-3.4 12 L-3.4 -22 Q-10 -34 0 -57 Q10 -34 3.4 -22 L3.4 12 Z';
-const MINUTE_HAND = 'M-2.5 15 L-2.5 -56 L-0.9 -62 L-0.9 -82 L-5 -82 L0 -97 L5 -82 L0.9 -82 L0.9 -62 L2.5 -56 L2.5 15 Z';
+export const HOUR_HAND = 'M-3.4 12 L-3.4 -22 Q-10 -34 0 -57 Q10 -34 3.4 -22 L3.4 12 Z';
+export const MINUTE_HAND = 'M-2.5 15 L-2.5 -56 L-0.9 -62 L-0.9 -82 L-5 -82 L0 -97 L5 -82 L0.9 -82 L0.9 -62 L2.5 -56 L2.5 15 Z';
 /** How far the hands reach from the centre, in dial units. */
 export const HAND_REACH = { hour: 57, minute: 97 } as const;
 const HALO = 3.2;

@@ -34,6 +34,13 @@ export interface DailyCards {
   readonly shown: number;
 }
 
+/** When lessons begin on a day of the week. */
+export interface LessonTime {
+  readonly weekday: Weekday;
+  /** Whole minutes, in seconds since midnight. */
+  readonly atSec: number;
+}
+
 /** What is planned for a class: its school days, its lessons to come, its daily cards and what its days are like. */
 export interface ClassPlan {
   readonly schoolDays: readonly Weekday[];
@@ -43,9 +50,19 @@ export interface ClassPlan {
   /** Lessons that stand on a day of their own, beside the series: nothing moves them and they move nothing. */
   readonly beside: readonly PlannedLesson[];
   readonly cards: DailyCards | null;
+  /** When lessons begin, by day of the week; in order, days without a time are none. */
+  readonly times: readonly LessonTime[];
   /** The class's own daily times, for lessons that are drafted. */
   readonly daily: readonly DayEvent[];
 }
 
 /** A class for which nothing is planned yet; school is from Monday to Friday. */
-export const NEW_PLAN: ClassPlan = { schoolDays: [1, 2, 3, 4, 5], daysOff: [], series: null, beside: [], cards: null, daily: [] };
+export const NEW_PLAN: ClassPlan = {
+  schoolDays: [1, 2, 3, 4, 5],
+  daysOff: [],
+  series: null,
+  beside: [],
+  times: [],
+  cards: null,
+  daily: [],
+};

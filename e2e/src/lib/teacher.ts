@@ -12,12 +12,26 @@ export class TeacherPage {
   /** Is signed in already, and goes to the lessons. */
   async signIn(): Promise<void> {
     await this.isSignedIn();
-    await this.page.goto(`${this.server.url}/ladder`);
+    await this.page.goto(`${this.server.url}/lessons`);
   }
 
   /** The same, and goes nowhere yet. */
   async isSignedIn(): Promise<void> {
     await this.page.context().addCookies([{ ...teacherCookie(), url: this.server.url }]);
+  }
+
+  /** Goes to a place by the rail. */
+  async to(place: 'Today' | 'Ladder' | 'Lessons' | 'Review' | 'Class' | 'Paper' | 'Dials' | 'School'): Promise<void> {
+    await this.page.getByRole('navigation', { name: 'Places' }).getByRole('link', { name: place, exact: true }).click();
+  }
+
+  /** Does something that stands in the menu of a lesson. */
+  async fromMenu(title: string, item: string): Promise<void> {
+    await this.page
+      .getByRole('button', { name: `More for ${title}` })
+      .first()
+      .click();
+    await this.page.getByRole('menuitem', { name: item }).click();
   }
 
   async signInByForm(password = 'tern-harbour-lamp'): Promise<void> {
@@ -49,7 +63,7 @@ export class TeacherPage {
     return audience;
   }
 
-  /** Takes a lesson file in on the ladder, with its title. */
+  /** Takes a lesson file in among the lessons, with its title. */
   async takeIn(content: string, title: string): Promise<void> {
     await this.page
       .getByLabel('Open a lesson file')

@@ -76,7 +76,7 @@ test.each(readdirSync(FOLDER))(
     for (const { id, pupilCount } of await get('/api/classes')) {
       await get(`/api/classes/${id}/plan`);
       await get(`/api/classes/${id}/notes`);
-      await get(`/api/classes/${id}/mastery`);
+      await get(`/api/classes/${id}/standing`);
       const lines = (await text(`/api/classes/${id}/answers`))
         .trim()
         .split('\n')

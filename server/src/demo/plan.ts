@@ -26,6 +26,7 @@ export function demoPlan(lessonIds: readonly string[], taughtOn: IsoDate): Class
     daysOff: [daysOn(mondayOf(taughtOn), 18)], // a Friday two weeks on: the boats are painted
     series: { startsOn: taughtOn, weekdays: [weekdayOf(taughtOn)], lessonIds, skipped: [] },
     beside: [],
+    times: ([1, 3, 5] as const).map((weekday) => ({ weekday, atSec: 34_800 })),
     cards: { pattern: { firstSec: 8 * 3600, stepsMin: [30, 30, 60] }, startsOn: daysOn(mondayOf(taughtOn), -7), shown: 3 },
     daily: DAILY,
   };

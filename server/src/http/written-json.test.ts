@@ -1,4 +1,4 @@
-import { ClassMastery, LessonList, SessionDetail } from '@zeitpunkt/contract';
+import { ClassStanding, LessonList, SessionDetail } from '@zeitpunkt/contract';
 import Fastify from 'fastify';
 import { reading, respond, schoolWithRoom } from '../testing/school.js';
 
@@ -10,7 +10,7 @@ test('what is written out beside the loop is what its schema would write: nothin
   for (const [name, schema, url] of [
     ['session', SessionDetail, `/api/sessions/${room.detail.id}`],
     ['lessons', LessonList, '/api/lessons'],
-    ['mastery', ClassMastery, `/api/classes/${room.detail.classId}/mastery`],
+    ['standing', ClassStanding, `/api/classes/${room.detail.classId}/standing`],
   ] as const) {
     const { statusCode, headers, body } = await teacher.send('GET', url);
     expect([statusCode, headers['content-type']]).toEqual([200, 'application/json; charset=utf-8']);

@@ -81,7 +81,7 @@ describe('in a thread of its own', () => {
     const drafted = (await send('POST', '/api/lessons', wish)).json();
     expect(drafted.lesson.rung).toBe('half-past');
     expect((await send('POST', '/api/lessons', wish)).json()).toEqual(drafted);
-    for (const url of ['/api/lessons', `${classUrl()}/answers`, `${classUrl()}/mastery`, `${classUrl()}/results.csv`]) {
+    for (const url of ['/api/lessons', `${classUrl()}/answers`, `${classUrl()}/standing`, `${classUrl()}/results.csv`]) {
       expect((await send('GET', url)).body).toBe((await room.teacher.send('GET', url)).body);
     }
     if (process.platform === 'linux') expect(threads().filter(givesWay).map(nice)).toContain(5);

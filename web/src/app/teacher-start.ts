@@ -2,7 +2,9 @@ import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDet
 import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, RouterOutlet, withComponentInputBinding } from '@angular/router';
 import { provideStore } from '@ngrx/store';
+import { showAppearance } from './shared/appearance';
 import { teacherRoutes } from './teacher.routes';
+import { provideIcons } from './ui/icons/provide-icons';
 
 /** The frame that holds whatever place of the teacher the address names. */
 @Component({ selector: 'app-root', imports: [RouterOutlet], template: '<router-outlet />' })
@@ -10,12 +12,14 @@ class TeacherApp {}
 
 /** Starts the teacher's side. */
 export async function start(): Promise<void> {
+  showAppearance();
   await bootstrapApplication(TeacherApp, {
     providers: [
       provideBrowserGlobalErrorListeners(),
       provideZonelessChangeDetection(),
       provideRouter(teacherRoutes, withComponentInputBinding()),
       provideStore({}),
+      provideIcons(),
     ],
   });
 }

@@ -29,6 +29,16 @@ test('a list comes in whole or not at all', async () => {
   expect((await detail()).pupils.at(-1)).toMatchObject({ name: 'Pupil 2000', reference: 'ref Pupil 2000', responseCount: 0 });
 });
 
+test('a pupil of one class is not taken into another by their id', async () => {
+  const otherId = randomUUID();
+  await teacher.send('POST', '/api/classes', { id: otherId, name: 'Gannets' });
+  const { id } = await pupil('Anouk');
+  const reply = await teacher.send('POST', `/api/classes/${otherId}/pupils`, { pupils: [{ id, name: 'Anouk', reference: null }] });
+  expect(reply.json()).toMatchObject({ code: 'PUPIL_UNKNOWN' });
+  expect((await detail(`/api/classes/${otherId}`)).pupils).toEqual([]);
+  expect((await pupil('Anouk')).id).toBe(id);
+});
+
 test('two entries of one pupil become one: answers of both count in the order in which they came, and the other device is out', async () => {
   const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
   await room.goTo('ask', 'q1');

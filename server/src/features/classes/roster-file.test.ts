@@ -21,11 +21,19 @@ test.each<[string, Uint8Array]>([
   ['tabs', utf8('ref\tname\nT01\tZoë\nT02\tJörg\n')],
   ['Latin-1', latin1('name,ref\r\nZoë,T01\r\nJörg,T02\r\n')],
   ['UTF-16, as spreadsheets write text', new Uint8Array(Buffer.from('\uFEFFName\tID\r\nZoë\tT01\r\nJörg\tT02\r\n', 'utf16le'))],
+  ['UTF-16, the other way round', new Uint8Array(Buffer.from('\uFEFFName\tID\r\nZoë\tT01\r\nJörg\tT02\r\n', 'utf16le').swap16())],
   ['a line that says what separates', utf8('sep=|\nName|Id\nZoë|T01\nJörg|T02\n')],
 ])('a list with %s is read', (_how, bytes) => {
   expect(entries(bytes)).toMatchObject([
     { kind: 'new', name: 'Zoë', reference: 'T01' },
     { kind: 'new', name: 'Jörg', reference: 'T02' },
+  ]);
+});
+
+test('a first letter that looks like the beginning of a mark of UTF-16 is a letter', () => {
+  expect(told(entries(latin1('ÿvi,T01\r\nþór,T02\r\n')))).toEqual([
+    [1, 'ÿvi'],
+    [2, 'þór'],
   ]);
 });
 

@@ -1,4 +1,15 @@
-import { CoreError, DEFAULT_SETTINGS, draftLesson, emptyLesson, kindOf, prepareLesson, rungIdOf, type Lesson } from '@zeitpunkt/core';
+import {
+  CoreError,
+  DEFAULT_SETTINGS,
+  draftLesson,
+  emptyLesson,
+  kindOf,
+  prepareLesson,
+  rungIdOf,
+  SECONDS_PER_HALF_DAY,
+  type Lesson,
+} from '@zeitpunkt/core';
+import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
@@ -73,12 +84,15 @@ function toldAnew(db: Db, id: string): Told {
 
 function factsOf(lesson: Lesson): NonNullable<LessonSummary['facts']> {
   const times = lesson.items.flatMap((item) => kindOf(item).timesOf(item));
+  const prepared = prepareLesson(lesson);
   return {
     goal: lesson.goal,
     rung: lesson.rung ?? (times.length > 0 ? rungIdOf(times) : null),
     targetMinutes: lesson.targetMinutes,
-    plannedSec: Math.round(prepareLesson(lesson).totalMs / 1000),
+    plannedSec: Math.round(prepared.totalMs / 1000),
     beatCount: lesson.beats.length,
     questionCount: lesson.items.length,
+    times: [...new Set(times.map((at) => Math.floor(at) % SECONDS_PER_HALF_DAY))],
+    findings: checkPrepared(prepared).length,
   };
 }

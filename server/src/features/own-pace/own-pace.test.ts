@@ -172,6 +172,47 @@ test('a lesson opens on its first day, ends after its last, and a later last day
   expect((await detail()).live.endedAtMs).toBe(school.clockMs);
 });
 
+test('a lesson may be open for one day, and never for days in disorder or that are over', async () => {
+  const gives = async (firstDay: string, lastDay: string) => {
+    const reply = await teacher.send('POST', '/api/own-pace', { ...start, id: randomUUID(), firstDay, lastDay });
+    return reply.statusCode === 200 ? 'given' : [codeOf(reply), reply.json().detail];
+  };
+  expect(await gives(TODAY, TODAY)).toBe('given');
+  expect(await gives(LAST, TODAY)).toEqual(['OWN_PACE_DAYS', 'The last day lies before the first.']);
+  expect(await gives('2026-10-30', YESTERDAY)).toEqual(['OWN_PACE_DAYS', 'The last day is over already.']);
+  expect(await gives(TODAY, '2026-11-31')).toEqual(['OWN_PACE_DAYS', 'There is no day 2026-11-31 in the calendar.']);
+});
+
+test('a mark that is corrected while the lesson is open is what its pupil and its teacher see', async () => {
+  await give();
+  const anouk = await open('Anouk');
+  await goOn(anouk);
+  const answer = reading('8', '30');
+  await respond(anouk, answer);
+  const mark = async () => (await detail()).live.responses.find(({ id }) => id === answer.id)!.mark.verdict;
+  expect(await mark()).toBe('partly');
+  await teacher.send('POST', `/api/sessions/${String(start['id'])}/responses/${answer.id}/correct`, {
+    id: randomUUID(),
+    verdict: 'right',
+    reason: 'Said it right.',
+  });
+  expect(await mark()).toBe('right');
+  expect((await desk(anouk)).question?.reveal?.own?.verdict).toBe('right');
+});
+
+test('whoever leaves the class has no place and no answers in a lesson that is open; back again, both are there', async () => {
+  await give();
+  const anouk = await open('Anouk');
+  await goOn(anouk);
+  await respond(anouk, reading('8', '30'));
+  const leave = (left: boolean) => teacher.send('POST', `/api/classes/${String(start['classId'])}/pupils/${idOf('Anouk')}/leave`, { left });
+  await leave(true);
+  const { live } = await detail();
+  expect([live.places.map(({ name }) => name), live.responses]).toEqual([['Bashir', 'Ceri'], []]);
+  await leave(false);
+  expect((await place('Anouk')).at).not.toBeNull();
+});
+
 test('the teacher writes one line to a pupil or to all, and takes it away', async () => {
   await give();
   const [anouk, bashir] = [await open('Anouk'), await open('Bashir')];

@@ -1,6 +1,6 @@
 import { CoreError } from '@zeitpunkt/core';
 import {
-  ClassMastery,
+  ClassStanding,
   CommentAdd,
   GroupMove,
   HomePageEdit,
@@ -53,9 +53,9 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
     return reply.type('application/x-ndjson; charset=utf-8').send(Readable.from(work.flow('answers', { id, name })));
   });
 
-  app.get('/api/classes/:id/mastery', { schema: { params: Params, response: { 200: ClassMastery } } }, (request) => {
+  app.get('/api/classes/:id/standing', { schema: { params: Params, response: { 200: ClassStanding } } }, (request) => {
     const { id, name } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    return work.json('mastery', { id, name }, nowMs());
+    return work.json('standing', { id, name }, nowMs());
   });
 
   app.get('/api/classes/:id/notes', { schema: { params: Params, response: { 200: ReviewNotes } } }, (request) =>

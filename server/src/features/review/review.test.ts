@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { InsightLine, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
+import type { ClassStanding, InsightLine, MarkedResponse, ReviewNotes, SessionDetail } from '@zeitpunkt/contract';
 import { heavyTasks } from '../../work/tasks.js';
 import { workInPlace, type Work } from '../../work/work.js';
 import { anotherTeacher, reading, respond, schoolWithRoom, TestRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
@@ -57,7 +57,7 @@ describe('a corrected mark', () => {
     const back = await teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${given.id}/as-at-first`);
     expect(back.json()).toMatchObject({ mark: { verdict: 'partly' }, correction: null });
     expect((await verdicts())[0]![0]).toBe('partly');
-    const { rungs } = (await teacher.send('GET', `/api/classes/${room.detail.classId}/mastery`)).json();
+    const { rungs } = (await teacher.send('GET', `/api/classes/${room.detail.classId}/standing`)).json();
     expect(rungs).toEqual([{ rung: 'half-past', words: { sure: 0, nearly: 0, partly: 0, 'not-yet': 0, 'too-few': 1 } }]);
     // What was marked at first was never written over, and what was corrected is still on record.
     const rows = school.store.sqlite.prepare('SELECT verdict FROM (SELECT mark, json_extract(mark, ?) AS verdict FROM response)').all('$.verdict'); // prettier-ignore
@@ -108,7 +108,7 @@ test('what teachers make of a class is kept, moved and deleted, for whoever teac
   const refused = [
     await other.send('GET', `/api/classes/${room.detail.classId}/notes`),
     await other.send('GET', `/api/classes/${room.detail.classId}/answers`),
-    await other.send('GET', `/api/classes/${room.detail.classId}/mastery`),
+    await other.send('GET', `/api/classes/${room.detail.classId}/standing`),
     await ofClass(`pupils/${pupilId}/comments`, { ...remark, id: randomUUID() }, other),
     await ofClass(`pupils/${pupilId}/comments/${remark.id}/delete`, undefined, other),
     await ofClass('moves', { pupilId, key: null }, other),
@@ -195,6 +195,33 @@ test('a wording let count in one lesson counts in another that runs, also where 
   await ofClass('wordings', { id: randomUUID(), responseId, wording: 'seven and a half' });
   await write(await first.join('Ceri'), 'seven and a half');
   expect(await marksOf(first)).toEqual(['right']);
+});
+
+test('a wording is let count by the class whose answer says it, not by another class of the same teacher', async () => {
+  const first = await TestRoom.open(school, teacher, await wordsLesson());
+  await first.goTo('ask', 'w1');
+  const responseId = await write(await first.join('Anouk'), 'seven and a half');
+  const otherId = randomUUID();
+  await teacher.send('POST', '/api/classes', { id: otherId, name: 'Gannets' });
+  const accept = { id: randomUUID(), responseId, wording: 'seven and a half' };
+  expect(codeOf(await teacher.send('POST', `/api/classes/${otherId}/wordings`, accept))).toBe('NOT_FOUND');
+  expect(await marksOf(first)).toEqual(['not-yet']);
+});
+
+test('where a class stands is told by rung, pupil and lesson, and what stood out in its last lesson', async () => {
+  const [anouk, bashir] = [await room.join('Anouk'), await room.join('Bashir')];
+  await room.goTo('ask', 'q1');
+  await respond(anouk, reading('8', '30'));
+  await respond(bashir, reading('7', '30'));
+  const standing = (await teacher.send('GET', `/api/classes/${room.detail.classId}/standing`)).json<ClassStanding>();
+  expect(standing.lessons).toEqual([{ id: room.detail.id, answered: 2, questions: [{ right: 1, answers: 2 }] }]);
+  expect(standing.pupils.map(({ id }) => id).sort()).toEqual([room.pupilId('Anouk'), room.pupilId('Bashir')].sort());
+  expect(standing.names).toContainEqual({ id: room.pupilId('Ceri'), name: 'Ceri' });
+  expect(standing.stoodOut).toMatchObject({ sessionId: room.detail.id, title: room.detail.lesson.title, answered: 2 });
+  for (const { pupilIds, pair } of standing.stoodOut!.ideas) {
+    expect(pupilIds).toEqual([room.pupilId('Anouk')]);
+    expect(pair).toMatchObject({ act: 'read', at: 27_000, answeredAt: 30_600 });
+  }
 });
 
 test('an answer that comes while the others are looked through for a wording is marked by it, too', async () => {

@@ -1,8 +1,8 @@
 import type { ClassWording } from '@zeitpunkt/core';
-import type { ClassMastery } from '@zeitpunkt/contract';
+import type { ClassStanding } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { pupilsOf } from '../classes/queries.js';
-import { classMastery } from './class-mastery.js';
+import { classStanding } from './class-standing.js';
 import type { InsightLines } from './insight-lines.js';
 import { madeRight, type MadeRight } from './made-right.js';
 
@@ -14,9 +14,9 @@ interface OwnClass {
 /** @param lines are kept in the thread that reads them */
 export function reviewTasks(db: Db, lines: InsightLines) {
   return {
-    mastery(own: OwnClass, nowMs: number): Promise<ClassMastery> {
+    standing(own: OwnClass, nowMs: number): Promise<ClassStanding> {
       const pupils = pupilsOf(db, own.id);
-      return classMastery(lines.of(own, pupils), pupils, nowMs);
+      return classStanding(lines.of(own, pupils), pupils, nowMs);
     },
     madeRight: (classId: string, wording: ClassWording): Promise<MadeRight[]> => madeRight(db, classId, wording),
     forgetLines: (classId: string): void => lines.forget(classId),

@@ -65,7 +65,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   const document = inject(DOCUMENT);
   const strike = (event: KeyboardEvent) => {
     const target = event.target as HTMLElement;
-    if (event.defaultPrevented || document.querySelector('dialog[open]')) return;
+    if (event.defaultPrevented || document.querySelector('dialog[open], mat-dialog-container')) return;
     const name = keyOf(event);
     if (name === null) return;
     const isInput = target instanceof HTMLInputElement && target.matches(FIELDS);

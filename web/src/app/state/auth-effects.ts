@@ -42,7 +42,7 @@ export const setUp = createEffect(
       ofType(authActions.setUp),
       exhaustMap(({ form, invited }) =>
         from(ask<Me>('POST', invited ? '/api/invitation' : '/api/set-up', form)).pipe(
-          map((me) => authActions.signedIn({ me, then: '/lessons' })),
+          map((me) => authActions.signedIn({ me, then: '/today' })),
           catchError(failed),
         ),
       ),

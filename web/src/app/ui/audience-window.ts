@@ -1,4 +1,5 @@
 import { DestroyRef, Directive, inject, signal } from '@angular/core';
+import { showAppearance } from '../shared/appearance';
 import { useShortcuts } from '../shared/shortcuts';
 
 /** The keys of such a window in one sentence, for the lists of keys of the windows that open it. */
@@ -36,7 +37,7 @@ export class AudienceWindow {
     void this.keepAwake();
     inject(DestroyRef).onDestroy(() => {
       clearTimeout(this.timer);
-      delete document.documentElement.dataset['theme'];
+      showAppearance();
     });
   }
 

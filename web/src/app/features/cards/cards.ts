@@ -30,7 +30,7 @@ import { showSender } from '../show/show-channel';
   template: `
     <zp-teacher-frame>
       @if (problem(); as problem) {
-        <p class="problem" role="alert">{{ problem }} <a routerLink="/ladder">Back to the ladder</a></p>
+        <p class="problem" role="alert">{{ problem }} <a routerLink="/today">Back to today</a></p>
       }
       @if (play(); as play) {
         <div class="top">
@@ -45,7 +45,7 @@ import { showSender } from '../show/show-channel';
         <div class="acts">
           <button mat-stroked-button class="big" type="button" [disabled]="index() === 0" (click)="go(-1)">Back</button>
           @if (isLast()) {
-            <a mat-flat-button class="next big" routerLink="/ladder">Done</a>
+            <a mat-flat-button class="next big" routerLink="/today">Done</a>
           } @else {
             <button mat-flat-button class="next big" type="button" matTooltip="Space, Page down" (click)="go(1)">
               {{ isGuess() ? 'Show it' : 'Next card' }}
@@ -54,7 +54,7 @@ import { showSender } from '../show/show-channel';
         </div>
       } @else if (nothingDue()) {
         <h1>Daily card</h1>
-        <p>No card is due today. <a routerLink="/ladder">Back to the ladder</a></p>
+        <p>No card is due today. <a routerLink="/today">Back to today</a></p>
       } @else if (!problem()) {
         <p role="status">Fetching the cards …</p>
       }

@@ -15,7 +15,7 @@ const zip = (name: string, bytes = 10) => {
 };
 
 async function open() {
-  const server = new FakeServer({ [LOOK]: FOUND, [TAKE]: { ...FOUND, classId: 'c9' } });
+  const server = new FakeServer({ [LOOK]: FOUND, [TAKE]: { ...FOUND, classId: 'c9' }, 'GET /api/classes': [] });
   const screen = await render(ClassFromFile, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
   const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   return { ...screen, server, went, choose: (file: File) => screen.chooseFile('Choose the file', file) };
@@ -29,7 +29,7 @@ test('what a file would bring is said before it is taken; then the class is open
   expect(server.sent(TAKE)).toEqual([]);
   await press('Take the class in');
   await until(() => went.mock.calls.length > 0);
-  expect(went).toHaveBeenCalledWith(['/classes', 'c9']);
+  expect(went).toHaveBeenCalledWith(['/classes', 'c9', 'pupils']);
 });
 
 test('a file that is refused says why, and what was found in the one before cannot be taken for it', async () => {

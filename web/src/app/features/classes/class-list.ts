@@ -1,17 +1,48 @@
-import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, effect, type ElementRef, inject, input, signal, untracked, viewChild } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { RouterLink } from '@angular/router';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatInput } from '@angular/material/input';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { Router, RouterLink } from '@angular/router';
+import type { ClassPupil, ClassStanding } from '@zeitpunkt/contract';
+import { ask } from '../../shared/api';
+import { dayAndMonth } from '../../shared/words/days';
+import { dayOf } from '@zeitpunkt/core';
+import { AskFirst } from '../../ui/parts/ask-dialog';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
+import { CanComeIn } from './can-come-in';
 import { ClassData } from './class-data';
 import { ClassStore } from './class-store';
-import { PupilRow } from './pupil-row';
-import { RosterImport } from './roster-import';
+import { PupilTable } from './pupil-table';
+import { CLASS_WORDS } from './words';
 
-/** A class: its pupils, lists in and out, the way to the join cards, and what is kept of it and for how long. */
+/** From so many pupils on rows are low, so that a full class is seen at once. */
+const FULL = 26;
+
+/** A class: who is in it and can come in, lists in and out, cards, and what is kept of it and for how long. */
 @Component({
   selector: 'zp-class-list',
-  imports: [ClassData, DatePipe, MatButton, PupilRow, RosterImport, RouterLink, TeacherFrame],
+  imports: [
+    CanComeIn,
+    ClassData,
+    Failing,
+    Loading,
+    MatButton,
+    MatFormField,
+    MatIcon,
+    MatIconButton,
+    MatInput,
+    MatLabel,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    Place,
+    PupilTable,
+    RouterLink,
+  ],
   providers: [ClassStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './class-list.html',
@@ -19,27 +50,66 @@ import { RosterImport } from './roster-import';
 })
 export class ClassListPlace {
   readonly id = input.required<string>();
+  /** What somebody comes here for: to take in a list, or to type names. */
+  readonly add = input<string>();
   protected readonly store = inject(ClassStore);
-  protected readonly takingIn = signal(false);
-  private readonly newName = viewChild<ElementRef<HTMLInputElement>>('newName');
+  private readonly dialog = inject(MatDialog);
+  private readonly askFirst = inject(AskFirst);
+  private readonly router = inject(Router);
+  protected readonly words = CLASS_WORDS;
+  protected readonly isEditing = signal(false);
+  protected readonly standing = signal<ClassStanding | null>(null);
+  protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
+  protected readonly about = computed(() => {
+    const detail = this.store.detail();
+    return detail ? this.words().about(detail.name, this.store.present().length) : null;
+  });
+  protected readonly isFull = computed(() => this.store.present().length > FULL);
+  /** Two columns of equal height, read down. */
+  protected readonly halves = computed((): readonly (readonly ClassPupil[])[] => {
+    const all = this.store.present();
+    const half = Math.ceil(all.length / 2);
+    return this.isEditing() || all.length < 8 ? [all] : [all.slice(0, half), all.slice(half)];
+  });
 
   constructor() {
     effect(() => {
       const id = this.id();
-      untracked(() => void this.store.load(id));
+      untracked(() => void this.load(id));
     });
   }
 
-  protected async add(event: Event): Promise<void> {
-    event.preventDefault();
-    const field = this.newName()!.nativeElement;
-    const name = field.value.trim();
-    if (name && (await this.store.add(name))) field.value = '';
-    field.focus();
+  protected async load(id: string): Promise<void> {
+    this.standing.set(null);
+    if (!(await this.store.load(id))) return;
+    const how = this.add();
+    if (how) await this.router.navigate([], { queryParams: { add: null }, queryParamsHandling: 'merge', replaceUrl: true });
+    if (how === 'list') void this.takeList();
+    if (how === 'type') void this.typeNames();
+    // The rung of each pupil is an extra: without it the list is there all the same.
+    this.standing.set(await ask<ClassStanding>('GET', `/api/classes/${id}/standing`).catch(() => null));
+  }
+
+  protected async takeList(): Promise<void> {
+    const { RosterImport } = await import('./roster-import');
+    this.dialog.open(RosterImport, { data: this.store, width: '760px', maxWidth: '96vw' });
+  }
+
+  protected async typeNames(): Promise<void> {
+    const { TypeNames } = await import('./type-names');
+    this.dialog.open(TypeNames, { data: this.store, width: '480px', maxWidth: '96vw' });
   }
 
   protected async rename(field: HTMLInputElement): Promise<void> {
     const [name, before] = [field.value.trim(), this.store.detail()!.name];
     if (name === '' || name === before || !(await this.store.change({ name }))) field.value = this.store.detail()!.name;
+  }
+
+  protected day(ms: number): string {
+    return dayAndMonth(dayOf(ms));
+  }
+
+  protected async deleteClass(): Promise<void> {
+    if (await this.askFirst.ask(this.words().ask.deleteClass)) await this.store.removeClass();
   }
 }

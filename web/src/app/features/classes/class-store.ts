@@ -11,8 +11,9 @@ import type {
   PupilsIn,
   RetentionCheck,
 } from '@zeitpunkt/contract';
-import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import { CurrentClass } from '../../shared/current-class';
+import { CLASS_WORDS } from './words';
 
 interface ClassState {
   readonly detail: ClassDetail | null;
@@ -32,7 +33,8 @@ export const ClassStore = signalStore(
     present: computed(() => detail()?.pupils.filter(({ leftAtMs }) => leftAtMs === null) ?? []),
     left: computed(() => detail()?.pupils.filter(({ leftAtMs }) => leftAtMs !== null) ?? []),
   })),
-  withMethods((store, router = inject(Router)) => {
+  withMethods((store, router = inject(Router), current = inject(CurrentClass)) => {
+    const done = () => CLASS_WORDS().done;
     const url = (rest = '') => `/api/classes/${store.detail()?.id}${rest}`;
     const pupilUrl = ({ id }: ClassPupil, rest: string) => url(`/pupils/${id}/${rest}`);
     /** Does something that may be refused. Says whether it went well. */
@@ -63,42 +65,32 @@ export const ClassStore = signalStore(
         }),
       loadRecord: () => attempt(async () => patchState(store, { record: await ask<DataRecord>('GET', url('/record')) })),
       /** @param change the new name or how long answers are kept */
-      change: (change: ClassChange) => take(url('/change'), change, 'Kept.'),
+      change: async (change: ClassChange): Promise<boolean> => {
+        const isDone = await take(url('/change'), change, done().kept);
+        if (isDone && change.name !== undefined) await current.load();
+        return isDone;
+      },
       checkRetention: (days: number) => ask<RetentionCheck>('GET', url(`/retention/${days}`)),
-      add: (name: string) => take(url('/pupils'), { pupils: [{ id: uuid(), name, reference: null }] }, `${name} is in the class.`),
-      takeIn: (pupils: PupilsIn['pupils']) =>
-        take(
-          url('/pupils'),
-          { pupils },
-          pupils.length === 1 ? `${pupils[0]!.name} is in the class.` : `${pupils.length} pupils are in the class.`,
-        ),
+      takeIn: async (pupils: PupilsIn['pupils']): Promise<boolean> => {
+        const isDone = await take(url('/pupils'), { pupils }, done().added(pupils.map(({ name }) => name)));
+        if (isDone) await current.load(); // how many they are stands in the frame
+        return isDone;
+      },
       changePupil: (pupil: ClassPupil, change: PupilChange) =>
-        take(
-          pupilUrl(pupil, 'change'),
-          change,
-          change.name ? `${pupil.name} is ${change.name} from now on.` : `The reference of ${pupil.name} is kept.`,
-        ),
+        take(pupilUrl(pupil, 'change'), change, change.name ? done().renamed(pupil.name, change.name) : done().referred(pupil.name)),
       leave: (pupil: ClassPupil, left: boolean) =>
-        take(
-          pupilUrl(pupil, 'leave'),
-          { left },
-          left ? `${pupil.name} has left the class; the answers are kept.` : `${pupil.name} is in the class again.`,
-        ),
-      move: (pupil: ClassPupil, to: ClassSummary) =>
-        take(pupilUrl(pupil, 'move'), { classId: to.id }, `${pupil.name} is in ${to.name} now; past answers went along.`),
+        take(pupilUrl(pupil, 'leave'), { left }, left ? done().left(pupil.name) : done().back(pupil.name)),
+      move: (pupil: ClassPupil, to: ClassSummary) => take(pupilUrl(pupil, 'move'), { classId: to.id }, done().moved(pupil.name, to.name)),
       merge: (goes: ClassPupil, stays: ClassPupil) =>
-        take(pupilUrl(goes, 'merge'), { into: stays.id }, `${goes.name} and ${stays.name} are one pupil now: ${stays.name}.`),
-      remove: (pupil: ClassPupil) => take(pupilUrl(pupil, 'delete'), undefined, `${pupil.name} is deleted, with all answers.`),
+        take(pupilUrl(goes, 'merge'), { into: stays.id }, done().merged(goes.name, stays.name)),
+      remove: (pupil: ClassPupil) => take(pupilUrl(pupil, 'delete'), undefined, done().removed(pupil.name)),
       revokeCards: (pupils: readonly ClassPupil[]) =>
-        take(
-          url('/cards/revoke'),
-          { pupilIds: pupils.map(({ id }) => id) },
-          pupils.length === 1 ? `The card of ${pupils[0]!.name} opens nothing any more.` : 'None of the cards opens anything any more.',
-        ),
+        take(url('/cards/revoke'), { pupilIds: pupils.map(({ id }) => id) }, done().revoked(pupils.map(({ name }) => name))),
       async removeClass(): Promise<void> {
         await attempt(async () => {
           await ask('POST', url('/delete'));
-          await router.navigateByUrl('/ladder');
+          await current.load();
+          await router.navigateByUrl('/today');
         });
       },
     };

@@ -1,4 +1,4 @@
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, within } from '@testing-library/dom';
 import { provideRouter } from '@angular/router';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { paperWorkers } from '../../testing/paper-workers';
@@ -12,8 +12,6 @@ const detailOf = (...pupils: object[]) => ({ id: 'c1', name: 'Terns', pupils });
 async function open() {
   localStorage.clear();
   paperWorkers.length = 0;
-  HTMLDialogElement.prototype.showModal = jest.fn();
-  HTMLDialogElement.prototype.close = jest.fn();
   const server = new FakeServer({
     'GET /api/classes/c1': detailOf(pupil('Anouk', 5), pupil('Bashir', null), pupil('Ceri', null), pupil('Dov', null, 9)),
     'GET /api/classes': [],
@@ -25,8 +23,7 @@ async function open() {
   });
   const screen = await render(JoinCards, { id: 'c1' }, [provideRouter([])]);
   await until(() => screen.find.queryByRole('button', { name: 'Make 2 cards' }) !== null);
-  const confirm = (words: string) =>
-    fireEvent.click([...screen.page.querySelectorAll('button')].find(({ textContent }) => textContent === words)!);
+  const confirm = (words: string) => fireEvent.click(within(document.body).getByRole('button', { name: words }));
   return { ...screen, server, confirm };
 }
 
@@ -38,7 +35,9 @@ test('those without a card are chosen first; each card leads to the address that
   expect(server.sent(MAKE)).toEqual([{ pupilIds: ['Bashir', 'Ceri'] }]);
   const links = () => [...page.querySelectorAll('.link')].map((link) => link.textContent);
   expect(links()[0]).toBe('https://zeit.school.test/desk#card=token-of-Bashir');
-  fireEvent.change(find.getByLabelText('Address on the cards'), { target: { value: 'http://10.0.0.2:4000' } });
+  fireEvent.click(find.getByRole('combobox', { name: 'Address on the cards' }));
+  await until(() => within(document.body).queryByRole('option', { name: 'http://10.0.0.2:4000' }) !== null);
+  fireEvent.click(within(document.body).getByRole('option', { name: 'http://10.0.0.2:4000' }));
   await until(() => links()[1] === 'http://10.0.0.2:4000/desk#card=token-of-Ceri');
   await press('Save as PDF');
   expect(paperWorkers.at(-1)!.asked.at(-1)).toMatchObject({
@@ -57,12 +56,12 @@ test('those without a card are chosen first; each card leads to the address that
 });
 
 test('a card that somebody has is replaced only when that is said once more', async () => {
-  const { find, press, server, confirm, page, settled } = await open();
+  const { find, press, server, confirm, settled } = await open();
   fireEvent.click(find.getByRole('checkbox', { name: /^Anouk/ }));
   await settled();
   await press('Make 3 cards');
   expect(server.sent(MAKE)).toEqual([]);
-  expect(textOf(page)).toContain('1 of them has a card already');
+  expect(textOf(document.body)).toContain('1 of them has a card already');
   confirm('Make new ones');
   await until(() => server.sent(MAKE).length === 1);
 });

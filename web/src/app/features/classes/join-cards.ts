@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { CardsMade } from '@zeitpunkt/contract';
@@ -6,14 +6,35 @@ import { ask, sentenceOf } from '../../shared/api';
 import { DeskAddress } from '../../shared/desk-address';
 import { PaperMaker } from '../../shared/paper/paper-maker';
 import { PaperProgress } from '../../shared/paper/paper-progress';
-import { Confirm } from '../../ui/confirm';
+import { AskFirst } from '../../ui/parts/ask-dialog';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { CLASS_WORDS } from './words';
 import { QrCode } from '../../ui/qr-code';
 import { ClassStore } from './class-store';
 
 /** Join cards: made for chosen pupils, shown this once, and printed. A card says who comes, so it is as good as a key to one's desk. */
 @Component({
   selector: 'zp-join-cards',
-  imports: [Confirm, MatButton, PaperProgress, QrCode, RouterLink],
+  imports: [
+    Failing,
+    Loading,
+    MatButton,
+    MatCheckbox,
+    MatFormField,
+    MatIcon,
+    MatLabel,
+    MatOption,
+    MatSelect,
+    PaperProgress,
+    Place,
+    QrCode,
+    RouterLink,
+  ],
   providers: [ClassStore, PaperMaker],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './join-cards.html',
@@ -21,13 +42,17 @@ import { ClassStore } from './class-store';
 })
 export class JoinCards {
   readonly id = input.required<string>();
+  /** The pupil whose card is wanted; without one, all who have none. */
+  readonly for = input<string>();
   protected readonly store = inject(ClassStore);
   protected readonly maker = inject(PaperMaker);
   protected readonly address = inject(DeskAddress);
   protected readonly made = signal<CardsMade['cards']>([]);
   protected readonly chosen = signal<ReadonlySet<string>>(new Set());
   protected readonly problem = signal<string | null>(null);
-  private readonly confirmAgain = viewChild.required<Confirm>('confirmAgain');
+  private readonly askFirst = inject(AskFirst);
+  private readonly all = CLASS_WORDS;
+  protected readonly words = computed(() => this.all().joinCards);
   /** Of those chosen, the ones whose card of before would open nothing any more. */
   protected readonly replaced = computed(() =>
     this.store.present().filter(({ id, cardAtMs }) => cardAtMs !== null && this.chosen().has(id)),
@@ -55,9 +80,18 @@ export class JoinCards {
     });
   }
 
-  protected askToMake(): void {
-    if (this.replaced().length > 0) this.confirmAgain().open();
-    else void this.make();
+  protected chooseAll(which: 'all' | 'none' | 'without'): void {
+    const all = which === 'none' ? [] : this.store.present().filter(({ cardAtMs }) => which === 'all' || cardAtMs === null);
+    this.chosen.set(new Set(all.map(({ id }) => id)));
+  }
+
+  protected async askToMake(): Promise<void> {
+    const again = this.replaced().length;
+    if (again === 0 || (await this.askFirst.ask(this.all().ask.replace(again)))) await this.make();
+  }
+
+  protected async revokeAll(): Promise<void> {
+    if (await this.askFirst.ask(this.all().ask.revoke(this.withCard().length))) await this.store.revokeCards(this.withCard());
   }
 
   protected async make(): Promise<void> {
@@ -75,7 +109,7 @@ export class JoinCards {
   protected save(): void {
     const className = this.store.detail()!.name;
     const cards = this.made().map(({ name, token }) => ({ name, link: this.linkOf(token) }));
-    void this.maker.save({ kind: 'join-links', className, cards }, `Join cards of ${className}`);
+    void this.maker.save({ kind: 'join-links', className, cards }, this.words().file(className));
   }
 
   protected print(): void {
@@ -83,8 +117,11 @@ export class JoinCards {
   }
 
   /** Those without a card are chosen first. */
-  private async begin(id: string): Promise<void> {
+  protected async begin(id: string): Promise<void> {
     await this.store.load(id);
+    const wanted = this.for();
+    if (wanted !== undefined)
+      return this.chosen.set(new Set(this.store.present().flatMap((pupil) => (pupil.id === wanted ? [wanted] : []))));
     this.chosen.set(new Set(this.store.present().flatMap((pupil) => (pupil.cardAtMs === null ? [pupil.id] : []))));
   }
 }

@@ -1,5 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, Injector, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MAT_DIALOG_DATA, MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { MatStep, MatStepper } from '@angular/material/stepper';
 import type { RosterColumns, RosterEntry } from '@zeitpunkt/core';
 import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
 import { planRoster } from '@zeitpunkt/core/roster/roster';
@@ -7,7 +12,9 @@ import type { RosterFile } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { FileLook } from '../../shared/file-look';
 import { FileChoice } from '../../ui/file-choice';
-import { ClassStore } from './class-store';
+import { Router } from '@angular/router';
+import type { ClassStore } from './class-store';
+import { CLASS_WORDS } from './words';
 
 /** As large as the server reads. */
 const MOST_BYTES = 4 * 2 ** 20;
@@ -19,14 +26,32 @@ const LARGE_CLASS = 60;
 /** Takes a class list in from a file: what is in it, which column is what, what becomes of each row, and only then into the class. */
 @Component({
   selector: 'zp-roster-import',
-  imports: [FileChoice, MatButton],
+  imports: [
+    FileChoice,
+    MatButton,
+    MatCheckbox,
+    MatDialogActions,
+    MatDialogContent,
+    MatDialogTitle,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatSelect,
+    MatStep,
+    MatStepper,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './roster-import.html',
   styleUrl: './roster-import.scss',
 })
 export class RosterImport {
-  readonly done = output();
-  protected readonly store = inject(ClassStore);
+  protected readonly store = inject<InstanceType<typeof ClassStore>>(MAT_DIALOG_DATA);
+  protected readonly dialog = inject(MatDialogRef);
+  private readonly router = inject(Router);
+  private readonly injector = inject(Injector);
+  private readonly all = CLASS_WORDS;
+  protected readonly words = computed(() => this.all().roster);
+  private readonly stepper = viewChild.required(MatStepper);
   protected readonly came = new FileLook<RosterFile>(MOST_BYTES);
   protected readonly file = this.came.found;
   protected readonly hasHeader = signal(false);
@@ -39,7 +64,8 @@ export class RosterImport {
     const width = rows.reduce((most, { cells }) => Math.max(most, cells.length), 0);
     return Array.from({ length: width }, (_, column) => {
       const [first, second] = [rows[0]?.cells[column]?.trim() ?? '', rows[1]?.cells[column]?.trim() ?? ''];
-      return this.hasHeader() ? `${first || 'no head'}${second ? `, as in ${second}` : ''}` : `as in ${first || second || 'nothing'}`;
+      const { noHead, asIn, headAsIn, nothing } = this.words();
+      return this.hasHeader() ? headAsIn(first || noHead, second) : asIn(first || second || nothing);
     });
   });
   private readonly rows = computed(() => this.file()?.rows.slice(this.hasHeader() ? 1 : 0) ?? []);
@@ -62,15 +88,16 @@ export class RosterImport {
     const { hasHeader, columns } = guessColumns(read.rows);
     this.hasHeader.set(hasHeader);
     this.columns.set(columns);
+    // The first step counts as done once what was found is shown.
+    afterNextRender(() => this.stepper().next(), { injector: this.injector });
   }
 
-  /** @param value of a select: the number of a column, or nothing */
-  protected set(what: 'name' | 'secondName' | 'reference', value: string): void {
-    this.columns.update((columns) => ({ ...columns, [what]: value === '' ? null : Number(value) }));
+  protected set(what: 'name' | 'secondName' | 'reference', column: number | null): void {
+    this.columns.update((columns) => ({ ...columns, [what]: column }));
   }
 
-  protected chooseBy(value: string): void {
-    this.columns.update((columns) => ({ ...columns, only: value === '' ? null : { column: Number(value), value: '' } }));
+  protected chooseBy(column: number | null): void {
+    this.columns.update((columns) => ({ ...columns, only: column === null ? null : { column, value: '' } }));
     const [first] = this.values();
     if (first !== undefined) this.chooseOnly(first);
   }
@@ -81,6 +108,10 @@ export class RosterImport {
 
   protected async takeIn(): Promise<void> {
     const pupils = this.added().map(({ name, reference }) => ({ id: uuid(), name, reference }));
-    if (await this.store.takeIn(pupils)) this.done.emit();
+    const isFirst = this.store.present().length === 0;
+    if (!(await this.store.takeIn(pupils))) return;
+    this.dialog.close();
+    // Whoever begins is led on: a class without cards gets its cards next.
+    if (isFirst) await this.router.navigate(['/classes', this.store.detail()!.id, 'cards']);
   }
 }

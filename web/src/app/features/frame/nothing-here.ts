@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
+import { FRAME_WORDS } from './words';
 
 /** An address that names no place. */
 @Component({
@@ -9,10 +10,10 @@ import { RouterLink } from '@angular/router';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
-      <h1>There is nothing at this address.</h1>
-      <p>A letter may be missing, or what stood here is gone.</p>
-      <a mat-flat-button class="next" routerLink="/ladder">To the lessons</a>
-      <a mat-stroked-button href="/desk">To a pupil’s desk</a>
+      <h1>{{ words().nothing.heading }}</h1>
+      <p>{{ words().nothing.text }}</p>
+      <a mat-flat-button class="next" routerLink="/today">{{ words().nothing.toToday }}</a>
+      <a mat-stroked-button href="/desk">{{ words().nothing.toDesk }}</a>
     </main>
   `,
   styles: `
@@ -24,4 +25,6 @@ import { RouterLink } from '@angular/router';
     }
   `,
 })
-export class NothingHere {}
+export class NothingHere {
+  protected readonly words = FRAME_WORDS;
+}

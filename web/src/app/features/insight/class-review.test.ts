@@ -13,7 +13,7 @@ import { drawn } from '../../testing/chart-library';
 import { classLines, terns } from '../../testing/class-lines';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
-import { teacherRoutes } from '../../teacher.routes';
+import { placesInFrame } from '../../teacher.routes';
 
 @Component({ imports: [RouterOutlet], template: '<router-outlet />' })
 class Page {}
@@ -52,12 +52,7 @@ beforeEach(() => {
 });
 
 async function open(look: string, before?: string) {
-  const [{ children = [] }] = teacherRoutes as [{ children?: { path?: string; canActivate?: unknown }[] }];
-  const [place] = children.filter(({ path }) => path === 'classes/:id/review');
-  const routes = [
-    { ...place, canActivate: [] },
-    { path: '**', component: Page },
-  ] as never;
+  const routes = [...placesInFrame.filter(({ path }) => path === 'classes/:id/review'), { path: '**', component: Page }];
   const providers = [
     provideRouter(routes, withComponentInputBinding()),
     provideStore(),

@@ -11,8 +11,11 @@ import {
   output,
   signal,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate, dayWords } from '@zeitpunkt/core';
+import { MatIconButton } from '@angular/material/button';
+import { MatIcon } from '@angular/material/icon';
+import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { longDay, shortWeekday } from '../../shared/words/days';
+import { LADDER_WORDS } from './words';
 
 /** A lesson on the strip: given already, or planned. */
 export interface OnTheStrip {
@@ -24,16 +27,17 @@ export interface OnTheStrip {
 }
 
 const WEEKS = 3;
-const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
 
 /** Three weeks of a class: what was given, what is planned, the daily cards, days off. One day is chosen. */
 @Component({
   selector: 'zp-calendar-strip',
-  imports: [CdkDrag, CdkDropList, CdkDropListGroup, MatButton],
+  imports: [CdkDrag, CdkDropList, CdkDropListGroup, MatIcon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button mat-button type="button" aria-label="Earlier weeks" (click)="turn(-1)">‹</button>
-    <div class="days" role="group" aria-label="Days" cdkDropListGroup>
+    <button mat-icon-button type="button" [attr.aria-label]="words().earlier" (click)="turn(-1)">
+      <mat-icon svgIcon="chevron-left" />
+    </button>
+    <div class="days" role="group" [attr.aria-label]="words().days" cdkDropListGroup>
       @for (day of days(); track day.date) {
         <button
           type="button"
@@ -57,14 +61,14 @@ const SHORT = ['', 'Mon', 'Tue', 'Wed', 'Thu', 'Fri', 'Sat', 'Sun'];
             >
           }
           @if (day.isOff) {
-            <span class="small">off</span>
+            <span class="small">{{ words().off }}</span>
           } @else if (day.card) {
-            <span class="small">card {{ day.card }}</span>
+            <span class="small">{{ words().card(day.card) }}</span>
           }
         </button>
       }
     </div>
-    <button mat-button type="button" aria-label="Later weeks" (click)="turn(1)">›</button>
+    <button mat-icon-button type="button" [attr.aria-label]="words().later" (click)="turn(1)"><mat-icon svgIcon="chevron-right" /></button>
   `,
   styles: `
     :host {
@@ -150,9 +154,11 @@ export class CalendarStrip {
   /** A planned lesson was drawn to another day. */
   readonly moved = output<{ readonly lessonId: string; readonly date: IsoDate }>();
   private readonly weeksOn = signal(0);
+  private readonly all = LADDER_WORDS;
+  protected readonly words = computed(() => this.all().strip);
 
   protected readonly days = computed(() => {
-    const [plan, today, lessons] = [this.plan(), this.today(), this.lessons()];
+    const [plan, today, lessons, words] = [this.plan(), this.today(), this.lessons(), this.words()];
     const first = daysOn(mondayOf(today), 7 * (this.weeksOn() - 1));
     return Array.from({ length: 7 * WEEKS }, (_, index) => daysOn(first, index))
       .filter((date) => plan.schoolDays.includes(weekdayOf(date)) || lessons.some((one) => one.date === date) || date === today)
@@ -160,7 +166,7 @@ export class CalendarStrip {
         const own = lessons.filter((one) => one.date === date);
         const isOff = plan.daysOff.includes(date);
         const card = cardOn(plan, date);
-        const said = own.map(({ title, given }) => `${title}, ${given ? 'given' : 'planned'}`);
+        const said = own.map(({ title, given }) => `${title}, ${given ? words.given : words.planned}`);
         return {
           date,
           lessons: own,
@@ -168,13 +174,13 @@ export class CalendarStrip {
           card,
           isToday: date === today,
           startsWeek: index === 0 || mondayOf(shown[index - 1]!) !== mondayOf(date),
-          short: `${SHORT[weekdayOf(date)]} ${Number(date.slice(8))}`,
+          short: `${shortWeekday(date)} ${Number(date.slice(8))}`,
           label: [
-            dayWords(date),
-            ...(date === today ? ['today'] : []),
-            ...(isOff ? ['day off'] : []),
+            longDay(date),
+            ...(date === today ? [words.today] : []),
+            ...(isOff ? [words.dayOff] : []),
             ...said,
-            ...(card ? [`card ${card}`] : []),
+            ...(card ? [words.card(card)] : []),
           ].join(', '),
         };
       });

@@ -12,13 +12,14 @@ import {
   toggleSkipped,
   type ClassPlan,
   type IsoDate,
-  dayWords,
   dayOf,
 } from '@zeitpunkt/core';
 import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
 import { dayChoices } from '../../shared/plan/day-choices';
 import { DayMenu } from '../../shared/plan/day-menu';
 import { movesInWords } from '../../shared/plan/moves-in-words';
+import { longDay } from '../../shared/words/days';
+import { LADDER_WORDS } from './words';
 
 export type PlanEdit = (plan: ClassPlan) => ClassPlan;
 
@@ -28,45 +29,49 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
   imports: [DayMenu, MatButton, MatTooltip, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <strong>{{ words() }}</strong>
+    <strong>{{ said() }}</strong>
     @for (session of givenThen(); track session.id) {
-      <span>“{{ session.title }}” was given.</span>
-      <a mat-stroked-button [routerLink]="['/review', session.id]">Review<span class="heard-only"> the lesson of this day</span></a>
+      <span>{{ words().given(session.title) }}</span>
+      <a mat-stroked-button [routerLink]="['/review', session.id]"
+        >{{ words().review }}<span class="heard-only">{{ words().ofDay }}</span></a
+      >
     }
     @for (one of planned(); track one.lesson.id) {
       <div class="planned">
-        <span>{{ one.number ? one.number + ' of ' + one.of + ': ' : 'Beside it: ' }}“{{ one.lesson.title }}”</span>
+        <span>{{ one.number ? words().number(one.number, one.of, one.lesson.title) : words().besideIt(one.lesson.title) }}</span>
         <button mat-stroked-button type="button" [disabled]="!one.lesson.facts" (click)="opened.emit(one.lesson)">
-          Open the room<span class="heard-only"> for “{{ one.lesson.title }}” of this day</span>
+          {{ words().open }}<span class="heard-only">{{ words().forOfDay(one.lesson.title) }}</span>
         </button>
         <a mat-button [routerLink]="['/lessons', one.lesson.id]"
-          >Edit<span class="heard-only"> “{{ one.lesson.title }}” of this day</span></a
+          >{{ words().edit }}<span class="heard-only">{{ words().titledOfDay(one.lesson.title) }}</span></a
         >
         <zp-day-menu [days]="days()" (chosen)="edit.emit(putOn(one.lesson.id, $event.date))">
-          Move to …<span class="heard-only"> “{{ one.lesson.title }}”</span>
+          {{ words().move }}<span class="heard-only">{{ words().titled(one.lesson.title) }}</span>
         </zp-day-menu>
         @if (one.number) {
           <button mat-button type="button" [disabled]="one.number === 1" (click)="edit.emit(move(one.lesson.id, -1))">
-            Change with the one before
+            {{ words().change }}
           </button>
           <button mat-button type="button" [matTooltip]="saysMoves(notHeld())" (click)="edit.emit(notHeld())">
-            Not held: the rest moves on
+            {{ words().notHeld }}
           </button>
         }
         <button mat-button type="button" [matTooltip]="saysMoves(without(one.lesson.id))" (click)="edit.emit(without(one.lesson.id))">
-          Take out of the plan<span class="heard-only">: “{{ one.lesson.title }}”</span>
+          {{ words().takeOut }}<span class="heard-only">{{ words().titled(one.lesson.title) }}</span>
         </button>
       </div>
     } @empty {
       @if (isSkipped()) {
-        <span>No lesson of the series is held.</span>
-        <button mat-button type="button" [matTooltip]="saysMoves(notHeld())" (click)="edit.emit(notHeld())">It is held after all</button>
+        <span>{{ words().noneHeld }}</span>
+        <button mat-button type="button" [matTooltip]="saysMoves(notHeld())" (click)="edit.emit(notHeld())">
+          {{ words().heldAfterAll }}
+        </button>
       } @else if (givenThen().length === 0) {
-        <span class="soft">{{ isOff() ? 'A day off.' : 'No lesson is planned.' }}</span>
+        <span class="soft">{{ isOff() ? words().off : words().none }}</span>
       }
     }
     <button mat-button type="button" [matTooltip]="saysMoves(off())" (click)="edit.emit(off())">
-      {{ isOff() ? 'A school day after all' : 'Day off' }}
+      {{ isOff() ? words().makeSchoolDay : words().makeOff }}
     </button>
   `,
   styles: `
@@ -98,7 +103,9 @@ export class DayPanel {
   readonly edit = output<PlanEdit>();
   readonly opened = output<LessonSummary>();
 
-  protected readonly words = computed(() => dayWords(this.date()));
+  private readonly all = LADDER_WORDS;
+  protected readonly words = computed(() => this.all().dayPanel);
+  protected readonly said = computed(() => longDay(this.date()));
   protected readonly isOff = computed(() => this.plan().daysOff.includes(this.date()));
   protected readonly isSkipped = computed(() => this.plan().series?.skipped.includes(this.date()) ?? false);
   protected readonly givenThen = computed(() => this.given().filter(({ createdAtMs }) => dayOf(createdAtMs) === this.date()));

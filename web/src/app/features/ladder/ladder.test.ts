@@ -1,188 +1,184 @@
-import { provideRouter, Router } from '@angular/router';
-import { TestBed } from '@angular/core/testing';
-import { fireEvent } from '@testing-library/dom';
-import { provideState, provideStore } from '@ngrx/store';
-import { authFeature } from '../../state/auth';
-import { NEW_PLAN } from '@zeitpunkt/core';
-import { FakeServer, Refusal } from '../../testing/fake-server';
-import { render, until } from '../../testing/render';
+import { fireEvent, within } from '@testing-library/dom';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
+import { dayOf, daysOn, NEW_PLAN, putOn, sameJson, type ClassPlan } from '@zeitpunkt/core';
+import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
+import { Refusal, type FakeServer } from '../../testing/fake-server';
+import { render, textOf, until } from '../../testing/render';
 import { Ladder } from './ladder';
+import { OwnDay } from './own-day';
 
-const lesson = {
-  id: 'l1',
-  revision: 1,
-  title: 'Half past at the harbour',
-  facts: { goal: 'Read half past.', rung: 'half-past', targetMinutes: 20, plannedSec: 292, beatCount: 15, questionCount: 3 },
-  problem: null,
-  archivedAtMs: null,
-};
-const session = {
-  lessonId: 'l1',
-  classId: 'c1',
-  title: lesson.title,
-  className: 'Terns',
-  createdAtMs: 0,
-  endedAtMs: null,
-  participantCount: 24,
-  responseCount: 70,
-};
-const START = 'POST /api/sessions';
+const TODAY = dayOf(Date.now());
+const LESSONS = [lessonOf('l1', 'Half past'), lessonOf('l2', 'Quarter past')];
+const series = { startsOn: TODAY, weekdays: [1, 2, 3, 4, 5, 6, 7] as ClassPlan['schoolDays'], lessonIds: ['l1', 'l2'], skipped: [] };
+const EVERY_DAY: ClassPlan = { ...NEW_PLAN, schoolDays: series.weekdays };
+const PLANNED: ClassPlan = { ...EVERY_DAY, series };
+const SAVE = 'POST /api/classes/c1/plan';
+const DRAFT = 'POST /api/lessons';
+const menu = within(document.body);
 
 let server: FakeServer;
-async function open(sessions: object[] = [], lessons: object[] = [lesson]) {
-  server.on('GET /api/sessions', sessions);
-  server.on('GET /api/lessons', lessons);
-  const screen = await render(Ladder, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
-  await new Promise((resolve) => setTimeout(resolve));
-  await screen.settled();
-  const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
-  return { ...screen, navigate };
+async function open(given: Parameters<typeof courseServer>[0] = {}, inputs: Record<string, unknown> = {}) {
+  server = courseServer(given);
+  const screen = await openPlace(Ladder, inputs);
+  // What the place writes into its address comes back to it.
+  screen.navigate.mockImplementation(async (_to, extras) => {
+    if (extras?.queryParams) await screen.setInputs(Object.fromEntries(Object.entries(extras.queryParams).map(([name, value]) => [name, value ?? undefined]))); // prettier-ignore
+    return true;
+  });
+  const fromMenu = async (press: string | RegExp, item: string | RegExp) => {
+    await screen.press(press);
+    fireEvent.click(menu.getByRole('menuitem', { name: item }));
+    await screen.settled();
+  };
+  const days = () => [...screen.page.querySelectorAll('.day')].map((day) => day.getAttribute('aria-label')!);
+  return { ...screen, fromMenu, dayOf: (title: string) => days().find((label) => label.includes(title)) };
 }
-const PLAN = 'GET /api/classes/c1/plan';
-beforeEach(
-  () =>
-    (server = new FakeServer({
-      'GET /api/clock': { leap: null },
-      'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
-      [PLAN]: { revision: 0, plan: NEW_PLAN },
-      [START]: {},
-      'GET /api/classes/c1/mastery': {
-        rungs: [{ rung: 'half-past', words: { sure: 14, nearly: 8, partly: 0, 'not-yet': 0, 'too-few': 4 } }],
-      },
-      'GET /api/sessions/s1': { live: { responses: [] } },
-      'GET /api/sessions/s2': { live: { responses: [] } },
-    })),
-);
+const openCalendar = (plan: ClassPlan, lessons: object[] = LESSONS, sessions: object[] = []) =>
+  open({ plan, lessons, sessions }, { view: 'calendar' });
 
-test('a clock that leapt is told with both days, and a teacher says that it is right', async () => {
-  server.on('GET /api/clock', { leap: { fromMs: Date.UTC(2026, 10, 3, 12), toMs: Date.UTC(2027, 11, 8, 12) } });
-  server.on('POST /api/clock/confirm', { leap: null });
-  const { find, press } = await open();
-  expect(find.getByRole('alert').textContent).toMatch(/8 December 2027.*3 November 2026.*Nothing has been deleted/s);
-  await press('Yes, this is the day');
-  expect(find.queryByRole('alert')).toBeNull();
-  expect(server.sent('POST /api/clock/confirm')).toHaveLength(1);
+test('every rung says where the class stands on it, and how many lessons were given and are planned', async () => {
+  const { find, page } = await open({
+    sessions: [{ ...SESSION, createdAtMs: Date.now() - 86_400_000 }],
+    plan: putOn(EVERY_DAY, 'l2', daysOn(TODAY, 1)),
+    lessons: [LESSON, { ...lessonOf('l2', 'Quarter past'), facts: { ...LESSON.facts, rung: 'quarter-past' } }],
+    standing: { ...NO_STANDING, rungs: [{ rung: 'half-past', words: { sure: 14, nearly: 8, partly: 0, 'not-yet': 0, 'too-few': 4 } }] },
+  });
+  await until(() => find.queryByRole('button', { name: /^Half past, 14 sure, 8 nearly, 4 too few answers to say, 1 given$/ }) !== null);
+  expect(find.getByRole('button', { name: /^Quarter past, too few answers to say, 1 planned$/ }).getAttribute('aria-pressed')).toBe('true');
+  expect(page.querySelectorAll('zp-ladder-drawn li:nth-last-child(2) zp-ticks i').length).toBe(26);
+  expect(find.getByRole('link', { name: /^“Half past at the harbour”, given on/ }).getAttribute('href')).toBe('/review/s1');
+  expect(textOf(page)).toContain('Terns are between half past and quarter past');
 });
 
-test('a lesson is drafted from rung, minutes and way, and stands first, ready to teach', async () => {
-  const { find, page, press, type } = await open([{ ...session, id: 's1', phase: 'ended' }]);
-  const rung = find.getByRole<HTMLSelectElement>('combobox', { name: 'We are at' });
-  expect(rung.value).toBe('quarter-past'); // the one after what was taught last
-  // How far the class has come stands with what was given, in words.
-  expect(find.getByRole('button', { name: /^Half past .*14 sure, 8 nearly$/ })).toBeTruthy();
-  const drafted = { ...lesson, id: 'l2', title: 'Quarter past, 20 minutes' };
-  const DRAFT = 'POST /api/lessons';
+test('a chosen rung opens to its side: what pupils can say, new words, what goes wrong as pairs of dials', async () => {
+  const { press, page } = await open();
+  await press(/^Any minute/);
+  const side = page.querySelector('zp-rung-side')!;
+  expect(textOf(side)).toMatch(
+    /Seventh of 12 rungs Any minute after five minutes to.*I count in fives.*minute tick.*Nearest hour reads 2:58 as 3:58/,
+  );
+  expect(side.querySelectorAll('zp-pair').length).toBeGreaterThanOrEqual(3);
+});
+
+test('what is drafted for a day stands on it; the notice takes both back; an empty one is gone to', async () => {
+  const { press, page, navigate } = await open({ plan: EVERY_DAY }, { rung: 'quarter-to', day: daysOn(TODAY, 1) });
   server.on(DRAFT, {});
-  server.on('GET /api/lessons', () => [lesson, { ...drafted, id: (server.sent(DRAFT)[0] as { id: string }).id }]);
-  fireEvent.change(rung, { target: { value: 'quarter-to' } });
-  await type(find.getByRole('spinbutton', { name: 'Minutes' }), '50');
-  await press('Draft it');
-  expect(find.getByRole('alert').textContent).toContain('a whole number of minutes, from 5 to 40');
-  expect(server.sent(DRAFT)).toEqual([]);
-  await type(find.getByRole('spinbutton', { name: 'Minutes' }), '20');
-  await press('recorded');
-  await press('Draft it');
-  await until(() => page.textContent.includes('New, ready to teach'));
-  expect(server.sent(DRAFT)).toMatchObject([{ rung: 'quarter-to', minutes: 20, delivery: 'recorded' }]);
-  expect(find.getAllByRole('heading', { level: 3 })[0]!.textContent).toBe('Quarter past, 20 minutes');
+  server.on('GET /api/lessons', () => server.sent(DRAFT).map((one) => lessonOf((one as { id: string }).id, 'Quarter to')));
+  await press(/Draft the lesson/);
+  await until(() => /“Quarter to” is drafted and stands on/.test(textOf(page)));
+  const [{ id }] = server.sent(DRAFT) as [{ id: string }];
+  expect(server.sent(DRAFT)).toMatchObject([{ rung: 'quarter-to', minutes: 15, delivery: 'live', classId: 'c1' }]);
+  await until(() =>
+    sameJson((server.sent(SAVE).at(-1) as { plan: ClassPlan } | undefined)?.plan.beside, [{ lessonId: id, date: daysOn(TODAY, 1) }]),
+  );
+  server.on(`POST /api/lessons/${id}/archive`, undefined);
+  document.querySelector<HTMLButtonElement>('mat-snack-bar-container button')!.click();
+  await until(() => server.asked.some(({ route }) => route === `POST /api/lessons/${id}/archive`));
+  await until(() => (server.sent(SAVE).at(-1) as { plan: ClassPlan }).plan.beside.length === 0);
+  await press('Begin empty');
+  await until(() => navigate.mock.calls.some(([to]) => to[0] === '/lessons'));
 });
 
-test('a lesson file is taken in; one that is no JSON is named, and what the server finds in one is said', async () => {
-  const { find, page } = await open();
-  const FILE = 'POST /api/lessons/files';
-  const choose = (text: string, bytes = new TextEncoder().encode(text)) => {
-    const file = new File([text], 'half.lesson.json');
-    Object.defineProperty(file, 'arrayBuffer', { value: async () => bytes });
-    const box = find.getByLabelText<HTMLInputElement>('Open a lesson file');
-    Object.defineProperty(box, 'files', { value: [file], configurable: true });
-    fireEvent.change(box);
-  };
-  choose(`"${'x'.repeat(5 * 1024 * 1024)}"`);
-  await until(() => page.textContent.includes('“half.lesson.json” is 6 MB large; a lesson file has 4 MB at most.'));
-  choose('not JSON');
-  await until(() => page.textContent.includes('“half.lesson.json” is no JSON, as a lesson file is.'));
-  // "ü" as older programs wrote it: it would be lost in silence.
-  choose('', Uint8Array.of(0x22, 0xfc, 0x22));
-  await until(() => page.textContent.includes('“half.lesson.json” is not text in UTF-8'));
-  server.on(FILE, new Refusal('LESSON_UNREADABLE', 'The lesson cannot be read: has an unknown member “moons”.'));
-  choose('{"moons":3}');
-  await until(() => page.textContent.includes('unknown member “moons”'));
-  expect(server.sent(FILE)).toMatchObject([{ file: { moons: 3 } }]);
-});
-
-test('a lesson’s room opens with one press, however often it is pressed', async () => {
-  const { press, find, navigate } = await open();
-  let arrive = (): void => undefined;
-  server.on(START, () => new Promise<object>((resolve) => (arrive = () => resolve({}))));
-  await press(/Open the room/);
-  expect(find.getByRole<HTMLButtonElement>('button', { name: /Open the room/ }).disabled).toBe(true);
-  arrive();
-  await new Promise((resolve) => setTimeout(resolve));
-  const [start] = server.sent(START) as { id: string }[];
-  expect(start).toMatchObject({ lessonId: 'l1', classId: 'c1' });
-  expect(navigate).toHaveBeenCalledWith(['/console', start!.id]);
-});
-
-test('a refusal is said, and the lesson can be opened again', async () => {
-  const { press, find, navigate, settled } = await open();
-  server.on(START, new Refusal('NOT_FOUND', 'There is no such lesson or class among yours.'));
-  await press(/Open the room/);
-  await new Promise((resolve) => setTimeout(resolve));
+test('a planned lesson moves to another day from its dot on the axis', async () => {
+  const { fromMenu, settled } = await open({ plan: putOn(EVERY_DAY, 'l1', TODAY), lessons: LESSONS });
+  await fromMenu(/^“Half past”, planned for/, /^Another day/);
+  await until(() => menu.queryAllByRole('menuitem').length > 6);
+  fireEvent.click(menu.getAllByRole('menuitem').at(-1)!);
   await settled();
-  expect(find.getByRole('alert').textContent).toContain('There is no such lesson or class among yours.');
-  expect(navigate).not.toHaveBeenCalled();
-  expect(find.getByRole<HTMLButtonElement>('button', { name: /Open the room/ }).disabled).toBe(false);
+  await until(() => server.sent(SAVE).length > 0);
+  const { date } = (server.sent(SAVE)[0] as { plan: ClassPlan }).plan.beside[0]!;
+  expect(date > TODAY).toBe(true);
 });
 
-test('running and taught lessons stand apart; with none there is a word about it', async () => {
-  const { find } = await open([
-    { ...session, id: 's1', phase: 'running' },
-    { ...session, id: 's2', phase: 'ended', endedAtMs: 1 },
+test('a day off moves its lesson and the rest; it can be undone, and saves itself', async () => {
+  const { press, dayOf: on, fromMenu } = await openCalendar(PLANNED);
+  expect(on('Half past, planned')).toContain('today');
+  // Why a rung is next is told where it says so.
+  expect(textOf(document.body)).toContain('“Half past” is planned today.');
+  const [before, next] = [on('Half past, planned'), on('Quarter past, planned')];
+  await press('Day off');
+  expect(on('Half past, planned')).toBe(next!.replace('Quarter', 'Half'));
+  expect(on('day off')).toContain('today');
+  await fromMenu('More for the plan', 'Undo in the plan');
+  expect(on('Half past, planned')).toBe(before);
+  await press('Not held: the rest moves on');
+  await until(() => server.sent(SAVE).length > 0);
+  expect(server.sent(SAVE).at(-1)).toEqual({ revision: 4, plan: { ...PLANNED, series: { ...series, skipped: [TODAY] } } });
+});
+
+test('lessons change places and leave the plan from the day they are planned for', async () => {
+  const { press, dayOf: on } = await openCalendar(PLANNED);
+  await press(on('Quarter past, planned')!);
+  await press('Change with the one before');
+  expect(on('Quarter past, planned')).toContain('today');
+  await press(on('Quarter past, planned')!);
+  await press(/^Take out of the plan/);
+  expect(on('Quarter past')).toBeUndefined();
+  expect(on('Half past, planned')).toContain('today');
+});
+
+test('what a change moves is said before it is made', async () => {
+  const { press, page, dayOf: on } = await openCalendar(PLANNED);
+  await press(on('Quarter past, planned')!);
+  const panel = page.querySelector('zp-day-panel')!;
+  const described = [...panel.querySelectorAll('[aria-describedby]')].map((one) => document.getElementById(one.getAttribute('aria-describedby')!)?.textContent ?? ''); // prettier-ignore
+  expect(described.some((words) => /“Quarter past” goes to /.test(words))).toBe(true);
+});
+
+test('a day on which a lesson was given says so and leads to its review', async () => {
+  const session = { ...SESSION, title: 'Half past', createdAtMs: Date.now() };
+  const { page, find, dayOf: on } = await openCalendar(PLANNED, LESSONS, [session]);
+  expect(on('Half past, given')).toContain('today');
+  expect(textOf(page.querySelector('zp-day-panel')!)).toContain('“Half past” was given.');
+  expect(find.getByRole('link', { name: 'Review the lesson of this day' }).getAttribute('href')).toBe('/review/s1');
+});
+
+test('a series is drafted lesson by lesson, each for its place, and can be stopped; what is drafted is planned', async () => {
+  const { press } = await open({ plan: EVERY_DAY }, { rung: 'quarter-past' });
+  const arrive: (() => void)[] = [];
+  server.on(DRAFT, () => new Promise<object>((resolve) => arrive.push(() => resolve({}))));
+  await press(/Plan a series/);
+  await until(() => menu.queryByRole('button', { name: /^Draft \d lessons$/ }) !== null);
+  expect(menu.getByRole('button', { name: 'Draft 6 lessons' })).toBeTruthy();
+  fireEvent.click(menu.getByRole('button', { name: 'Draft 6 lessons' }));
+  for (let lesson = 1; lesson <= 3; lesson++) {
+    await until(() => arrive.length === lesson);
+    if (lesson === 3) fireEvent.click(menu.getByRole('button', { name: 'Stop' }));
+    arrive[lesson - 1]!();
+  }
+  await until(() => textOf(document.body).includes('Stopped: 3 of 6 lessons are drafted and planned.'));
+  const wishes = server.sent(DRAFT) as { id: string; rung: string; between: object; minutes: number; classId: string }[];
+  expect(wishes.map(({ rung }) => rung)).toEqual(['quarter-past', 'quarter-past', 'quarter-to']);
+  expect(wishes[1]).toMatchObject({ classId: 'c1', minutes: 20, between: { before: 'quarter-past', after: 'quarter-to' } });
+  await until(() => server.sent(SAVE).length > 0);
+  expect(server.sent(SAVE).at(-1)).toMatchObject({ plan: { series: { startsOn: TODAY, lessonIds: wishes.map(({ id }) => id) } } });
+});
+
+test('a plan that was changed in another window is not overwritten, and can be shown', async () => {
+  const { press, page } = await openCalendar(PLANNED);
+  server.on(SAVE, new Refusal('PLAN_CHANGED', 'The plan of Terns was changed meanwhile, from another window. Nothing was overwritten.'));
+  await press('Day off');
+  await until(() => textOf(page).includes('Nothing was overwritten.'));
+  await press('Show the plan as it is now');
+  await until(() => !textOf(page).includes('Nothing was overwritten.'));
+});
+
+test('the class’s own times are kept as they are meant; a line without a time is named', async () => {
+  const changes: ((plan: ClassPlan) => ClassPlan)[] = [];
+  const plans = { plan: () => NEW_PLAN, undo: () => undefined, change: (change: (typeof changes)[number]) => changes.push(change) };
+  const { find, press, type } = await render(OwnDay, {}, [
+    { provide: MAT_DIALOG_DATA, useValue: plans },
+    { provide: MatDialogRef, useValue: { close: () => undefined } },
   ]);
-  expect(find.getByRole('link', { name: 'Go on teaching' }).getAttribute('href')).toBe('/console/s1');
-  expect(find.getByRole('link', { name: 'Review Half past at the harbour' }).getAttribute('href')).toBe('/review/s2');
-});
-
-test('lessons that cannot be fetched can be asked for again', async () => {
-  server.reachable = false;
-  const { find, press, settled } = await open();
-  expect(find.getByRole('alert').textContent).toContain('The server cannot be reached just now.');
-  server.reachable = true;
-  await press('Try again');
-  await new Promise((resolve) => setTimeout(resolve));
-  await settled();
-  expect(find.queryByRole('alert')).toBeNull();
-  expect(find.getByText('Nothing taught yet. When you end a lesson, its answers wait here.')).toBeTruthy();
-});
-
-test('a lesson that cannot be read says why and cannot be opened; the others can', async () => {
-  const broken = {
-    ...lesson,
-    id: 'l2',
-    title: 'Quarters',
-    facts: null,
-    problem: 'The lesson “Quarters” cannot be read: must be number at /beats/2.',
-  };
-  const { find } = await open([], [lesson, broken]);
-  expect(find.getByText(broken.problem)).toBeTruthy();
-  expect(find.getAllByRole('button', { name: /Open the room/ })).toHaveLength(1);
-});
-
-test('a lesson is put away and brought back at once, or later from those put away', async () => {
-  server.on('POST /api/lessons/l1/archive', undefined);
-  server.on('POST /api/lessons/l1/restore', undefined);
-  const { press, find, settled } = await open();
-  const pressAndWait = async (name: string | RegExp) => {
-    await press(name);
-    await new Promise((resolve) => setTimeout(resolve));
-    await settled();
-  };
-  await pressAndWait(/^Put away/);
-  expect(find.getByText(/“Half past at the harbour” is put away\./)).toBeTruthy();
-  expect(find.queryByRole('button', { name: /Open the room/ })).toBeNull();
-  await pressAndWait('Bring it back');
-  expect(find.getByRole('button', { name: /Open the room/ })).toBeTruthy();
-  await pressAndWait(/^Put away/);
-  await pressAndWait(/^Bring back/);
-  expect(server.asked.filter(({ route }) => route.endsWith('/restore'))).toHaveLength(2);
+  await type(find.getByRole('textbox'), 'the mail boat');
+  await press('Keep these times');
+  expect(find.getByRole('alert').textContent).toContain('Line 1');
+  await type(find.getByRole('textbox'), '7:45 school ferry\nhalf past 4 mail boat');
+  await press('Keep these times');
+  expect(changes.map((change) => change(NEW_PLAN).daily)).toEqual([
+    [
+      { atSec: 27_900, text: 'school ferry' },
+      { atSec: 59_400, text: 'mail boat' },
+    ],
+  ]);
 });

@@ -1,216 +1,127 @@
-import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatIcon } from '@angular/material/icon';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
-import {
-  plannedLessons,
-  putOn,
-  seriesLessons,
-  suggestNext,
-  type GivenLesson,
-  type IsoDate,
-  type RungId,
-  dayWords,
-  dayOf,
-} from '@zeitpunkt/core';
-import { download, fileName } from '../../shared/download';
-import { dayChoices } from '../../shared/plan/day-choices';
-import { DayMenu } from '../../shared/plan/day-menu';
-import { LazyPart } from '../../ui/lazy-part';
+import type { LessonSummary } from '@zeitpunkt/contract';
+import { dayOf, putOn, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { Course, COURSE } from '../../shared/course/course';
+import { useShortcuts } from '../../shared/shortcuts';
+import { Notice } from '../../ui/parts/notice';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
 import { SavingWord } from '../../ui/saving-word';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { longDay } from '../../shared/words/days';
 import { CalendarStrip, type OnTheStrip } from './calendar-strip';
-import { CardsPanel } from './cards-panel';
-import { ClockNotice } from './clock-notice';
 import { DayPanel, type PlanEdit } from './day-panel';
-import { DraftForm } from './draft-form';
-import { LadderStore } from './ladder-store';
-import { OwnDay } from './own-day';
-import { PlanStore, type SeriesOrder } from './plan-store';
-import { RungList } from './rung-list';
-import { RungPanel } from './rung-panel';
-import { SeriesForm } from './series-form';
+import { LadderDrawn } from './ladder-drawn';
+import { RungSide } from './rung-side';
+import { LADDER_WORDS } from './words';
 
-/** Where a class stands on the ladder: its rungs, what was given and is planned, what comes next and why, and its lessons. */
+/** Where a class stands on the ladder, what was given and is planned over the weeks, what comes next, and a draft for any day. */
 @Component({
   selector: 'zp-ladder',
   imports: [
     CalendarStrip,
-    CardsPanel,
-    ClockNotice,
-    DatePipe,
-    DayMenu,
     DayPanel,
-    DraftForm,
-    LazyPart,
+    Failing,
+    LadderDrawn,
+    Loading,
     MatButton,
-    OwnDay,
+    MatIcon,
+    MatIconButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    Place,
     RouterLink,
-    RungList,
-    RungPanel,
+    RungSide,
     SavingWord,
-    SeriesForm,
-    TeacherFrame,
   ],
-  providers: [LadderStore, PlanStore],
+  providers: COURSE,
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ladder.html',
   styleUrl: './ladder.scss',
 })
 export class Ladder {
-  protected readonly store = inject(LadderStore);
-  protected readonly plans = inject(PlanStore);
+  /** The rung that is looked at, the day that is drafted for, and whether the calendar is open, as the address has them. */
+  readonly rung = input<string>();
+  readonly day = input<string>();
+  readonly view = input<string>();
+  protected readonly course = inject(Course);
+  protected readonly plans = this.course.plans;
   private readonly router = inject(Router);
-  protected readonly today = dayOf(Date.now());
-  protected readonly classId = linkedSignal(() => this.store.classes()[0]?.id);
-  protected readonly day = linkedSignal(() => (this.classId(), this.today));
-  /** Everything has come: what is there does not move any more under a hand that is about to press. */
-  protected readonly isThere = signal(false);
-  protected readonly running = computed(() => this.store.sessions().filter((session) => session.phase !== 'ended'));
-  /** What the class at hand was taught, the newest first. */
-  protected readonly taught = computed(() =>
-    this.store.sessions().filter((session) => session.phase === 'ended' && session.classId === this.classId() && !session.simulated),
-  );
-  private readonly rungById = computed(() => new Map(this.store.lessons().map(({ id, facts }) => [id, facts?.rung ?? null] as const)));
-  protected readonly given = computed((): readonly GivenLesson[] => {
-    const [newest] = this.taught();
-    return this.taught()
-      .map((session) => ({
-        rung: this.rungById().get(session.lessonId) ?? null,
-        date: dayOf(session.createdAtMs),
-        rightShare: session === newest ? (this.store.rightShares()[session.classId] ?? null) : null,
-      }))
-      .reverse();
-  });
-  protected readonly mastery = computed(() => this.store.mastery()[this.classId() ?? '']?.rungs ?? []);
-  private readonly givenIds = computed(() => new Set(this.taught().map(({ lessonId }) => lessonId)));
-  private readonly planned = computed(() => plannedLessons(this.plans.plan()));
-  protected readonly plannedOn = computed(
-    () => new Map(this.planned().flatMap(({ lessonId, date }) => (this.givenIds().has(lessonId) ? [] : [[lessonId, date] as const]))),
-  );
-  protected readonly plannedByRung = computed(() => {
-    const counts = new Map<RungId, number>();
-    for (const lessonId of this.plannedOn().keys()) {
-      const rung = this.rungById().get(lessonId);
-      if (rung) counts.set(rung, (counts.get(rung) ?? 0) + 1);
-    }
-    return counts;
+  private readonly dialog = inject(MatDialog);
+  private readonly notice = inject(Notice);
+  protected readonly words = LADDER_WORDS;
+  protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
+  protected readonly rungNow = computed((): RungId => RUNG_IDS.find((id) => id === this.rung()) ?? this.course.suggestion().rung);
+  protected readonly dayNow = computed((): IsoDate => this.day() ?? this.course.today);
+  protected readonly hasCalendar = computed(() => this.view() === 'calendar');
+  protected readonly about = computed(() => {
+    const [name, words] = [this.course.current.now()?.name, this.words()];
+    if (!name) return null;
+    const sure = this.course.standing()?.rungs.filter(({ words: { sure, nearly, partly, ...rest } }) => 2 * (sure + nearly) >= sure + nearly + partly + rest['not-yet']); // prettier-ignore
+    const reached = sure?.at(-1)?.rung;
+    if (!reached) return words.atFirst(name, RUNGS['whole-hours'].name.toLowerCase());
+    const next = RUNG_IDS[RUNG_IDS.indexOf(reached) + 1];
+    return next ? words.between(name, RUNGS[reached].name.toLowerCase(), RUNGS[next].name.toLowerCase()) : words.atLast(name);
   });
   protected readonly onTheStrip = computed((): readonly OnTheStrip[] => {
-    const given = this.taught().map(({ title, createdAtMs }) => ({ lessonId: null, title, date: dayOf(createdAtMs), given: true }));
-    const planned = this.store.lessons().flatMap(({ id, title }) => {
-      const date = this.plannedOn().get(id);
-      return date === undefined ? [] : [{ lessonId: id, title, date, given: false }];
+    const { course } = this;
+    const given = course.taught().map(({ title, createdAtMs }) => ({ lessonId: null, title, date: dayOf(createdAtMs), given: true }));
+    const planned = [...course.plannedOn()].flatMap(([lessonId, date]) => {
+      const title = course.titleOf(lessonId);
+      return title === null ? [] : [{ lessonId, title, date, given: false }];
     });
     return [...given, ...planned];
   });
-  protected readonly suggestion = computed(() => {
-    const [lessonId, date] = [...this.plannedOn()].find(([, on]) => on >= this.today) ?? [];
-    const lesson = this.store.lessons().find(({ id }) => id === lessonId);
-    const rung = lesson?.facts?.rung ?? null;
-    return suggestNext(this.given(), lesson && date ? { lessonId: lesson.id, rung, date, title: lesson.title } : null, this.today);
-  });
-  /** The rung that was chosen for the class at hand; null while the suggested one is looked at. */
-  protected readonly chosenRung = linkedSignal<string | undefined, RungId | null>({ source: this.classId, computation: () => null });
-  protected readonly rung = computed(() => this.chosenRung() ?? this.suggestion().rung);
-  /** The rung of the lesson before a new series: the last one planned, or the last one given. */
-  protected readonly rungBefore = computed(() => {
-    const last = seriesLessons(this.plans.plan()).at(-1);
-    return (last && this.rungById().get(last.lessonId)) ?? this.given().at(-1)?.rung ?? null;
-  });
-  /** Those of the rung at hand first, what was just added before them. */
-  protected readonly ready = computed(() => {
-    const [all, rung, added] = [this.store.ready(), this.rung(), this.store.added()];
-    const rank = ({ id, facts }: LessonSummary) => (id === added ? 0 : facts?.rung === rung ? 1 : 2);
-    return [...all].sort((a, b) => rank(a) - rank(b));
-  });
 
   constructor() {
-    void this.store.load();
-    effect(() => {
-      const classId = this.classId();
-      if (this.store.loading()) return;
-      untracked(() => void this.lookAt(classId));
-    });
+    const go = (by: number) => void this.choose(RUNG_IDS[RUNG_IDS.indexOf(this.rungNow()) + by] ?? this.rungNow());
+    useShortcuts([
+      { left: [], right: ['ArrowUp'], text: '', repeats: true, act: () => go(1) },
+      { left: [], right: ['ArrowDown'], text: '', repeats: true, act: () => go(-1) },
+    ]);
   }
 
-  private async lookAt(classId: string | undefined): Promise<void> {
-    if (classId !== undefined) await Promise.all([this.plans.load(classId), this.store.lookAtLast(classId)]);
-    this.isThere.set(true);
-    if (classId !== undefined) await this.store.lookAtMastery(classId);
+  protected choose(rung: RungId): Promise<boolean> {
+    return this.address({ rung });
   }
 
-  protected minutes(lesson: LessonSummary): number {
-    return Math.round((lesson.facts?.plannedSec ?? 0) / 60);
+  protected address(change: Record<string, string | null>): Promise<boolean> {
+    return this.router.navigate([], { queryParams: change, queryParamsHandling: 'merge', replaceUrl: true });
   }
-
-  /** A day to come that was chosen in the calendar: what is drafted is put on it. */
-  protected readonly dayToDraftFor = computed(() => (this.plans.at() && this.day() > this.today ? this.day() : null));
-  protected readonly putDays = computed(() => dayChoices(this.plans.plan(), this.today, (id) => this.store.lessons().find((one) => one.id === id)?.title ?? null)); // prettier-ignore
 
   protected put(lessonId: string, date: IsoDate): void {
-    this.edit((plan) => putOn(plan, lessonId, date));
+    this.plans.change((plan) => putOn(plan, lessonId, date));
+    this.notice.say(this.words().moved(this.course.titleOf(lessonId) ?? '', longDay(date)), () => this.plans.undo());
   }
-
-  protected plannedWords(lesson: LessonSummary): string | null {
-    const date = this.plannedOn().get(lesson.id);
-    return date === undefined ? null : `planned for ${dayWords(date)}`;
-  }
-
-  /** Fetched when it is first opened. */
-  protected readonly filesOpen = signal(false);
-  protected readonly planFiles = () => import('./plan-files').then((file) => file.PlanFiles);
 
   protected edit(change: PlanEdit): void {
     this.plans.change(change);
   }
 
-  /** A lesson that is drafted stands ready; an empty one is gone to, to be built. */
-  protected async draft(wish: Omit<DraftWish, 'id'>): Promise<void> {
-    const day = this.dayToDraftFor();
-    const id = await this.store.draft(wish);
-    if (id && day) this.put(id, day);
-    if (id && wish.empty) await this.router.navigate(['/lessons', id]);
-  }
-
-  protected endSeries(): void {
-    this.plans.change((plan) => ({ ...plan, series: null }));
-  }
-
-  protected async order(order: SeriesOrder): Promise<void> {
-    await this.plans.draftSeries(order);
-    await this.store.refresh();
-  }
-
-  protected async saveFile(lesson: LessonSummary): Promise<void> {
-    await this.store.file(lesson.id, (file) => {
-      const text = `${JSON.stringify(file, null, 2)}\n`;
-      download(new Blob([text], { type: 'application/json' }), fileName(file.title, 'lesson', 'lesson.json'));
-    });
-  }
-
-  protected async takeFile(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    input.value = ''; // the same file can be chosen again when it has been put right
-    if (file) await this.store.takeFile(file);
-  }
-
-  /** A new class is named and filled in its own place. */
-  protected async newClass(): Promise<void> {
-    const id = await this.store.addClass();
-    if (id) await this.router.navigate(['/classes', id]);
-  }
-
-  /** Opens a room that simulated pupils fill at a press. */
-  protected async rehearse(lesson: LessonSummary): Promise<void> {
-    const id = await this.store.rehearse(lesson.id);
-    if (id) await this.router.navigate(['/console', id]);
-  }
-
   protected async start(lesson: LessonSummary): Promise<void> {
-    const classId = this.classId();
-    const id = classId && (await this.store.start(lesson.id, classId));
+    const classId = this.course.current.id();
+    const id = classId && (await this.course.shelf.start(lesson.id, classId));
     if (id) await this.router.navigate(['/console', id]);
+  }
+
+  protected async planSeries(): Promise<void> {
+    const { SeriesForm } = await import('./series-form');
+    const opened = this.dialog.open(SeriesForm, { data: { course: this.course, rung: this.rungNow() }, maxWidth: 560 });
+    opened.afterClosed().subscribe(() => void this.course.shelf.refresh());
+  }
+
+  protected async calendarFiles(): Promise<void> {
+    const { PlanFiles } = await import('./plan-files');
+    this.dialog.open(PlanFiles, { data: this.plans, maxWidth: 640 });
+  }
+
+  protected async ownDay(): Promise<void> {
+    const { OwnDay } = await import('./own-day');
+    this.dialog.open(OwnDay, { data: this.plans, width: '520px' });
   }
 }

@@ -1,53 +1,77 @@
-import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { dayEventsText, DEFAULT_SETTINGS, readDayEvents, WORD_PACKS, type ClassPlan } from '@zeitpunkt/core';
-import type { PlanEdit } from './day-panel';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
+import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { dayEventsText, DEFAULT_SETTINGS, readDayEvents, WORD_PACKS } from '@zeitpunkt/core';
+import type { PlanStore } from '../../shared/plan/plan-store';
+import { Notice } from '../../ui/parts/notice';
+import { LADDER_WORDS } from './words';
 
 /** The class's own day: times that drafted lessons speak of. */
 @Component({
   selector: 'zp-own-day',
-  imports: [MatButton],
+  imports: [MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, MatFormField, MatHint, MatInput, MatLabel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <form novalidate (submit)="keep($event, lines.value)">
-      <label for="own-day">Times of the class’s own day, one a line</label>
-      <textarea
-        #lines
-        id="own-day"
-        class="field"
-        rows="4"
-        placeholder="7:45 the school ferry leaves"
-        [value]="text()"
-        [attr.aria-invalid]="problem() !== null"
-        aria-describedby="own-day-problem"
-      ></textarea>
-      <button mat-stroked-button type="submit">Keep these times</button>
-    </form>
-    @if (problem(); as problem) {
-      <p id="own-day-problem" class="problem" role="alert">{{ problem }}</p>
-    }
+    <h2 mat-dialog-title>{{ heading() }}</h2>
+    <mat-dialog-content>
+      <form id="own-day" novalidate (submit)="keep($event, lines.value)">
+        <mat-form-field appearance="outline">
+          <mat-label>{{ words().lines }}</mat-label>
+          <textarea
+            #lines
+            matInput
+            rows="5"
+            [value]="text()"
+            [attr.aria-invalid]="problem() !== null"
+            aria-describedby="own-day-problem"
+          ></textarea>
+          <mat-hint>{{ words().hint }}</mat-hint>
+        </mat-form-field>
+      </form>
+      @if (problem(); as problem) {
+        <p id="own-day-problem" class="problem" role="alert">{{ problem }}</p>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="start">
+      <button mat-stroked-button type="button" mat-dialog-close>{{ words().leave }}</button>
+      <button mat-flat-button type="submit" form="own-day">{{ words().keep }}</button>
+    </mat-dialog-actions>
   `,
   styles: `
     form {
-      display: grid;
-      gap: 0.4rem;
-      justify-items: start;
+      padding-top: 8px;
     }
-    textarea {
+    mat-form-field {
       width: 100%;
     }
   `,
 })
 export class OwnDay {
-  readonly plan = input.required<ClassPlan>();
-  readonly edit = output<PlanEdit>();
+  private readonly plans = inject<Pick<InstanceType<typeof PlanStore>, 'plan' | 'change' | 'undo'>>(MAT_DIALOG_DATA);
+  private readonly dialog = inject(MatDialogRef);
+  private readonly notice = inject(Notice);
+  private readonly all = LADDER_WORDS;
+  protected readonly heading = computed(() => this.all().ownDay);
+  protected readonly words = computed(() => this.all().ownDayForm);
   protected readonly problem = signal<string | null>(null);
-  protected readonly text = computed(() => dayEventsText(this.plan().daily));
+  protected readonly text = computed(() => dayEventsText(this.plans.plan().daily));
 
   protected keep(event: Event, text: string): void {
     event.preventDefault();
     const entry = readDayEvents(text, WORD_PACKS[DEFAULT_SETTINGS.pack]);
     this.problem.set('problem' in entry ? entry.problem : null);
-    if ('events' in entry) this.edit.emit((plan) => ({ ...plan, daily: entry.events }));
+    if (!('events' in entry)) return;
+    this.plans.change((plan) => ({ ...plan, daily: entry.events }));
+    this.notice.say(this.words().kept, () => this.plans.undo());
+    this.dialog.close();
   }
 }

@@ -5,7 +5,8 @@ import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { PlanFiles } from './plan-files';
-import { PlanStore } from './plan-store';
+import { PlanStore } from '../../shared/plan/plan-store';
+import { MAT_DIALOG_DATA } from '@angular/material/dialog';
 
 const LOOK = 'POST /api/calendars/look';
 const LABEL = 'Days off from a calendar file';
@@ -33,7 +34,7 @@ async function open(plan: ClassPlan) {
     'POST /api/classes/c1/plan': { revision: 5 },
     [LOOK]: FOUND,
   });
-  const screen = await render(WithPlan, {}, [PlanStore]);
+  const screen = await render(WithPlan, {}, [PlanStore, { provide: MAT_DIALOG_DATA, useExisting: PlanStore }]);
   const plans = TestBed.inject(PlanStore);
   await plans.load('c1');
   await screen.settled();
@@ -45,7 +46,7 @@ test('school days of a calendar that are not off yet become days off as they are
   expect(find.getByRole('link', { name: 'Planned lessons (iCalendar)' }).getAttribute('href')).toBe('/api/classes/c1/lessons.ics');
   await chooseFile(LABEL, FILE);
   await until(() => find.queryAllByRole('checkbox').length > 0);
-  const offered = find.getAllByRole('checkbox').map((box) => textOf(box.closest('label')!));
+  const offered = find.getAllByRole('checkbox').map((box) => textOf(box.closest('mat-checkbox')!));
   expect(offered.map((words) => words.replace(/^.*: /, ''))).toEqual(['Lamp day', 'Storm']);
   expect(textOf(page)).toContain('2 school days of this plan are named in it.');
   expect(textOf(page)).toContain('1 left out Choir: It has a time of day');
@@ -53,7 +54,7 @@ test('school days of a calendar that are not off yet become days off as they are
   await settled();
   await press('Make 1 day off');
   expect(plans.plan().daysOff).toEqual(['2026-12-07', '2026-12-08']);
-  expect(textOf(page)).toContain('1 day is off now; the lessons after them moved on.');
+  expect(textOf(page)).toContain('1 day is off now; the lessons after moved on.');
   plans.undo();
   expect(plans.plan().daysOff).toEqual(['2026-12-07']);
 });

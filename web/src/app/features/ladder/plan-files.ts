@@ -1,10 +1,16 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle } from '@angular/material/expansion';
+import { MatIcon } from '@angular/material/icon';
 import type { DaysFound } from '@zeitpunkt/contract';
-import { dayWords, toggleDayOff, weekdayOf, type IsoDate } from '@zeitpunkt/core';
+import { toggleDayOff, weekdayOf, type IsoDate } from '@zeitpunkt/core';
 import { FileLook } from '../../shared/file-look';
+import type { PlanStore } from '../../shared/plan/plan-store';
+import { longDay } from '../../shared/words/days';
 import { FileChoice } from '../../ui/file-choice';
-import { PlanStore } from './plan-store';
+import { LADDER_WORDS } from './words';
 
 /** As large as the server reads. */
 const MOST_BYTES = 4 * 2 ** 20;
@@ -12,53 +18,63 @@ const MOST_BYTES = 4 * 2 ** 20;
 /** The planned lessons as a calendar file, and days off from one. */
 @Component({
   selector: 'zp-plan-files',
-  imports: [FileChoice, MatButton],
+  imports: [
+    FileChoice,
+    MatButton,
+    MatCheckbox,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatExpansionPanel,
+    MatExpansionPanelHeader,
+    MatExpansionPanelTitle,
+    MatIcon,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p>
-      <a mat-stroked-button [href]="'/api/classes/' + plans.at()!.classId + '/lessons.ics'" download>Planned lessons (iCalendar)</a>
-    </p>
-    <zp-file-choice label="Days off from a calendar file" accept=".ics,text/calendar" [look]="came" (chosen)="look($event)" />
-    @if (days(); as days) {
-      <div role="status">
+    <h2 mat-dialog-title>{{ heading() }}</h2>
+    <mat-dialog-content>
+      <p>
+        <a mat-stroked-button [href]="'/api/classes/' + plans.at()!.classId + '/lessons.ics'" download
+          ><mat-icon svgIcon="download" />{{ words().out }}</a
+        >
+      </p>
+      <zp-file-choice [label]="words().in" accept=".ics,text/calendar" [look]="came" (chosen)="look($event)" />
+      @if (days(); as days) {
+        <p role="status">{{ days.length ? words().found(days.length) : words().none }}</p>
+        <ul>
+          @for (day of days; track day.date) {
+            <li>
+              <mat-checkbox [checked]="!unwanted().has(day.date)" (change)="want(day.date, $event.checked)"
+                >{{ said(day.date) }}: {{ day.name }}</mat-checkbox
+              >
+            </li>
+          }
+        </ul>
         @if (days.length) {
-          <p>
-            {{ days.length }} school {{ days.length === 1 ? 'day' : 'days' }} of this plan are named in it. Those that are ticked become
-            days off.
-          </p>
-        } @else {
-          <p>No school day of this plan is named in it as a whole day, or all of them are off already.</p>
+          <button mat-flat-button type="button" (click)="take()">{{ words().make(wanted().length) }}</button>
         }
-      </div>
-      <ul>
-        @for (day of days; track day.date) {
-          <li>
-            <label
-              ><input #one type="checkbox" [checked]="!unwanted().has(day.date)" (change)="want(day.date, one.checked)" />
-              {{ words(day.date) }}: {{ day.name }}</label
-            >
-          </li>
+        @if (came.found()!.left.length) {
+          <mat-expansion-panel class="mat-elevation-z0">
+            <mat-expansion-panel-header>
+              <mat-panel-title>{{ words().left(came.found()!.left.length) }}</mat-panel-title>
+            </mat-expansion-panel-header>
+            <ul>
+              @for (one of came.found()!.left; track $index) {
+                <li>{{ one.name }}: {{ one.why }}</li>
+              }
+            </ul>
+          </mat-expansion-panel>
         }
-      </ul>
-      @if (days.length) {
-        <button mat-flat-button type="button" (click)="take()">
-          Make {{ wanted().length }} {{ wanted().length === 1 ? 'day' : 'days' }} off
-        </button>
       }
-      @if (came.found()!.left.length) {
-        <details>
-          <summary>{{ came.found()!.left.length }} left out</summary>
-          <ul>
-            @for (one of came.found()!.left; track $index) {
-              <li>{{ one.name }}: {{ one.why }}</li>
-            }
-          </ul>
-        </details>
+      @if (word(); as word) {
+        <p class="word" role="status">{{ word }}</p>
       }
-    }
-    @if (word(); as word) {
-      <p class="word" role="status">{{ word }}</p>
-    }
+    </mat-dialog-content>
+    <mat-dialog-actions align="start">
+      <button mat-stroked-button type="button" mat-dialog-close>{{ words().close }}</button>
+    </mat-dialog-actions>
   `,
   styles: `
     ul {
@@ -71,7 +87,10 @@ const MOST_BYTES = 4 * 2 ** 20;
   `,
 })
 export class PlanFiles {
-  protected readonly plans = inject(PlanStore);
+  protected readonly plans = inject<InstanceType<typeof PlanStore>>(MAT_DIALOG_DATA);
+  private readonly all = LADDER_WORDS;
+  protected readonly heading = computed(() => this.all().files);
+  protected readonly words = computed(() => this.all().planFiles);
   protected readonly came = new FileLook<DaysFound>(MOST_BYTES);
   protected readonly unwanted = signal<ReadonlySet<IsoDate>>(new Set());
   protected readonly word = signal<string | null>(null);
@@ -82,8 +101,8 @@ export class PlanFiles {
   });
   protected readonly wanted = computed(() => this.days()?.filter(({ date }) => !this.unwanted().has(date)) ?? []);
 
-  protected words(date: IsoDate): string {
-    return `${dayWords(date)} ${date.slice(0, 4)}`;
+  protected said(date: IsoDate): string {
+    return `${longDay(date)} ${date.slice(0, 4)}`;
   }
 
   protected look(file: File): void {
@@ -101,8 +120,6 @@ export class PlanFiles {
     const dates = this.wanted().map(({ date }) => date);
     this.plans.change((plan) => dates.reduce(toggleDayOff, plan));
     this.came.found.set(null);
-    this.word.set(
-      `${dates.length} ${dates.length === 1 ? 'day is' : 'days are'} off now; the lessons after them moved on. Undo takes it back.`,
-    );
+    this.word.set(this.words().done(dates.length));
   }
 }

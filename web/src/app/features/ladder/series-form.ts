@@ -1,152 +1,191 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { daysThatCount, seriesWishes, type ClassPlan, type IsoDate, type RungId, type Weekday, dayWords } from '@zeitpunkt/core';
-import { Choice } from '../../ui/choice';
-import { isLength, LEAST_MINUTES, LENGTH_PROBLEM, MOST_MINUTES, RUNG_OPTIONS, rungOfOption } from './wish-parts';
-import type { SeriesOrder } from './plan-store';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle, MatDatepickerToggleIcon } from '@angular/material/datepicker';
+import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { MatFormField, MatLabel, MatSuffix } from '@angular/material/form-field';
+import { MatIcon } from '@angular/material/icon';
+import { MatInput } from '@angular/material/input';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { provideLuxonDateAdapter } from '@angular/material-luxon-adapter';
+import { daysOn, daysThatCount, seriesWishes, type RungId, type Weekday } from '@zeitpunkt/core';
+import { DateTime } from 'luxon';
+import type { Course } from '../../shared/course/course';
+import { longDay, shortWeekday } from '../../shared/words/days';
+import { Notice } from '../../ui/parts/notice';
+import { LENGTHS, RUNG_OPTIONS } from './wish-parts';
+import { LADDER_WORDS } from './words';
 
-const WEEKDAYS: readonly { readonly value: Weekday; readonly text: string }[] = [
-  { value: 1, text: 'Mon' },
-  { value: 2, text: 'Tue' },
-  { value: 3, text: 'Wed' },
-  { value: 4, text: 'Thu' },
-  { value: 5, text: 'Fri' },
-];
+/** Any Monday: days of the week are named from it. */
+const A_MONDAY = '2026-11-30';
 
 /** From "from half past to quarter to, two lessons a week" to lessons that are drafted, each for its place, and planned on their days. */
 @Component({
   selector: 'zp-series-form',
-  imports: [Choice, MatButton],
+  imports: [
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatDatepicker,
+    MatDatepickerInput,
+    MatDatepickerToggle,
+    MatDatepickerToggleIcon,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatFormField,
+    MatIcon,
+    MatInput,
+    MatLabel,
+    MatOption,
+    MatProgressBar,
+    MatSelect,
+    MatSuffix,
+  ],
+  providers: [provideLuxonDateAdapter()],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (drafting(); as drafting) {
-      <p role="status">
-        <progress [value]="drafting.done" [max]="drafting.of" aria-label="Lessons drafted"></progress>
-        {{ drafting.done }} of {{ drafting.of }} lessons are drafted.
-        <button mat-stroked-button type="button" (click)="stop.emit()">Stop</button>
-      </p>
-    } @else {
-      <form novalidate (submit)="order($event)">
-        <label>
-          From
-          <select class="field" #first (change)="from.set(rungOf(first.value))">
-            @for (one of rungs; track one.id) {
-              <option [value]="one.id" [selected]="one.id === from()">{{ one.name }}</option>
-            }
-          </select>
-        </label>
-        <label>
-          to
-          <select class="field" #last (change)="to.set(rungOf(last.value))">
-            @for (one of upwards(); track one.id) {
-              <option [value]="one.id" [selected]="one.id === to()">{{ one.name }}</option>
-            }
-          </select>
-        </label>
-        <zp-choice label="Lessons a rung" [options]="counts" [value]="perRung()" (chosen)="perRung.set($event)" />
-        <label>
-          Minutes each
-          <input
-            #length
-            class="field short"
-            type="number"
-            [min]="least"
-            [max]="most"
-            [value]="minutes()"
-            [attr.aria-invalid]="!isLengthRight()"
-            (input)="minutes.set(length.valueAsNumber)"
-          />
-        </label>
-        @if (!plan().series) {
-          <label>
-            From the day
-            <input #day class="field" type="date" [value]="startsOn()" (change)="startsOn.set(day.value)" />
-          </label>
-          <div class="weekdays" role="group" aria-label="On which days">
-            @for (one of weekdayChoices; track one.value) {
-              <button type="button" class="press" [attr.aria-pressed]="weekdays().includes(one.value)" (click)="toggle(one.value)">
-                {{ one.text }}
-              </button>
-            }
-          </div>
-        }
-        <button mat-flat-button type="submit" [disabled]="problem() !== null">Draft {{ wishes().length }} lessons</button>
-      </form>
-      <p class="facts" [class.problem]="problem()" role="status">{{ problem() ?? words() }}</p>
-    }
+    <h2 mat-dialog-title>{{ words().heading }}</h2>
+    <mat-dialog-content>
+      @if (plans.drafting(); as drafting) {
+        <p role="status">{{ words().drafted(drafting.done, drafting.of) }}</p>
+        <mat-progress-bar [value]="(100 * drafting.done) / drafting.of" [attr.aria-label]="words().progress" />
+      } @else {
+        <form id="series" novalidate (submit)="order($event)">
+          <mat-form-field appearance="outline" subscriptSizing="dynamic">
+            <mat-label>{{ words().from }}</mat-label>
+            <mat-select [value]="from()" (selectionChange)="from.set($event.value)">
+              @for (one of rungs; track one.id) {
+                <mat-option [value]="one.id">{{ one.name }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field appearance="outline" subscriptSizing="dynamic">
+            <mat-label>{{ words().to }}</mat-label>
+            <mat-select [value]="to()" (selectionChange)="to.set($event.value)">
+              @for (one of upwards(); track one.id) {
+                <mat-option [value]="one.id">{{ one.name }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field appearance="outline" subscriptSizing="dynamic">
+            <mat-label>{{ words().perRung }}</mat-label>
+            <mat-select [value]="perRung()" (selectionChange)="perRung.set($event.value)">
+              @for (one of counts; track one) {
+                <mat-option [value]="one">{{ one }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          <mat-form-field appearance="outline" subscriptSizing="dynamic">
+            <mat-label>{{ words().minutes }}</mat-label>
+            <mat-select [value]="minutes()" (selectionChange)="minutes.set($event.value)">
+              @for (one of lengths; track one) {
+                <mat-option [value]="one">{{ one }}</mat-option>
+              }
+            </mat-select>
+          </mat-form-field>
+          @if (!plans.plan().series) {
+            <mat-form-field appearance="outline" subscriptSizing="dynamic">
+              <mat-label>{{ words().firstDay }}</mat-label>
+              <input matInput [matDatepicker]="picker" [value]="startsOn()" (dateChange)="startsOn.set($event.value)" />
+              <mat-datepicker-toggle matIconSuffix [for]="picker"
+                ><mat-icon matDatepickerToggleIcon svgIcon="calendar-month"
+              /></mat-datepicker-toggle>
+              <mat-datepicker #picker />
+            </mat-form-field>
+            <mat-button-toggle-group
+              multiple
+              hideMultipleSelectionIndicator
+              [attr.aria-label]="words().weekdays"
+              [value]="weekdays()"
+              (change)="weekdays.set($event.value)"
+            >
+              @for (one of weekdayChoices; track one.value) {
+                <mat-button-toggle [value]="one.value">{{ one.text }}</mat-button-toggle>
+              }
+            </mat-button-toggle-group>
+          }
+        </form>
+        <p class="said" [class.problem]="problem()" role="status">{{ problem() ?? said() }}</p>
+      }
+      @if (plans.problem() ?? plans.word(); as word) {
+        <p class="word" role="status">{{ word }}</p>
+      }
+      @if (plans.plan().series && !plans.drafting()) {
+        <button mat-button type="button" (click)="endSeries()">{{ words().end }}</button>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="start">
+      @if (plans.drafting()) {
+        <button mat-stroked-button type="button" (click)="plans.stopDrafting()">{{ words().stop }}</button>
+      } @else {
+        <button mat-stroked-button type="button" mat-dialog-close>{{ words().leave }}</button>
+        <button mat-flat-button type="submit" form="series" [disabled]="problem() !== null">{{ words().press(wishes().length) }}</button>
+      }
+    </mat-dialog-actions>
   `,
   styles: `
     form {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1rem;
-      align-items: center;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+      gap: 12px;
+      padding-top: 8px;
     }
-    label {
-      display: flex;
-      gap: 0.5rem;
-      align-items: center;
-    }
-    .short {
-      width: 5rem;
-    }
-    .weekdays {
-      display: flex;
-    }
-    .facts {
-      margin-top: 0.4rem;
+    .said {
+      margin: 12px 0;
+      color: var(--soft);
     }
   `,
 })
 export class SeriesForm {
-  readonly plan = input.required<ClassPlan>();
-  readonly suggested = input.required<RungId>();
-  readonly today = input.required<IsoDate>();
-  /** The rung of the lesson before the series; null where none was. */
-  readonly before = input.required<RungId | null>();
-  readonly drafting = input.required<{ readonly done: number; readonly of: number } | null>();
-  readonly ordered = output<SeriesOrder>();
-  readonly stop = output();
-
+  private readonly data = inject<{ readonly course: Course; readonly rung: RungId }>(MAT_DIALOG_DATA);
+  private readonly notice = inject(Notice);
+  protected readonly plans = this.data.course.plans;
+  private readonly all = LADDER_WORDS;
+  protected readonly words = computed(() => this.all().seriesForm);
   protected readonly rungs = RUNG_OPTIONS;
-  protected readonly rungOf = rungOfOption;
-  protected readonly weekdayChoices = WEEKDAYS;
-  protected readonly least = LEAST_MINUTES;
-  protected readonly most = MOST_MINUTES;
-  protected readonly counts = [1, 2, 3].map((value) => ({ value, text: String(value) }));
-  protected readonly from = linkedSignal(() => this.suggested());
+  protected readonly lengths = LENGTHS;
+  protected readonly counts = [1, 2, 3];
+  protected readonly weekdayChoices = this.plans
+    .plan()
+    .schoolDays.map((value) => ({ value, text: shortWeekday(daysOn(A_MONDAY, value - 1)) }));
+  protected readonly from = signal<RungId>(this.data.rung);
   protected readonly upwards = computed(() => RUNG_OPTIONS.slice(RUNG_OPTIONS.findIndex(({ id }) => id === this.from())));
   protected readonly to = linkedSignal(() => this.upwards()[Math.min(2, this.upwards().length - 1)]!.id);
   protected readonly perRung = signal(2);
   protected readonly minutes = signal(20);
-  protected readonly startsOn = linkedSignal<IsoDate>(() => this.today());
+  protected readonly startsOn = signal<DateTime | null>(DateTime.fromISO(this.data.course.today));
   protected readonly weekdays = signal<readonly Weekday[]>([2, 4]);
-  protected readonly isLengthRight = computed(() => isLength(this.minutes()));
-  protected readonly wishes = computed(() => seriesWishes(this.from(), this.to(), this.perRung(), this.before()));
+  protected readonly wishes = computed(() => seriesWishes(this.from(), this.to(), this.perRung(), this.data.course.rungBefore()));
+  private readonly firstDay = computed(() => (this.startsOn()?.isValid ? this.startsOn()!.toISODate() : null));
 
   protected readonly problem = computed(() => {
-    if (!this.isLengthRight()) return LENGTH_PROBLEM;
-    if (!this.plan().series && this.weekdays().length === 0) return 'Choose at least one day of the week.';
-    if (!this.plan().series && !this.startsOn()) return 'Choose the day from which on lessons are given.';
-    return null;
+    if (this.plans.plan().series) return null;
+    if (this.weekdays().length === 0) return this.words().noWeekday;
+    return this.firstDay() === null ? this.words().noDay : null;
   });
   /** When the series would end, or where it would go. */
-  protected readonly words = computed(() => {
-    const { series, daysOff } = this.plan();
-    if (series) return `They come after the ${series.lessonIds.length} lessons that are planned.`;
+  protected readonly said = computed(() => {
+    const { series, daysOff } = this.plans.plan();
+    if (series) return this.words().after(series.lessonIds.length);
     const rule = { weekdays: this.weekdays(), off: new Set(daysOff) };
-    const last = daysThatCount(this.startsOn(), this.wishes().length, rule).at(-1);
-    return last ? `The last one would be on ${dayWords(last)}.` : '';
+    const last = daysThatCount(this.firstDay()!, this.wishes().length, rule).at(-1);
+    return last ? this.words().last(longDay(last)) : '';
   });
 
-  protected toggle(weekday: Weekday): void {
-    this.weekdays.update((all) => (all.includes(weekday) ? all.filter((one) => one !== weekday) : [...all, weekday].sort()));
+  protected endSeries(): void {
+    this.plans.change((plan) => ({ ...plan, series: null }));
+    this.notice.say(this.words().ended, () => this.plans.undo());
   }
 
-  protected order(event: Event): void {
+  protected async order(event: Event): Promise<void> {
     event.preventDefault();
     if (this.problem() !== null) return;
-    const [minutes, startsOn, weekdays] = [this.minutes(), this.startsOn(), this.weekdays()];
-    this.ordered.emit({ wishes: this.wishes(), minutes, delivery: 'live', startsOn, weekdays });
+    const startsOn = this.firstDay() ?? this.data.course.today;
+    const weekdays = [...this.weekdays()].sort();
+    await this.plans.draftSeries({ wishes: this.wishes(), minutes: this.minutes(), delivery: 'live', startsOn, weekdays });
+    await this.data.course.shelf.refresh();
   }
 }

@@ -104,7 +104,7 @@ const USUAL_DAYS = 7;
             <button mat-flat-button class="next" type="submit" [disabled]="busy() || whom().length === 0">
               Give it to {{ whom().length }} {{ whom().length === 1 ? 'pupil' : 'pupils' }}
             </button>
-            <a mat-button routerLink="/ladder">Not now</a>
+            <a mat-button routerLink="/lessons">Not now</a>
           </div>
         </form>
       } @else {

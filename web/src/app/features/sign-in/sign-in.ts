@@ -7,38 +7,40 @@ import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { authActions, authFeature } from '../../state/auth';
 import { showWhatIsMissing } from '../../shared/missing-fields';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { SIGN_IN_WORDS } from './words';
 
 /** A teacher signs in; a pupil who strays here finds the way to the desk. */
 @Component({
   selector: 'zp-sign-in',
-  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatLabel, MatInput, RouterLink, TeacherFrame],
+  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatLabel, MatInput, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <zp-teacher-frame>
+    <main>
       <form [formGroup]="form" (ngSubmit)="signIn()">
-        <h1>Sign in to teach</h1>
+        <h1>{{ words().heading }}</h1>
         @if (auth().problem; as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
         <mat-form-field appearance="outline">
-          <mat-label>Sign-in name</mat-label>
+          <mat-label>{{ words().name }}</mat-label>
           <input matInput formControlName="signInName" autocomplete="username" autocapitalize="none" />
           @if (form.controls.signInName.hasError('required')) {
-            <mat-error>Please enter your sign-in name.</mat-error>
+            <mat-error>{{ words().noName }}</mat-error>
           }
         </mat-form-field>
         <mat-form-field appearance="outline">
-          <mat-label>Password</mat-label>
+          <mat-label>{{ words().password }}</mat-label>
           <input matInput type="password" formControlName="password" autocomplete="current-password" />
           @if (form.controls.password.hasError('required')) {
-            <mat-error>Please enter your password.</mat-error>
+            <mat-error>{{ words().noPassword }}</mat-error>
           }
         </mat-form-field>
-        <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">Sign in</button>
-        <p class="aside">Are you a pupil? <a routerLink="/desk">Go to your desk</a></p>
+        <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">{{ words().signIn }}</button>
+        <p class="aside">
+          {{ words().pupil }} <a routerLink="/desk">{{ words().toDesk }}</a>
+        </p>
       </form>
-    </zp-teacher-frame>
+    </main>
   `,
   styles: `
     form {
@@ -46,6 +48,7 @@ import { TeacherFrame } from '../frame/teacher-frame';
       gap: 1rem;
       max-width: 24rem;
       margin: 3rem auto;
+      padding: 0 12px;
     }
     .aside {
       color: var(--soft);
@@ -57,6 +60,7 @@ export class SignIn {
   readonly then = input<string>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   private readonly store = inject(Store);
+  protected readonly words = SIGN_IN_WORDS;
   protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
   protected readonly form = inject(NonNullableFormBuilder).group({
     signInName: ['', Validators.required],
@@ -67,6 +71,6 @@ export class SignIn {
     if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const then = this.then();
     // Only a path of our own: an address with "//" would lead to another site.
-    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/ladder' }));
+    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/today' }));
   }
 }

@@ -23,7 +23,7 @@ import { LessonStore } from '../script/lesson-store';
         <button mat-button type="button" (click)="saveCaptions()">Captions as a file</button>
         <a mat-button [routerLink]="['/lessons', id(), 'record']">Back to the recording</a>
       </header>
-      <main [attr.lang]="language()">
+      <main id="main" tabindex="-1" [attr.lang]="language()">
         <h1>{{ store.lesson()!.title }}</h1>
         @if (generated()) {
           <p class="facts" lang="en">Spoken by a generated sound, for demonstration.</p>
@@ -38,7 +38,7 @@ import { LessonStore } from '../script/lesson-store';
         }
       </main>
     } @else {
-      <main>
+      <main id="main" tabindex="-1">
         <p class="problem" role="status">{{ problem() ?? store.problem() ?? 'Fetching the lesson …' }}</p>
       </main>
     }

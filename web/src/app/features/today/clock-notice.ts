@@ -1,0 +1,49 @@
+import { DatePipe } from '@angular/common';
+import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import type { ClockLeap } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
+import { CLOCK_WORDS } from './clock-words';
+
+/** The server's clock leapt, or nobody was here for long: what is kept for a time waits until somebody says that the day is right. */
+@Component({
+  selector: 'zp-clock-notice',
+  imports: [DatePipe, MatButton],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (leap(); as leap) {
+      <p class="word" role="alert">
+        {{ words().leapt((leap.toMs | date: 'EEEE d MMMM y, HH:mm')!, (leap.fromMs | date: 'EEEE d MMMM y')!) }}
+        <button mat-stroked-button type="button" [disabled]="busy()" (click)="confirm()">{{ words().isRight }}</button>
+      </p>
+    }
+    @if (problem(); as problem) {
+      <p class="problem" role="alert">{{ problem }}</p>
+    }
+  `,
+})
+export class ClockNotice {
+  protected readonly words = CLOCK_WORDS;
+  protected readonly leap = signal<ClockLeap['leap']>(null);
+  protected readonly busy = signal(false);
+  protected readonly problem = signal<string | null>(null);
+
+  constructor() {
+    // Out of reach, the place itself says so; the clock is asked for again with the next visit.
+    ask<ClockLeap>('GET', '/api/clock').then(
+      ({ leap }) => this.leap.set(leap),
+      () => undefined,
+    );
+  }
+
+  protected async confirm(): Promise<void> {
+    this.busy.set(true);
+    try {
+      this.leap.set((await ask<ClockLeap>('POST', '/api/clock/confirm')).leap);
+      this.problem.set(null);
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
+    this.busy.set(false);
+  }
+}

@@ -1,0 +1,119 @@
+import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import type { LessonSummary } from '@zeitpunkt/contract';
+import { dayOf, plannedLessons, seriesLessons, suggestNext, weekdayOf, type GivenLesson, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { CurrentClass } from '../current-class';
+import { LessonShelf } from '../lessons/lesson-shelf';
+import { PlanStore } from '../plan/plan-store';
+import { StandingStore } from './standing-store';
+
+/** A lesson on a day to come, with the time it begins where one is kept. */
+export interface ComingLesson {
+  readonly lesson: LessonSummary;
+  readonly date: IsoDate;
+  /** Seconds since midnight. */
+  readonly atSec: number | null;
+}
+
+/** What was given to the class at hand, what is planned, and what comes next and why: for all places that ask. */
+@Injectable()
+export class Course {
+  readonly current = inject(CurrentClass);
+  readonly shelf = inject(LessonShelf);
+  readonly plans = inject(PlanStore);
+  readonly standings = inject(StandingStore);
+  readonly today = dayOf(Date.now());
+  /** Everything has come but where the class stands: what is there does not move any more under a hand that is about to press. */
+  readonly isThere = signal(false);
+
+  readonly standing = this.standings.standing;
+  readonly running = computed(() => this.shelf.running().filter(({ classId, simulated }) => simulated || classId === this.current.id()));
+  /** What the class at hand was taught, the newest first. */
+  readonly taught = computed(() =>
+    this.shelf.sessions().filter((session) => session.phase === 'ended' && session.classId === this.current.id() && !session.simulated),
+  );
+  readonly rungById = computed(() => new Map(this.shelf.lessons().map(({ id, facts }) => [id, facts?.rung ?? null] as const)));
+  readonly given = computed((): readonly GivenLesson[] => {
+    const counts = new Map(this.standing()?.lessons.map(({ id, questions }) => [id, questions]));
+    return this.taught()
+      .map(({ id, lessonId, createdAtMs }) => ({
+        rung: this.rungById().get(lessonId) ?? null,
+        date: dayOf(createdAtMs),
+        rightShare: shareOf(counts.get(id) ?? []),
+      }))
+      .reverse();
+  });
+  private readonly givenIds = computed(() => new Set(this.taught().map(({ lessonId }) => lessonId)));
+  readonly plannedOn = computed(
+    () =>
+      new Map(
+        plannedLessons(this.plans.plan()).flatMap(({ lessonId, date }) =>
+          this.givenIds().has(lessonId) ? [] : [[lessonId, date] as const],
+        ),
+      ),
+  );
+  /** Lessons on days to come, today’s included, in the order of their days. */
+  readonly coming = computed((): readonly ComingLesson[] =>
+    [...this.plannedOn()]
+      .filter(([, date]) => date >= this.today)
+      .flatMap(([id, date]) => {
+        const lesson = this.shelf.byId().get(id);
+        return lesson && lesson.archivedAtMs === null ? [{ lesson, date, atSec: this.beginsAt(date) }] : [];
+      })
+      .sort((one, other) => (one.date < other.date ? -1 : one.date > other.date ? 1 : 0)),
+  );
+  readonly next = computed((): ComingLesson | null => this.coming()[0] ?? null);
+  readonly suggestion = computed(() => {
+    const next = this.next();
+    const planned = next && { lessonId: next.lesson.id, rung: next.lesson.facts?.rung ?? null, date: next.date, title: next.lesson.title };
+    return suggestNext(this.given(), planned, this.today);
+  });
+  /** What to teach after that what is planned is left aside: from how the last lesson went. */
+  readonly afterLast = computed(() => suggestNext(this.given(), null, this.today));
+  /** The rung of the lesson before a new series: the last one planned, or the last one given. */
+  readonly rungBefore = computed((): RungId | null => {
+    const last = seriesLessons(this.plans.plan()).at(-1);
+    return (last && this.rungById().get(last.lessonId)) ?? this.given().at(-1)?.rung ?? null;
+  });
+
+  constructor() {
+    void this.shelf.load();
+    effect(() => {
+      const classId = this.current.id();
+      if (this.shelf.loading() || this.current.classes() === null) return;
+      untracked(() => void this.lookAt(classId));
+    });
+  }
+
+  /** Why something is missing. */
+  readonly problem = computed(() => this.current.problem() ?? this.shelf.problem() ?? this.plans.problem());
+
+  /** Fetches everything anew. */
+  reload(): void {
+    void this.current.load();
+    void this.shelf.load();
+  }
+
+  titleOf(lessonId: string): string | null {
+    return this.shelf.byId().get(lessonId)?.title ?? null;
+  }
+
+  /** When lessons begin on a day. */
+  beginsAt(date: IsoDate): number | null {
+    return this.plans.plan().times.find(({ weekday }) => weekday === weekdayOf(date))?.atSec ?? null;
+  }
+
+  private async lookAt(classId: string | null): Promise<void> {
+    if (classId !== null) await this.plans.load(classId);
+    this.isThere.set(true);
+    if (classId !== null) await this.standings.load(classId);
+  }
+}
+
+/** Which part of all answers was right; null where nobody answered. */
+export function shareOf(questions: readonly { readonly right: number; readonly answers: number }[]): number | null {
+  const answers = questions.reduce((sum, one) => sum + one.answers, 0);
+  return answers === 0 ? null : questions.reduce((sum, one) => sum + one.right, 0) / answers;
+}
+
+/** What a place that looks at the course of a class provides. */
+export const COURSE = [LessonShelf, PlanStore, StandingStore, Course];

@@ -1,0 +1,131 @@
+import { computed } from '@angular/core';
+import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
+import type { DraftWish, LessonDetail, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
+import { v4 as uuid } from 'uuid';
+import type { Lesson } from '@zeitpunkt/core';
+import { ask, sentenceOf } from '../api';
+import { readJsonFile } from '../json-file';
+
+interface LessonShelfState {
+  readonly loading: boolean;
+  /** A lesson is being drafted, or its file taken in. */
+  readonly adding: boolean;
+  /** The lesson that was just added so. */
+  readonly added: string | null;
+  /** A room is being opened; a second press opens no second one. */
+  readonly opening: boolean;
+  readonly problem: string | null;
+  readonly lessons: readonly LessonSummary[];
+  readonly sessions: readonly SessionSummary[];
+}
+
+/** A teacher's lessons and what was taught of them, with what can be done to a lesson from a list. */
+export const LessonShelf = signalStore(
+  withState<LessonShelfState>({
+    loading: true,
+    adding: false,
+    added: null,
+    opening: false,
+    problem: null,
+    lessons: [],
+    sessions: [],
+  }),
+  withComputed(({ lessons, sessions }) => ({
+    ready: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs === null)),
+    archived: computed(() => lessons().filter(({ archivedAtMs }) => archivedAtMs !== null)),
+    running: computed(() => sessions().filter(({ phase }) => phase !== 'ended')),
+    byId: computed(() => new Map(lessons().map((one) => [one.id, one]))),
+  })),
+  withMethods((store) => {
+    const attempt = async (work: () => Promise<void>): Promise<boolean> => {
+      try {
+        await work();
+        return true;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return false;
+      }
+    };
+    const refresh = async (): Promise<void> => {
+      await attempt(async () => patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons') }));
+    };
+    /** Adds a lesson; resolves with its id, or with null and the reason in `problem`. */
+    const addLesson = async (path: string, body: object): Promise<string | null> => {
+      const id = uuid();
+      patchState(store, { adding: true, problem: null });
+      const isAdded = await attempt(async () => {
+        await ask('POST', path, { id, ...body });
+        patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons'), added: id });
+      });
+      patchState(store, { adding: false });
+      return isAdded ? id : null;
+    };
+    const withLesson = (lessonId: string, work: (lesson: Lesson) => Promise<unknown>) =>
+      attempt(async () => void (await work((await ask<LessonDetail>('GET', `/api/lessons/${lessonId}`)).lesson)));
+    const openRoom = async (path: string, start: object): Promise<string | null> => {
+      const id = uuid(); // not crypto.randomUUID: a school's server on its own network often has no https
+      patchState(store, { opening: true, problem: null });
+      const isOpen = await attempt(async () => void (await ask('POST', path, { id, ...start })));
+      patchState(store, { opening: false });
+      return isOpen ? id : null;
+    };
+    return {
+      async load(): Promise<void> {
+        patchState(store, { loading: true, problem: null });
+        await attempt(async () => {
+          const [lessons, sessions] = await Promise.all([
+            ask<LessonSummary[]>('GET', '/api/lessons'),
+            ask<SessionSummary[]>('GET', '/api/sessions'),
+          ]);
+          patchState(store, { lessons, sessions });
+        });
+        patchState(store, { loading: false });
+      },
+
+      /** Lessons that were drafted elsewhere on this page, for a series, are there now. */
+      refresh,
+
+      /** Puts a lesson away, or back among those ready to teach; what was taught of it stays. Resolves with whether it went well. */
+      archive: ({ id }: LessonSummary, away: boolean): Promise<boolean> =>
+        attempt(async () => {
+          await ask('POST', `/api/lessons/${id}/${away ? 'archive' : 'restore'}`);
+          const archivedAtMs = away ? Date.now() : null;
+          patchState(store, ({ lessons }) => ({
+            lessons: lessons.map((one) => (one.id === id ? { ...one, archivedAtMs } : one)),
+            problem: null,
+          }));
+        }),
+
+      /** A lesson once more, under a title that tells it apart. */
+      duplicate: (lessonId: string) =>
+        withLesson(lessonId, (lesson) => addLesson('/api/lessons/files', { file: { ...lesson, title: copyTitle(lesson.title) } })),
+
+      /** The lesson as its file. */
+      file: (lessonId: string, take: (lesson: Lesson) => void) => withLesson(lessonId, async (lesson) => take(lesson)),
+
+      /** Drafts a lesson. */
+      draft: (wish: Omit<DraftWish, 'id'>) => addLesson('/api/lessons', wish),
+
+      /** Takes a lesson file in; resolves with the id of the lesson, or null with the reason in `problem`. */
+      async takeFile(file: File): Promise<string | null> {
+        const read = await readJsonFile(file, 'a lesson file', LARGEST_FILE_MB * 1024 * 1024);
+        if ('problem' in read) {
+          patchState(store, { problem: read.problem });
+          return null;
+        }
+        return addLesson('/api/lessons/files', { file: read.data });
+      },
+
+      /** Opens a room for a lesson with a class; resolves with its id, or null with the reason in `problem`. */
+      start: (lessonId: string, classId: string) => openRoom('/api/sessions', { lessonId, classId }),
+
+      /** The same with simulated pupils. */
+      rehearse: (lessonId: string) => openRoom('/api/rehearsals', { lessonId }),
+    };
+  }),
+);
+
+/** What the server takes of a lesson file. */
+const LARGEST_FILE_MB = 4;
+const LONGEST_TITLE = 200;
+const copyTitle = (title: string) => `${title.slice(0, LONGEST_TITLE - 7)} (copy)`;

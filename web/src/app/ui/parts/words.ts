@@ -1,0 +1,13 @@
+import { catalogue } from '../../shared/words/catalogue';
+
+export const PARTS_WORDS = catalogue({
+  en: {
+    loading: 'One moment …',
+    again: 'Try again',
+    undo: 'Undo',
+    close: 'Close',
+    help: 'Help with this place',
+    more: 'More',
+    keys: 'Keys',
+  },
+});
