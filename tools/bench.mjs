@@ -12,6 +12,7 @@ const all = [
   'core-speed',
   'diagnosis-speed',
   'page-weight',
+  'places',
   'dial-frames',
   'wall-frames',
   'teacher-walk',
@@ -31,6 +32,7 @@ for (const name of [...all, ...onDemand, 'floor-server', 'zeitpunkt-server', 'ye
   await bundle(`bench/src/${name}.ts`, `${OUT}/${name}.mjs`);
 await bundleForPage('bench/src/video-floor.worker.ts', `${OUT}/video-floor.worker.js`);
 for (const name of wanted) {
-  if (['page-weight', 'dial-frames', 'wall-frames', 'teacher-walk', 'insight', 'video'].includes(name) && !findChromium()) process.exit(1);
+  if (['page-weight', 'places', 'dial-frames', 'wall-frames', 'teacher-walk', 'insight', 'video'].includes(name) && !findChromium())
+    process.exit(1);
   must(name, process.execPath, [`${OUT}/${name}.mjs`]);
 }

@@ -61,7 +61,7 @@ const MOST_NAMES = 5;
       line-height: 36px;
     }
     header p {
-      flex: 1;
+      flex: 1 1 12rem;
       color: var(--soft);
     }
     ul {

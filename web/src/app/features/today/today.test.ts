@@ -1,7 +1,7 @@
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { dayOf, daysOn, gearedPose, NEW_PLAN, putOn, secondOfDay, type ClassPlan } from '@zeitpunkt/core';
 import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
-import type { FakeServer } from '../../testing/fake-server';
+import { Refusal, type FakeServer } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { BeginCards } from './begin-cards';
 import { LessonTimes } from './lesson-times';
@@ -135,6 +135,17 @@ test('a clock that leapt is told with both days, and a teacher says that it is r
   await press('Yes, this is the day');
   await until(() => find.queryByRole('alert') === null);
   expect(server.sent('POST /api/clock/confirm')).toHaveLength(1);
+});
+
+test('what could not be fetched is not shown as if there were nothing; it can be asked for again', async () => {
+  server = courseServer({ plan: NEXT });
+  server.on('GET /api/lessons', new Refusal('STORE_BUSY', 'Another program holds the database just now.', 503));
+  const { find, page, press } = await openPlace(Today);
+  expect(find.getByRole('alert').textContent).toContain('Another program holds the database just now.');
+  expect(page.querySelector('zp-next-lesson')).toBeNull();
+  server.on('GET /api/lessons', [LESSON]);
+  await press('Try again');
+  await until(() => page.querySelector('zp-next-lesson') !== null);
 });
 
 describe('daily cards', () => {

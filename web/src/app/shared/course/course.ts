@@ -75,11 +75,14 @@ export class Course {
     return (last && this.rungById().get(last.lessonId)) ?? this.given().at(-1)?.rung ?? null;
   });
 
+  /** Asked again, the classes do not make everything else be fetched again. */
+  private readonly knowsClasses = computed(() => this.current.classes() !== null);
+
   constructor() {
     void this.shelf.load();
     effect(() => {
       const classId = this.current.id();
-      if (this.shelf.loading() || this.current.classes() === null) return;
+      if (this.shelf.loading() || !this.knowsClasses()) return;
       untracked(() => void this.lookAt(classId));
     });
   }
@@ -104,6 +107,8 @@ export class Course {
 
   private async lookAt(classId: string | null): Promise<void> {
     if (classId !== null) await this.plans.load(classId);
+    // What did not come is not shown as if there were nothing.
+    if (this.problem() !== null) return;
     this.isThere.set(true);
     if (classId !== null) await this.standings.load(classId);
   }

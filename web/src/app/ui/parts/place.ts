@@ -30,7 +30,7 @@ import { type HelpOfPlace, PlaceHelp } from './place-help';
       display: block;
     }
     main {
-      max-width: 1440px;
+      max-width: 1720px;
       min-height: 100dvh;
       padding: 0 32px 32px;
 
