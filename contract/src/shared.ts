@@ -56,5 +56,7 @@ export const Problem = Exact({
   status: Type.Integer(),
   code: Type.String(),
   detail: Type.String(),
+  /** What the sentence speaks of, for whoever words it anew. */
+  params: Type.Optional(Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()]))),
 });
 export type Problem = Data<typeof Problem>;

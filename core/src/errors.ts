@@ -82,12 +82,16 @@ export const ERROR_CODES = {
 
 export type ErrorCode = keyof typeof ERROR_CODES;
 
+/** What a sentence about an error speaks of, by name: whoever words it in another language needs it apart. */
+export type ErrorParams = Readonly<Record<string, string | number>>;
+
 /** An error with a code from {@link ERROR_CODES} and one plain sentence that says what was expected and what came. */
 export class CoreError extends Error {
   override readonly name = 'CoreError';
   constructor(
     readonly code: ErrorCode,
     message: string,
+    readonly params: ErrorParams = {},
   ) {
     super(message);
   }

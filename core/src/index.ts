@@ -1,6 +1,6 @@
 // What most places use. What only some use (paper, packages, insight, voice, rehearsal) comes by its file: whatever stands here is in
 // the first view of the page.
-export { CoreError, ERROR_CODES, type ErrorCode } from './errors.js';
+export { CoreError, ERROR_CODES, type ErrorCode, type ErrorParams } from './errors.js';
 export {
   hour12,
   hour24,

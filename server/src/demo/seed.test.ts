@@ -30,6 +30,9 @@ test('the demo teacher finds six lessons ready on six rungs, one with something 
   );
   expect(checked.map((findings) => findings > 0)).toEqual([false, false, false, false, false, true]);
   const [{ id: classId }] = await get('/api/classes');
+  const { pupils } = await get(`/api/classes/${classId}`);
+  const without = pupils.filter(({ cardAtMs }: { cardAtMs: number | null }) => cardAtMs === null);
+  expect(without.map(({ name }: { name: string }) => name)).toEqual(['Runa', 'Yusra']);
   const { plan } = await get(`/api/classes/${classId}/plan`);
   const dates = plannedLessons(plan).map(({ date }) => date);
   expect(dates).toHaveLength(4);

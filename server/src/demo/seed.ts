@@ -3,10 +3,11 @@ import type { Store } from '../db/connection.js';
 import { stored } from '../db/stored.js';
 import { hashPassword } from '../features/auth/passwords.js';
 import { authQueries } from '../features/auth/queries.js';
-import { insertClass } from '../features/classes/queries.js';
+import { insertClass, putCard } from '../features/classes/queries.js';
 import { insertLesson, setArchived } from '../features/lessons/queries.js';
 import { installStarterLessons } from '../features/lessons/starter.js';
 import { savePlan } from '../features/plans/queries.js';
+import { newCardToken, tokenHash } from '../http/tokens.js';
 import { giveHalfDone } from './own-pace.js';
 import { DEMO_LESSONS, demoPlan } from './plan.js';
 import { recordDemo } from './recording.js';
@@ -24,6 +25,10 @@ export const TERNS = [
   'Quill', 'Runa', 'Sami', 'Tove', 'Ulla', 'Viggo', 'Wren', 'Yusra', 'Zeb', 'Bo',
 ] as const; // prettier-ignore
 
+/** Who has lost the card, and whose card is new. */
+const WITHOUT_CARD: readonly string[] = ['Runa', 'Yusra'];
+const NEW_CARD = 'Inka';
+
 /**
  * Fills an empty database with the demo teacher and class, six lessons ready to teach, eleven lessons taught over five weeks,
  * and one recorded with a generated sound and given out to be done at own pace; leaves any other database as it is.
@@ -38,6 +43,11 @@ export async function seedDemo(store: Store, nowMs: number): Promise<void> {
     const teacher = { signInName: DEMO_SIGN_IN.signInName, name: 'Ms Odalys Fenn', passwordHash, createdAtMs, mayInvite: true };
     const id = queries.insertTeacher(teacher);
     const terns = insertClass(store.db, { teacherId: id, name: 'Terns', pupilNames: TERNS, createdAtMs });
+    for (const { id: pupilId, name } of terns.pupils) {
+      if (WITHOUT_CARD.includes(name)) continue;
+      // Nobody has the cards of a made-up class: what they would hold is forgotten at once.
+      putCard(store.db, { pupilId, tokenHash: tokenHash(newCardToken()), madeAtMs: name === NEW_CARD ? nowMs : createdAtMs });
+    }
     const starters = installStarterLessons(store.db, id);
     const more = DEMO_LESSONS.map((file, index) =>
       insertLesson(store.db, { teacherId: id, file: stored.lesson(file), place: starters.length + index }),

@@ -1,5 +1,5 @@
 import { STATUS_CODES } from 'node:http';
-import { CoreError, ERROR_CODES, type ErrorCode } from '@zeitpunkt/core';
+import { CoreError, ERROR_CODES, type ErrorCode, type ErrorParams } from '@zeitpunkt/core';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import type { Socket } from 'node:net';
 import { problemOfStore } from '../db/when-free.js';
@@ -85,12 +85,21 @@ export const STATUS_OF: Record<ErrorCode, number> = {
 };
 
 /** Sends a problem as RFC 9457 JSON. */
-function sendProblem(reply: FastifyReply, code: ErrorCode, detail: string): FastifyReply {
+function sendProblem(reply: FastifyReply, code: ErrorCode, detail: string, params: ErrorParams = {}): FastifyReply {
   const status = STATUS_OF[code];
   return reply
     .code(status)
     .type('application/problem+json')
-    .send(JSON.stringify({ type: `urn:zeitpunkt:problem:${code}`, title: ERROR_CODES[code], status, code, detail }));
+    .send(
+      JSON.stringify({
+        type: `urn:zeitpunkt:problem:${code}`,
+        title: ERROR_CODES[code],
+        status,
+        code,
+        detail,
+        ...(Object.keys(params).length > 0 && { params }),
+      }),
+    );
 }
 
 /** Answers what goes wrong before a route is found: a malformed address. */
@@ -123,7 +132,7 @@ export function installProblems(app: FastifyInstance): void {
     const { code, detail } = problemOf(error, request.routeOptions.bodyLimit);
     if (STATUS_OF[code] >= 500) app.log.error({ err: failure }, 'request failed');
     if (code === 'STORE_BUSY') void reply.header('retry-after', '1');
-    return sendProblem(reply, code, detail);
+    return sendProblem(reply, code, detail, error instanceof CoreError ? error.params : {});
   });
 }
 

@@ -3,6 +3,8 @@ import { bootstrapApplication } from '@angular/platform-browser';
 import { provideRouter, RouterOutlet, withComponentInputBinding } from '@angular/router';
 import { provideStore } from '@ngrx/store';
 import { showAppearance } from './shared/appearance';
+import { wordProblems } from './shared/api';
+import { inWords } from './shared/words/problems';
 import { teacherRoutes } from './teacher.routes';
 import { provideIcons } from './ui/icons/provide-icons';
 
@@ -13,6 +15,7 @@ class TeacherApp {}
 /** Starts the teacher's side. */
 export async function start(): Promise<void> {
   showAppearance();
+  wordProblems(inWords);
   await bootstrapApplication(TeacherApp, {
     providers: [
       provideBrowserGlobalErrorListeners(),

@@ -123,7 +123,7 @@ export function mustBeFree(db: Db, classId: string, name: string, exceptId: stri
 }
 
 export const nameTaken = (name: string) =>
-  new CoreError('NAME_TAKEN', `${name} is in this class already. Two pupils of one name could not tell their names apart.`);
+  new CoreError('NAME_TAKEN', `${name} is in this class already. Two pupils of one name could not tell their names apart.`, { name });
 
 /** Adds pupils at the end of a class. */
 export function insertPupils(

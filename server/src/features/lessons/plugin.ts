@@ -111,7 +111,8 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work,
       // Sent again after its answer was lost: it is there already.
       if (row.revision === revision + 1 && sameJson(stored.lesson(row.draft, row.title), lesson)) return { revision: row.revision };
       if (row.revision !== revision) {
-        throw new CoreError('LESSON_CHANGED', `“${row.title}” was changed meanwhile, from another window. Nothing was overwritten.`);
+        const { title } = row;
+        throw new CoreError('LESSON_CHANGED', `“${title}” was changed meanwhile, from another window. Nothing was overwritten.`, { title });
       }
       saveDraft(db, row.id, revision + 1, stored.lesson(lesson, row.title));
       return { revision: revision + 1 };

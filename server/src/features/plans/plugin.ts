@@ -43,7 +43,10 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, work, req
     // Sent again after its answer was lost: it is there already.
     if (known.revision === revision + 1 && sameJson(known.plan, plan)) return { revision: known.revision };
     if (known.revision !== revision) {
-      throw new CoreError('PLAN_CHANGED', `The plan of ${owned.name} was changed meanwhile, from another window. Nothing was overwritten.`);
+      const { name } = owned;
+      throw new CoreError('PLAN_CHANGED', `The plan of ${name} was changed meanwhile, from another window. Nothing was overwritten.`, {
+        name,
+      });
     }
     savePlan(db, owned.id, revision + 1, plan);
     return { revision: revision + 1 };

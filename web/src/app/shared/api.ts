@@ -7,6 +7,8 @@ export class ApiProblem extends Error {
     message: string,
     /** Status of the reply; 0 where none came. */
     readonly status = 0,
+    /** What the sentence speaks of. */
+    readonly params: Readonly<Record<string, string | number>> = {},
   ) {
     super(message);
   }
@@ -62,7 +64,7 @@ export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSign
 async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
     const problem = (await reply.json()) as Problem;
-    return new ApiProblem(problem.code, problem.detail, reply.status);
+    return new ApiProblem(problem.code, problem.detail, reply.status, problem.params);
   }
   // Something between us and the server answered: a proxy while the server restarts, or one that does not let this through.
   const passes = reply.status >= 500 || reply.status === 429 || reply.status === 408;
@@ -71,7 +73,17 @@ async function problemOf(reply: Response): Promise<ApiProblem> {
     : new ApiProblem('NOT_LET_THROUGH', `Something on the way to the server refused this (status ${reply.status}).`, reply.status);
 }
 
+/** Words problems anew by their code and what they speak of; null for those that have no words of their own. */
+type Wording = (problem: ApiProblem | null) => string | null;
+let inOwnWords: Wording = () => null;
+
+/** From now on problems are worded so: the teacher's side takes them from its catalogue, the desk shows what the server says. */
+export function wordProblems(wording: Wording): void {
+  inOwnWords = wording;
+}
+
 /** The sentence of an error for the screen. */
 export function sentenceOf(error: unknown): string {
-  return error instanceof ApiProblem ? error.message : 'Something went wrong on this page. Please load it again.';
+  if (error instanceof ApiProblem) return inOwnWords(error) ?? error.message;
+  return inOwnWords(null) ?? 'Something went wrong on this page. Please load it again.';
 }
