@@ -36,7 +36,9 @@ test('there is a list for each thing that can be added, with as many files as it
     'A dial layer': 6,
     'A word pack': 6,
     'A paper': 5,
-    'A place': 5,
+    'A place': 7,
+    'An icon': 3,
+    'A part that several places use': 3,
     'Something stored': 6,
   });
 });

@@ -6,7 +6,6 @@ import { showAppearance } from './shared/appearance';
 import { wordProblems } from './shared/api';
 import { inWords } from './shared/words/problems';
 import { teacherRoutes } from './teacher.routes';
-import { provideIcons } from './ui/icons/provide-icons';
 
 /** The frame that holds whatever place of the teacher the address names. */
 @Component({ selector: 'app-root', imports: [RouterOutlet], template: '<router-outlet />' })
@@ -22,7 +21,6 @@ export async function start(): Promise<void> {
       provideZonelessChangeDetection(),
       provideRouter(teacherRoutes, withComponentInputBinding()),
       provideStore({}),
-      provideIcons(),
     ],
   });
 }

@@ -222,6 +222,11 @@ test('the teacher writes one line to a pupil or to all, and takes it away', asyn
   expect((await desk(bashir)).own!.lines).toEqual(['Finish by Friday.']);
   await teacher.send('POST', at('/line'), { pupilId: null, line: '' });
   expect((await desk(bashir)).own!.lines).toEqual([]);
+  expect(codeOf(await teacher.send('POST', at('/line'), { pupilId: randomUUID(), line: 'Nobody.' }))).toBe('PUPIL_UNKNOWN');
+  // What was written is there when the server is started again.
+  await school.stop();
+  await school.start();
+  expect((await desk(anouk)).own!.lines).toEqual(['Look at the short hand.']);
 });
 
 test('given to some it is open to them alone; given to all, whoever comes into the class has it too', async () => {

@@ -78,6 +78,8 @@ export async function openPlace(place: Type<unknown>, inputs: Record<string, unk
   const { CurrentClass } = await import('../shared/current-class');
   await TestBed.inject(CurrentClass).load();
   await until(() => screen.page.querySelector('zp-loading') === null);
+  // A place is drawn within some frames.
+  for (let frame = 0; frame < 6; frame++) await new Promise(requestAnimationFrame);
   await screen.settled();
   return { ...screen, navigate };
 }

@@ -1,11 +1,10 @@
 import type { Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { fireEvent, within } from '@testing-library/dom';
-import { provideIcons } from '../ui/icons/provide-icons';
 
 /** A component on a page of its own, used as a person uses it: by what is seen and heard. */
 export async function render(component: Type<unknown>, inputs: Record<string, unknown> = {}, providers: unknown[] = []) {
-  TestBed.configureTestingModule({ providers: [provideIcons(), ...(providers as never[])] });
+  TestBed.configureTestingModule({ providers: providers as never[] });
   const fixture = TestBed.createComponent(component);
   const page = fixture.nativeElement as HTMLElement;
   document.body.append(page); // a label, a focus and a role count only within the document

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import type { ClassPupil, ClassStanding } from '@zeitpunkt/contract';
 import { DeskAddress } from '../../shared/desk-address';
@@ -13,7 +13,7 @@ const STATES: readonly CardState[] = ['has', 'unused', 'none'];
 /** Whether everybody can come in: every pupil a block, how many by what, who has no card, and the press that makes theirs. */
 @Component({
   selector: 'zp-can-come-in',
-  imports: [MatButton, MatIcon, RouterLink],
+  imports: [MatButton, Icon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ words().side.heading }}</h2>

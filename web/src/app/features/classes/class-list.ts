@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import type { ClassPupil, ClassStanding } from '@zeitpunkt/contract';
 import { ask } from '../../shared/api';
+import { inSlices } from '../../shared/in-slices';
 import { dayAndMonth } from '../../shared/words/days';
 import { dayOf } from '@zeitpunkt/core';
 import { AskFirst } from '../../ui/parts/ask-dialog';
@@ -21,6 +22,8 @@ import { CLASS_WORDS } from './words';
 
 /** From so many pupils on rows are low, so that a full class is seen at once. */
 const FULL = 26;
+/** Pupils that a frame draws. */
+const DRAWN_AT_ONCE = 8;
 
 /** A class: who is in it and can come in, lists in and out, cards, and what is kept of it and for how long. */
 @Component({
@@ -32,7 +35,7 @@ const FULL = 26;
     Loading,
     MatButton,
     MatFormField,
-    MatIcon,
+    Icon,
     MatIconButton,
     MatInput,
     MatLabel,
@@ -65,11 +68,13 @@ export class ClassListPlace {
     return detail ? this.words().about(detail.name, this.store.present().length) : null;
   });
   protected readonly isFull = computed(() => this.store.present().length > FULL);
+  private readonly drawn = inSlices(() => this.store.present().length, DRAWN_AT_ONCE);
   /** Two columns of equal height, read down. */
   protected readonly halves = computed((): readonly (readonly ClassPupil[])[] => {
     const all = this.store.present();
     const half = Math.ceil(all.length / 2);
-    return this.isEditing() || all.length < 8 ? [all] : [all.slice(0, half), all.slice(half)];
+    const drawn = this.drawn();
+    return this.isEditing() || all.length < 8 ? [all] : [all.slice(0, Math.min(half, drawn)), all.slice(half, Math.max(half, drawn))];
   });
 
   constructor() {

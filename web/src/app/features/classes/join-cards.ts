@@ -11,7 +11,7 @@ import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { CLASS_WORDS } from './words';
 import { QrCode } from '../../ui/qr-code';
@@ -26,7 +26,7 @@ import { ClassStore } from './class-store';
     MatButton,
     MatCheckbox,
     MatFormField,
-    MatIcon,
+    Icon,
     MatLabel,
     MatOption,
     MatSelect,

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatFormField } from '@angular/material/form-field';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTableModule } from '@angular/material/table';
@@ -25,7 +25,7 @@ import { CLASS_WORDS } from './words';
   selector: 'zp-pupil-table',
   imports: [
     MatFormField,
-    MatIcon,
+    Icon,
     MatIconButton,
     MatInput,
     MatMenu,

@@ -1,10 +1,9 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, Injector, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogActions, MatDialogContent, MatDialogRef, MatDialogTitle } from '@angular/material/dialog';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { MatStep, MatStepper } from '@angular/material/stepper';
 import type { RosterColumns, RosterEntry } from '@zeitpunkt/core';
 import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
 import { planRoster } from '@zeitpunkt/core/roster/roster';
@@ -37,8 +36,6 @@ const LARGE_CLASS = 60;
     MatLabel,
     MatOption,
     MatSelect,
-    MatStep,
-    MatStepper,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './roster-import.html',
@@ -48,10 +45,8 @@ export class RosterImport {
   protected readonly store = inject<InstanceType<typeof ClassStore>>(MAT_DIALOG_DATA);
   protected readonly dialog = inject(MatDialogRef);
   private readonly router = inject(Router);
-  private readonly injector = inject(Injector);
   private readonly all = CLASS_WORDS;
   protected readonly words = computed(() => this.all().roster);
-  private readonly stepper = viewChild.required(MatStepper);
   protected readonly came = new FileLook<RosterFile>(MOST_BYTES);
   protected readonly file = this.came.found;
   protected readonly hasHeader = signal(false);
@@ -88,8 +83,6 @@ export class RosterImport {
     const { hasHeader, columns } = guessColumns(read.rows);
     this.hasHeader.set(hasHeader);
     this.columns.set(columns);
-    // The first step counts as done once what was found is shown.
-    afterNextRender(() => this.stepper().next(), { injector: this.injector });
   }
 
   protected set(what: 'name' | 'secondName' | 'reference', column: number | null): void {

@@ -144,7 +144,7 @@ export const CLASS_WORDS = catalogue({
     roster: {
       heading: 'Take in a list',
       about: 'A CSV file, as spreadsheets and school programs save it. Nothing changes before you say so.',
-      steps: { file: 'The file', look: 'What is in it' },
+      steps: { file: 'Step 1 of 2: the file', look: 'Step 2 of 2: what is in it' },
       file: 'List of pupils',
       hasHead: 'The first row heads the columns',
       noHead: 'no head',

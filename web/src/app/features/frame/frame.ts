@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DOCUMENT, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
@@ -31,7 +31,7 @@ interface PlaceOnRail {
 /** What stands around all places: the class at hand, the way to each place, and the person who teaches. */
 @Component({
   selector: 'zp-frame',
-  imports: [MatIcon, MatMenu, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [Icon, MatMenu, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './frame.html',
   styleUrl: './frame.scss',

@@ -12,7 +12,7 @@ import {
   signal,
 } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
 import { longDay, shortWeekday } from '../../shared/words/days';
 import { LADDER_WORDS } from './words';
@@ -31,7 +31,7 @@ const WEEKS = 3;
 /** Three weeks of a class: what was given, what is planned, the daily cards, days off. One day is chosen. */
 @Component({
   selector: 'zp-calendar-strip',
-  imports: [CdkDrag, CdkDropList, CdkDropListGroup, MatIcon, MatIconButton],
+  imports: [CdkDrag, CdkDropList, CdkDropListGroup, Icon, MatIconButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button mat-icon-button type="button" [attr.aria-label]="words().earlier" (click)="turn(-1)">

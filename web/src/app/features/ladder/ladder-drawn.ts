@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output } from '@angular/core';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
@@ -33,7 +33,7 @@ interface Dot {
 /** The ladder itself, from the ground up: each rung with its dial, every pupil as a tick, and its lessons on one axis of weeks. */
 @Component({
   selector: 'zp-ladder-drawn',
-  imports: [MatIcon, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, SmallDial, Ticks],
+  imports: [Icon, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, SmallDial, Ticks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ladder-drawn.html',
   styleUrl: './ladder-drawn.scss',

@@ -1,12 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
 import { dayOf, putOn, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
 import { Course, COURSE } from '../../shared/course/course';
+import { inSlices } from '../../shared/in-slices';
 import { useShortcuts } from '../../shared/shortcuts';
 import { Notice } from '../../ui/parts/notice';
 import { Place } from '../../ui/parts/place';
@@ -29,7 +30,7 @@ import { LADDER_WORDS } from './words';
     LadderDrawn,
     Loading,
     MatButton,
-    MatIcon,
+    Icon,
     MatIconButton,
     MatMenu,
     MatMenuItem,
@@ -77,6 +78,9 @@ export class Ladder {
     });
     return [...given, ...planned];
   });
+
+  /** The ladder is drawn first, its side with the next frame. */
+  protected readonly drawn = inSlices(() => 2, 1);
 
   constructor() {
     const go = (by: number) => void this.choose(RUNG_IDS[RUNG_IDS.indexOf(this.rungNow()) + by] ?? this.rungNow());

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatCheckbox } from '@angular/material/checkbox';
 import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle } from '@angular/material/expansion';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import type { DaysFound } from '@zeitpunkt/contract';
 import { toggleDayOff, weekdayOf, type IsoDate } from '@zeitpunkt/core';
 import { FileLook } from '../../shared/file-look';
@@ -29,7 +29,7 @@ const MOST_BYTES = 4 * 2 ** 20;
     MatExpansionPanel,
     MatExpansionPanelHeader,
     MatExpansionPanelTitle,
-    MatIcon,
+    Icon,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle, MatDatepickerToggleIcon } from '@angular/material/datepicker';
 import { MatError, MatFormField, MatLabel, MatSuffix } from '@angular/material/form-field';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
@@ -49,7 +49,7 @@ const MOST_WRONG = 3;
     MatDatepickerToggleIcon,
     MatError,
     MatFormField,
-    MatIcon,
+    Icon,
     MatInput,
     MatLabel,
     MatOption,

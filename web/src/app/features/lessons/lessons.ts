@@ -12,7 +12,7 @@ import {
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatOption, MatSelect } from '@angular/material/select';
@@ -22,6 +22,7 @@ import { putOn, RUNGS, takeOutOfPlan } from '@zeitpunkt/core';
 import { Course, COURSE } from '../../shared/course/course';
 import { download, fileName } from '../../shared/download';
 import { dayChoices } from '../../shared/plan/day-choices';
+import { inSlices } from '../../shared/in-slices';
 import { useShortcuts } from '../../shared/shortcuts';
 import { clockTime, dayAndMonth, dialTime, longDay, shortDay } from '../../shared/words/days';
 import type { IconName } from '../../ui/icons/icons';
@@ -48,6 +49,8 @@ import { LESSONS_WORDS } from './words';
 /** So many lessons of a group are shown before the rest is asked for; those to come all are. */
 const SHOWN: Partial<Record<GroupId, number>> = { drafts: 12, taught: 6, away: 6 };
 const STRIP = 5;
+/** Lines that a frame draws. */
+const DRAWN_AT_ONCE = 4;
 
 /** All lessons: those to come, drafts, and what was taught; found by name, rung or time. */
 @Component({
@@ -59,7 +62,7 @@ const STRIP = 5;
     MatButtonToggle,
     MatButtonToggleGroup,
     MatFormField,
-    MatIcon,
+    Icon,
     MatIconButton,
     MatInput,
     MatLabel,
@@ -131,15 +134,25 @@ export class Lessons {
     }));
   });
   private readonly showsAll = signal<ReadonlySet<GroupId>>(new Set());
-  protected readonly shown = computed(() => {
+  /** By group: all of its lines, and how many of them are wanted before the rest is asked for. */
+  private readonly grouped = computed(() => {
     const [filter, order, isSearched] = [this.filter(), this.orderNow(), this.wanted() !== ''];
     const rows = this.meant().filter((row) => filter === 'all' || row.filter === filter);
+    return GROUPS.map((group) => {
+      const all = inOrder(rows, group, order);
+      const most = SHOWN[group] ?? all.length;
+      const isCut = !isSearched && !this.showsAll().has(group) && all.length > most + 1;
+      return { group, all, wanted: isCut ? most : all.length };
+    });
+  });
+  private readonly drawn = inSlices(() => this.grouped().reduce((sum, { wanted }) => sum + wanted, 0), DRAWN_AT_ONCE);
+  protected readonly shown = computed(() => {
+    let left = this.drawn();
     return new Map(
-      GROUPS.map((group) => {
-        const all = inOrder(rows, group, order);
-        const most = SHOWN[group] ?? all.length;
-        const isCut = !isSearched && !this.showsAll().has(group) && all.length > most + 1;
-        return [group, { rows: isCut ? all.slice(0, most) : all, all }] as const;
+      this.grouped().map(({ group, all, wanted }) => {
+        const rows = all.slice(0, Math.min(wanted, Math.max(0, left)));
+        left -= rows.length;
+        return [group, { rows, all, wanted }] as const;
       }),
     );
   });
@@ -217,10 +230,10 @@ export class Lessons {
 
   /** What is said of those of a group that are not shown; null where all are. */
   protected later(group: GroupId): string | null {
-    const { rows, all } = this.shown().get(group)!;
-    if (rows.length === all.length) return null;
+    const { all, wanted } = this.shown().get(group)!;
+    if (wanted === all.length) return null;
     const oldest = group === 'taught' && this.orderNow() === 'newest' ? (all.at(-1)?.date ?? null) : null;
-    return this.words().later(all.length - rows.length, oldest && dayAndMonth(oldest));
+    return this.words().later(all.length - wanted, oldest && dayAndMonth(oldest));
   }
 
   protected showAll(group: GroupId): void {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { Router, RouterLink } from '@angular/router';
 import { secondOfDay } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
@@ -10,7 +10,7 @@ import { TODAY_WORDS } from './words';
 /** A school at its beginning: pupils, cards, the first lesson; one press each, and what can be looked at before. */
 @Component({
   selector: 'zp-first-steps',
-  imports: [MatButton, MatIcon, RouterLink, SmallDial],
+  imports: [MatButton, Icon, RouterLink, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './first-steps.html',
   styleUrl: './first-steps.scss',

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, output, signal } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { daysOn, MATERIALS, RUNGS } from '@zeitpunkt/core';
@@ -16,7 +16,7 @@ const HOUR_SEC = 3600;
 /** The next lesson: how long until it begins, on a dial; its times; what to have at hand; and the press that opens its room. */
 @Component({
   selector: 'zp-next-lesson',
-  imports: [MatButton, MatIcon, MatIconButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink, SmallDial],
+  imports: [MatButton, Icon, MatIconButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './next-lesson.html',
   styleUrl: './next-lesson.scss',

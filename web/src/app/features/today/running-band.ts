@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import type { OwnPaceDetail, SessionSummary } from '@zeitpunkt/contract';
 import { ask } from '../../shared/api';
@@ -11,7 +11,7 @@ import { TODAY_WORDS } from './words';
 /** A lesson that runs now: live, with simulated pupils, or at own pace, then with how far everybody is. */
 @Component({
   selector: 'zp-running-band',
-  imports: [MatButton, MatIcon, RouterLink],
+  imports: [MatButton, Icon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-icon [svgIcon]="isOwn() ? 'hourglass-empty' : 'co-present'" />

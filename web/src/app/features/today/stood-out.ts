@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import { dayOf, misconceptionOf } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
@@ -13,7 +13,7 @@ const MOST_NAMES = 5;
 /** What the last lesson showed: each idea as a pair of dials, in a few words, with the names of those whose answers it explains. */
 @Component({
   selector: 'zp-stood-out',
-  imports: [IdeaPair, MatButton, MatIcon, RouterLink],
+  imports: [IdeaPair, MatButton, Icon, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (stoodOut(); as found) {

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import { daysOn, RUNGS, schoolDaysFrom, putOn } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
@@ -18,7 +18,7 @@ const SHORT_LESSON_MIN = 15;
 /** One thing to do after what is planned, with its reason: the rung, where the class stands on it, and the press that drafts it. */
 @Component({
   selector: 'zp-suggestion',
-  imports: [MatButton, MatIcon, RouterLink, SmallDial, Ticks],
+  imports: [MatButton, Icon, RouterLink, SmallDial, Ticks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ words().suggestion.heading }}</h2>

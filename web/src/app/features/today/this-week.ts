@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import { dayOf, daysOn, mondayOf, weekdayOf, type IsoDate } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
@@ -25,7 +25,7 @@ interface DayOfWeek {
 /** The school days of this week, or of the next one at the weekend: what was given, what comes, what is free. */
 @Component({
   selector: 'zp-this-week',
-  imports: [MatIcon, MatIconButton, RouterLink, SmallDial],
+  imports: [Icon, MatIconButton, RouterLink, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ isNext() ? words().week.next : words().week.heading }}</h2>

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { Router, RouterLink } from '@angular/router';
 import { Course, COURSE } from '../../shared/course/course';
+import { inSlices } from '../../shared/in-slices';
 import { longDay } from '../../shared/words/days';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
@@ -25,7 +26,7 @@ import { TODAY_WORDS } from './words';
     FirstSteps,
     Loading,
     MatButton,
-    MatIcon,
+    Icon,
     NextLesson,
     Place,
     RouterLink,
@@ -45,7 +46,9 @@ export class Today {
   private readonly router = inject(Router);
   protected readonly words = TODAY_WORDS;
   protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
-  /** A school at its beginning: nobody is in the class, or nothing was taught and nothing is planned. */
+  /** What is looked at first is drawn first, the rest with the next frames. */
+  protected readonly drawn = inSlices(() => 3, 1);
+  /** A school at its beginning: nobody is in the class and nothing was taught. */
   protected readonly isFirst = computed(() => (this.course.current.now()?.pupilCount ?? 0) === 0 && this.course.taught().length === 0);
   protected readonly heading = computed(() =>
     this.course.isThere() && this.isFirst() ? this.words().first.heading : longDay(this.course.today),

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { cardOn, cardsDue, cardTime, daysOn } from '@zeitpunkt/core';
@@ -17,7 +17,7 @@ const DAYS_BACK = 14;
 /** Today's card with the two before it, so that the pattern can be guessed; the press that shows it, and what was missed. */
 @Component({
   selector: 'zp-todays-card',
-  imports: [MatButton, MatIcon, MatIconButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink, SmallDial],
+  imports: [MatButton, Icon, MatIconButton, MatMenu, MatMenuItem, MatMenuTrigger, RouterLink, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>

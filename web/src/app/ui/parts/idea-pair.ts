@@ -1,12 +1,12 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../icons/icon';
 import type { Pose } from '@zeitpunkt/core';
 import { SmallDial } from './small-dial';
 
 /** A wrong idea as two dials: what was asked, and what was answered. The words beside it say the same. */
 @Component({
   selector: 'zp-pair',
-  imports: [MatIcon, SmallDial],
+  imports: [Icon, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-dial [hands]="asked()" [size]="size()" />

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, inject, input } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialog, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../icons/icon';
 import { MatTooltip } from '@angular/material/tooltip';
 import { useShortcuts } from '../../shared/shortcuts';
 import { PARTS_WORDS } from './words';
@@ -55,7 +55,7 @@ class HelpDialog {
 /** The press and the key `?` that open the help of a place. */
 @Component({
   selector: 'zp-place-help',
-  imports: [MatIcon, MatIconButton, MatTooltip],
+  imports: [Icon, MatIconButton, MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <button mat-icon-button type="button" matTooltip="F1, ?" [attr.aria-label]="words().help" (click)="open()">

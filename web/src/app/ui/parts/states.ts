@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatIcon } from '@angular/material/icon';
+import { Icon } from '../icons/icon';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import type { IconName } from '../icons/icons';
 import { PARTS_WORDS } from './words';
@@ -32,7 +32,7 @@ export class Loading {
 /** Something did not come: why, and the press that tries again. */
 @Component({
   selector: 'zp-failing',
-  imports: [MatButton, MatIcon],
+  imports: [MatButton, Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-icon svgIcon="error" />
@@ -73,7 +73,7 @@ export class Failing {
 /** Nothing is there yet: a picture, a sentence, and in the content the press that changes it. */
 @Component({
   selector: 'zp-empty',
-  imports: [MatIcon],
+  imports: [Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-icon [svgIcon]="icon()" />
