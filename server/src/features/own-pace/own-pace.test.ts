@@ -223,6 +223,7 @@ test('the teacher writes one line to a pupil or to all, and takes it away', asyn
   await teacher.send('POST', at('/line'), { pupilId: null, line: '' });
   expect((await desk(bashir)).own!.lines).toEqual([]);
   expect(codeOf(await teacher.send('POST', at('/line'), { pupilId: randomUUID(), line: 'Nobody.' }))).toBe('PUPIL_UNKNOWN');
+  expect(codeOf(await teacher.send('POST', at(`/places/${randomUUID()}/free`)))).toBe('PUPIL_UNKNOWN');
   // What was written is there when the server is started again.
   await school.stop();
   await school.start();
