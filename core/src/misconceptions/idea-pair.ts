@@ -1,5 +1,7 @@
 import type { Acts } from '../acts/acts.js';
 import { timeTyped, type TypedTime } from '../acts/typed-time.js';
+import { coherenceOf, STRICTNESS } from '../dial/coherence.js';
+import { nearestTime } from '../dial/nearest-time.js';
 import { gearedPose, turnDeg, type Pose } from '../dial/pose.js';
 import { RUNGS, type RungId } from '../ladder/registry.js';
 import type { Rung } from '../ladder/rung.js';
@@ -7,7 +9,6 @@ import type { LessonSettings } from '../lesson/settings.js';
 import type { Item, Response } from '../question-kinds/registry.js';
 import { isNotSure } from '../question-kinds/not-sure.js';
 import { secondOfDay, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
-import { displayText } from '../time/display.js';
 import { actsOf } from './distorted-acts.js';
 import type { MisconceptionId } from './registry.js';
 
@@ -38,7 +39,7 @@ export function ideaPair(id: MisconceptionId, rungId: RungId, settings: LessonSe
   const [right, acts] = [actsOf([], settings), actsOf([id], settings)];
   const times = timesOn(RUNGS[rungId]);
   for (const at of times) {
-    const pair = readPair(at, right, acts);
+    const pair = readPair(at, acts);
     if (pair) return pair;
   }
   for (const at of times) {
@@ -57,12 +58,9 @@ export function pairOfAnswer(item: Item, response: Response): IdeaPair | null {
   return { act: 'set', at: item.timeSec, asked: gearedPose(toSecondOfDay(item.timeSec)), answered: { hourDeg, minuteDeg }, answeredAt: timeShownBy({ hourDeg, minuteDeg }) }; // prettier-ignore
 }
 
-function readPair(at: SecondOfDay, right: Acts, acts: Acts): IdeaPair | null {
-  const write = (by: Acts) => by.read(gearedPose(at)).flatMap((typed) => by.digits(typed, null));
-  const [key] = write(right);
-  const [typed] = write(acts);
-  if (!typed || !key || displayed(typed) === displayed(key)) return null;
-  return pairOf('read', at, typed);
+function readPair(at: SecondOfDay, acts: Acts): IdeaPair | null {
+  const [typed] = acts.read(gearedPose(at)).flatMap((read) => acts.digits(read, null));
+  return typed ? pairOf('read', at, typed) : null;
 }
 
 function setPair(at: SecondOfDay, right: Acts, acts: Acts): IdeaPair | null {
@@ -81,18 +79,8 @@ function pairOf(act: 'read', at: SecondOfDay, typed: TypedTime): IdeaPair | null
 const isSeen = (one: Pose, other: Pose) =>
   Math.abs(turnDeg(one.hourDeg, other.hourDeg)) >= SEEN_DEG || Math.abs(turnDeg(one.minuteDeg, other.minuteDeg)) >= SEEN_DEG;
 
-/** The whole minute on which both hands agree to three degrees; null where they do not. */
-function timeShownBy(pose: Pose): SecondOfDay | null {
-  const minute = Math.round(pose.minuteDeg / 6) % 60;
-  const hour = Math.round((pose.hourDeg - minute / 2) / 30 + 12) % 12;
-  const at = secondOfDay(hour, minute);
-  return Math.abs(turnDeg(gearedPose(at).hourDeg, pose.hourDeg)) <= 3 ? at : null;
-}
-
-const displayed = (typed: TypedTime): string => {
-  const at = timeTyped(typed);
-  return at === null ? `${typed.hour}:${typed.minute}` : displayText(at);
-};
+/** The time that both hands agree on exactly enough; null where they agree on none. */
+const timeShownBy = (pose: Pose): SecondOfDay | null => (coherenceOf(pose).residualDeg <= STRICTNESS.exact ? nearestTime(pose) : null);
 
 function timesOn(rung: Rung): readonly SecondOfDay[] {
   const tricky = rung.tricky.map(({ hour, minute }) => secondOfDay(hour % 12, minute));

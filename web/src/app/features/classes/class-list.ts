@@ -6,8 +6,8 @@ import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import type { ClassPupil, ClassStanding } from '@zeitpunkt/contract';
-import { ask } from '../../shared/api';
+import type { ClassPupil } from '@zeitpunkt/contract';
+import { StandingStore } from '../../shared/course/standing-store';
 import { inSlices } from '../../shared/in-slices';
 import { dayAndMonth } from '../../shared/words/days';
 import { dayOf } from '@zeitpunkt/core';
@@ -46,7 +46,7 @@ const DRAWN_AT_ONCE = 8;
     PupilTable,
     RouterLink,
   ],
-  providers: [ClassStore],
+  providers: [ClassStore, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './class-list.html',
   styleUrl: './class-list.scss',
@@ -61,7 +61,9 @@ export class ClassListPlace {
   private readonly router = inject(Router);
   protected readonly words = CLASS_WORDS;
   protected readonly isEditing = signal(false);
-  protected readonly standing = signal<ClassStanding | null>(null);
+  /** Where each pupil stands comes after the list; without it the list is there all the same. */
+  protected readonly standings = inject(StandingStore);
+  protected readonly standing = this.standings.standing;
   protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
   protected readonly about = computed(() => {
     const detail = this.store.detail();
@@ -85,14 +87,12 @@ export class ClassListPlace {
   }
 
   protected async load(id: string): Promise<void> {
-    this.standing.set(null);
     if (!(await this.store.load(id))) return;
     const how = this.add();
     if (how) await this.router.navigate([], { queryParams: { add: null }, queryParamsHandling: 'merge', replaceUrl: true });
     if (how === 'list') void this.takeList();
     if (how === 'type') void this.typeNames();
-    // The rung of each pupil is an extra: without it the list is there all the same.
-    this.standing.set(await ask<ClassStanding>('GET', `/api/classes/${id}/standing`).catch(() => null));
+    await this.standings.load(id);
   }
 
   protected async takeList(): Promise<void> {

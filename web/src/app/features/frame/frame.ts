@@ -102,8 +102,9 @@ export class Frame {
   /** The place stays and is about another class; its address says which. */
   protected async choose(id: string): Promise<void> {
     this.current.choose(id);
-    const [before, after] = this.router.url.split(/(?<=^\/classes\/)[^/?#]+/);
-    if (after !== undefined) await this.router.navigateByUrl(`${before}${id}${after}`);
+    const { url } = this.router;
+    const ofClass = /^\/classes\/[^/?#]+/;
+    if (ofClass.test(url)) await this.router.navigateByUrl(url.replace(ofClass, `/classes/${id}`));
     else await this.router.navigate([], { queryParams: { class: id }, queryParamsHandling: 'merge' });
   }
 

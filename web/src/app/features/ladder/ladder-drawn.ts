@@ -47,9 +47,6 @@ export class LadderDrawn {
   protected readonly words = LADDER_WORDS;
   private readonly firstDay = daysOn(mondayOf(this.course.today), -7 * WEEKS_BACK);
   protected readonly todayAt = this.placeOf(this.course.today);
-  protected readonly weeksLabel = computed(() =>
-    this.words().weeks(dayAndMonth(this.firstDay), dayAndMonth(daysOn(this.firstDay, 7 * WEEKS - 1))),
-  );
   /** Every second Monday with its day; today has a word of its own, beside which no other has room. */
   protected readonly weeks = computed(() =>
     Array.from({ length: WEEKS }, (_, week) => {

@@ -4,7 +4,6 @@ import { MatDialog } from '@angular/material/dialog';
 import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import type { LessonSummary } from '@zeitpunkt/contract';
 import { dayOf, putOn, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
 import { Course, COURSE } from '../../shared/course/course';
 import { inSlices } from '../../shared/in-slices';
@@ -105,12 +104,6 @@ export class Ladder {
 
   protected edit(change: PlanEdit): void {
     this.plans.change(change);
-  }
-
-  protected async start(lesson: LessonSummary): Promise<void> {
-    const classId = this.course.current.id();
-    const id = classId && (await this.course.shelf.start(lesson.id, classId));
-    if (id) await this.router.navigate(['/console', id]);
   }
 
   protected async planSeries(): Promise<void> {

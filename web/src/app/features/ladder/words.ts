@@ -28,7 +28,6 @@ export const LADDER_WORDS = catalogue({
     showAsIs: 'Show the plan as it is now',
     legend: { sure: 'sure', nearly: 'nearly', notYet: 'not yet', tooFew: 'too few', given: 'given', planned: 'planned', today: 'today' },
     rungs: 'Rungs, from the ground up',
-    weeks: (from: string, to: string) => `Weeks from ${from} to ${to}`,
     row: (name: string, counts: string, given: number, planned: number) =>
       [name, counts, ...(given ? [`${given} given`] : []), ...(planned ? [`${planned} planned`] : [])].join(', '),
     next: 'next',

@@ -192,7 +192,7 @@ export class Lessons {
     return Math.round((row.lesson?.facts?.plannedSec ?? 0) / 60);
   }
 
-  /** How much of the longest lesson that is drafted it takes, in hundredths. */
+  /** How much of half an hour it takes, in hundredths. */
   protected part(row: LessonRow): number {
     return Math.min(100, (this.minutes(row) / 30) * 100);
   }
@@ -238,12 +238,6 @@ export class Lessons {
 
   protected showAll(group: GroupId): void {
     this.showsAll.update((before) => new Set([...before, group]));
-  }
-
-  protected async open(lesson: LessonSummary): Promise<void> {
-    const classId = this.course.current.id();
-    const id = classId && (await this.course.shelf.start(lesson.id, classId));
-    if (id) await this.router.navigate(['/console', id]);
   }
 
   /** Opens a room that simulated pupils fill at a press. */

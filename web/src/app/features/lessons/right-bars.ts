@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { shareOf } from '../../shared/course/course';
 import { LESSONS_WORDS } from './words';
 
 /** Below such a share of right answers a question stands out. */
@@ -51,10 +52,7 @@ export class RightBars {
   protected readonly words = LESSONS_WORDS;
   protected readonly low = LOW;
   protected readonly shares = computed(() => this.questions().map(({ right, answers }) => (answers === 0 ? null : right / answers)));
-  protected readonly all = computed(() => {
-    const answers = this.questions().reduce((sum, one) => sum + one.answers, 0);
-    return Math.round((100 * this.questions().reduce((sum, one) => sum + one.right, 0)) / Math.max(1, answers));
-  });
+  protected readonly all = computed(() => Math.round(100 * (shareOf(this.questions()) ?? 0)));
   protected readonly heard = computed(() =>
     this.words().rightHeard(
       this.all(),

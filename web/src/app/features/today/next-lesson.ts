@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, output } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { Icon } from '../../ui/icons/icon';
@@ -6,6 +6,7 @@ import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import { daysOn, MATERIALS, RUNGS } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
+import { everySecond } from '../../shared/every-second';
 import { clockTime, dialTime, longDay, weekday } from '../../shared/words/days';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { TODAY_WORDS } from './words';
@@ -28,7 +29,7 @@ export class NextLesson {
   private readonly dialog = inject(MatDialog);
   protected readonly words = TODAY_WORDS;
   protected readonly dialTime = dialTime;
-  private readonly nowMs = signal(Date.now());
+  private readonly nowMs = everySecond();
   /** Seconds since midnight, of this device. */
   protected readonly now = computed(() => {
     const date = new Date(this.nowMs());
@@ -68,11 +69,6 @@ export class NextLesson {
     return [large, at ? next.at(longDay(one.date), at) : longDay(one.date)];
   });
   protected readonly dialAt = computed(() => (this.isToday() ? this.now() : (this.next()?.atSec ?? this.now())));
-
-  constructor() {
-    const timer = setInterval(() => this.nowMs.set(Date.now()), 10_000);
-    inject(DestroyRef).onDestroy(() => clearInterval(timer));
-  }
 
   protected readonly round = Math.round;
 

@@ -54,12 +54,6 @@ export class Today {
     this.course.isThere() && this.isFirst() ? this.words().first.heading : longDay(this.course.today),
   );
 
-  protected async open(lessonId: string): Promise<void> {
-    const classId = this.course.current.id();
-    const id = classId && (await this.course.shelf.start(lessonId, classId));
-    if (id) await this.router.navigate(['/console', id]);
-  }
-
   protected async rehearse(lessonId: string): Promise<void> {
     await this.router.navigate(['/lessons', lessonId, 'rehearse']);
   }

@@ -1,4 +1,5 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
+import { Router } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
 import { dayOf, plannedLessons, seriesLessons, suggestNext, weekdayOf, type GivenLesson, type IsoDate, type RungId } from '@zeitpunkt/core';
 import { CurrentClass } from '../current-class';
@@ -17,6 +18,7 @@ export interface ComingLesson {
 /** What was given to the class at hand, what is planned, and what comes next and why: for all places that ask. */
 @Injectable()
 export class Course {
+  private readonly router = inject(Router);
   readonly current = inject(CurrentClass);
   readonly shelf = inject(LessonShelf);
   readonly plans = inject(PlanStore);
@@ -87,13 +89,22 @@ export class Course {
     });
   }
 
-  /** Why something is missing. */
-  readonly problem = computed(() => this.current.problem() ?? this.shelf.problem() ?? this.plans.problem());
+  /** Why what a place begins with is missing. */
+  private readonly missing = computed(() => this.current.problem() ?? this.shelf.problem() ?? this.plans.problem());
+  /** Why anything is missing. */
+  readonly problem = computed(() => this.missing() ?? this.standings.problem());
 
   /** Fetches everything anew. */
   reload(): void {
     void this.current.load();
     void this.shelf.load();
+  }
+
+  /** Opens a room for a lesson with the class at hand, and goes there; what refuses it is in `problem`. */
+  async teach(lessonId: string): Promise<void> {
+    const classId = this.current.id();
+    const id = classId && (await this.shelf.start(lessonId, classId));
+    if (id) await this.router.navigate(['/console', id]);
   }
 
   titleOf(lessonId: string): string | null {
@@ -108,7 +119,7 @@ export class Course {
   private async lookAt(classId: string | null): Promise<void> {
     if (classId !== null) await this.plans.load(classId);
     // What did not come is not shown as if there were nothing.
-    if (this.problem() !== null) return;
+    if (this.missing() !== null) return;
     this.isThere.set(true);
     if (classId !== null) await this.standings.load(classId);
   }
