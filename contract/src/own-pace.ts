@@ -73,6 +73,15 @@ export const OwnPaceDetail = Exact({
 });
 export type OwnPaceDetail = Data<typeof OwnPaceDetail>;
 
+/** How far everybody is in a lesson at own pace, in no order. */
+export const OwnPaceProgress = Exact({
+  lastDay: IsoDateSchema,
+  /** Steps that a pupil goes through. */
+  steps: Type.Integer({ minimum: 1 }),
+  places: Type.Array(Type.Pick(OwnPlace, ['at', 'done'], { additionalProperties: false })),
+});
+export type OwnPaceProgress = Data<typeof OwnPaceProgress>;
+
 /** Server → a teacher's window on a lesson at own pace. */
 export const OwnPaceMessage = Type.Union([
   Exact({ type: Type.Literal('hello'), build: Type.String() }),

@@ -1,4 +1,4 @@
-import type { CardRead, ClassPupil, DeskView, OwnPaceDetail, OwnPlace } from '@zeitpunkt/contract';
+import type { CardRead, ClassPupil, DeskView, OwnPaceDetail, OwnPaceProgress, OwnPlace } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import { anotherTeacher, reading, respond, School, type Browser } from '../../testing/school.js';
 
@@ -267,9 +267,18 @@ test('a window of the teacher hears where each pupil is and what they answer; ot
   await respond(anouk, reading('7', '30'));
   await until('answer');
   socket.terminate();
+  const { live } = await detail();
+  const progress = (await teacher.send('GET', at('/progress'))).json<OwnPaceProgress>();
+  expect(progress).toEqual({
+    lastDay: live.lastDay,
+    steps: asked.own!.total,
+    places: live.places.map(({ at: place, done }) => ({ at: place, done })),
+  });
+  expect(progress.places.filter((one) => one.at !== null)).toHaveLength(1);
   const other = await anotherTeacher(school, teacher);
   for (const [method, url, body] of [
     ['GET', at(), undefined],
+    ['GET', at('/progress'), undefined],
     ['POST', at('/change'), { byKey: false }],
     ['POST', at('/line'), { pupilId: null, line: 'Hello' }],
     ['POST', at('/end'), undefined],

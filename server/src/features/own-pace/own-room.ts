@@ -13,7 +13,17 @@ import {
 } from '@zeitpunkt/core';
 import { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
 import { takeFor } from '@zeitpunkt/core/voice/takes-of';
-import type { DeskView, MarkedResponse, OwnPaceLive, OwnPlace, Participant, Pupil, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
+import type {
+  DeskView,
+  MarkedResponse,
+  OwnPaceLive,
+  OwnPaceProgress,
+  OwnPlace,
+  Participant,
+  Pupil,
+  ResponseKept,
+  ResponsePost,
+} from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import { Answers } from '../live/answers.js';
 import { deskMessage, deskView, sharedView } from '../live/desk-view.js';
@@ -199,6 +209,11 @@ export class OwnRoom implements OpenRoom {
     const { firstDay, lastDay, byKey, voice, line } = this.given;
     const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
     return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, voice, endedAtMs: null, line, places, responses: this.answers.latest };
+  }
+
+  progress(): OwnPaceProgress {
+    const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
+    return { lastDay: this.given.lastDay, steps: ownSteps(this.lesson).length, places: places.map(({ at, done }) => ({ at, done })) };
   }
 
   /** Takes what was changed about it: its days, its key, its line to all. */

@@ -11,12 +11,13 @@ import {
 } from '@zeitpunkt/core';
 import { newRoom } from '@zeitpunkt/core/live/room';
 import { LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
-import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
+import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { RoomDirectory } from '../live/room-directory.js';
 import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../live/session-record.js';
 import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
 import { ownPaceQueries } from './queries.js';
+import type { ownPace } from './tables.js';
 
 export interface OwnRoomsOptions {
   readonly store: Store;
@@ -104,10 +105,15 @@ export class OwnRooms {
   detail(sessionId: string, teacherId: string): OwnPaceDetail {
     const { frame, given } = this.mustOwn(sessionId, teacherId);
     const { id, lessonId, classId, className, roomKey, endedAtMs } = frame;
-    const room = this.find(sessionId) ?? new OwnRoom(this.mustRead(sessionId), given, this.needs);
+    const room = this.roomOf(sessionId, given);
     const isOpen = endedAtMs === null;
     const live = { ...room.live(), endedAtMs };
     return { id, lessonId, classId, className, roomKey: isOpen && given.byKey ? roomKey : null, lesson: frame.lesson.lesson, live };
+  }
+
+  /** @throws CoreError NOT_FOUND, also for what others gave out */
+  progress(sessionId: string, teacherId: string): OwnPaceProgress {
+    return this.roomOf(sessionId, this.mustOwn(sessionId, teacherId).given).progress();
   }
 
   /**
@@ -208,6 +214,11 @@ export class OwnRooms {
     this.mustOwn(sessionId, teacherId);
     this.find(sessionId)?.free(pupilId);
     return this.detail(sessionId, teacherId);
+  }
+
+  /** The room as it runs, or as it was left. */
+  private roomOf(sessionId: string, given: typeof ownPace.$inferSelect): OwnRoom {
+    return this.find(sessionId) ?? new OwnRoom(this.mustRead(sessionId), given, this.needs);
   }
 
   private mustOwn(sessionId: string, teacherId: string) {

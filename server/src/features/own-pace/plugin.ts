@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core';
-import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceStart } from '@zeitpunkt/contract';
+import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProgress, OwnPaceStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
@@ -52,6 +52,10 @@ export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, clock, 
 
   app.get('/api/own-pace/:id', { schema: { params: Params, response: { 200: OwnPaceDetail } } }, (request) =>
     own.detail(request.params.id, requireTeacher(request).id),
+  );
+
+  app.get('/api/own-pace/:id/progress', { schema: { params: Params, response: { 200: OwnPaceProgress } } }, (request) =>
+    own.progress(request.params.id, requireTeacher(request).id),
   );
 
   app.post('/api/own-pace/:id/change', { schema: { params: Params, body: OwnPaceChange, response: { 200: OwnPaceDetail } } }, (request) =>

@@ -1,5 +1,6 @@
 import { signal } from '@angular/core';
 import { sendFile, sentenceOf } from './api';
+import { FILE_WORDS } from './file-words';
 
 /**
  * A file that the server looks through before anything is taken from it. Whatever goes wrong stands in `problem`, and nothing was
@@ -22,10 +23,10 @@ export class FileLook<Found> {
     this.found.set(null);
     this.file.set(file);
     if (file.size > this.mostBytes) {
-      this.problem.set(`“${file.name}” has ${megabytes(file.size)} MB; such a file may have ${megabytes(this.mostBytes)} MB.`);
+      this.problem.set(FILE_WORDS().tooLarge(file.name, megabytes(file.size), megabytes(this.mostBytes)));
       return null;
     }
-    const found = await this.send(url, 'Looking through the file …');
+    const found = await this.send(url, FILE_WORDS().looking);
     if (found) this.found.set(found);
     return found;
   }

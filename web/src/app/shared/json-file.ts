@@ -1,20 +1,22 @@
+import { FILE_WORDS } from './file-words';
+
 /** The data of a file, or a sentence why there is none. */
 export type JsonRead = { readonly data: unknown } | { readonly problem: string };
 
 /**
  * Reads a file of ours as far as JSON goes; what stands in it is the server's matter.
- * @param what as it is called in a sentence: "a lesson file"
  */
-export async function readJsonFile(file: File, what: string, mostBytes: number): Promise<JsonRead> {
-  const megabytes = (bytes: number) => `${Math.ceil(bytes / 2 ** 20)} MB`;
-  if (file.size > mostBytes)
-    return { problem: `“${file.name}” is ${megabytes(file.size)} large; ${what} has ${megabytes(mostBytes)} at most.` };
+export async function readJsonFile(file: File, kind: keyof ReturnType<typeof FILE_WORDS>['ours'], mostBytes: number): Promise<JsonRead> {
+  const words = FILE_WORDS();
+  const what = words.ours[kind];
+  const megabytes = (bytes: number) => Math.ceil(bytes / 2 ** 20);
+  if (file.size > mostBytes) return { problem: words.large(file.name, megabytes(file.size), what, megabytes(mostBytes)) };
   const text = decoded(await file.arrayBuffer());
-  if (text === null) return { problem: `“${file.name}” is not text in UTF-8, as ${what} is.` };
+  if (text === null) return { problem: words.notText(file.name, what) };
   try {
     return { data: JSON.parse(text) as unknown };
   } catch {
-    return { problem: `“${file.name}” is no JSON, as ${what} is.` };
+    return { problem: words.notJson(file.name, what) };
   }
 }
 

@@ -113,7 +113,7 @@ export const DialsStore = signalStore(
       },
       /** A dial file becomes a dial of its own. */
       async openFile(file: File): Promise<void> {
-        const read = await readJsonFile(file, 'a dial file', LARGEST_FILE);
+        const read = await readJsonFile(file, 'dial', LARGEST_FILE);
         if ('problem' in read) return patchState(store, { problem: read.problem });
         if (!(await mayLeave())) return;
         await tryTo(async () => {

@@ -145,7 +145,7 @@ export class LookNext {
   protected readonly moves = computed(() => {
     const [plan, date] = [this.store.plan(), this.date()];
     if (!plan || !date || this.how() === 'beside') return '';
-    return movesInWords(plan, planOn(plan, 'new', date, dayOf(Date.now())), () => null).replace('“A lesson”', 'The class’s lesson');
+    return movesInWords(plan, planOn(plan, 'new', date, dayOf(Date.now())), () => null);
   });
   protected readonly groups = computed(() => this.store.groups()?.groups ?? []);
   /** Answers that changed abruptly, or equal a neighbour's, with the names. */

@@ -32,7 +32,7 @@ export function masteryMap({ pupils, rungs }: ClassPicture): ChartOf {
           {
             value: [column, row, ORDER.indexOf(word)],
             itemStyle: { color: colours[word], borderColor: inks.faint, borderWidth: 1 },
-            label: { show: true, formatter: MASTERY_WORDS[word].sign, color: text[word] },
+            label: { show: true, formatter: MASTERY_WORDS()[word].sign, color: text[word] },
             pupilId: id,
             name,
             rung,

@@ -1,11 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import {
   moveInSeries,
   plannedLessons,
-  putOn,
   seriesLessons,
   takeOutOfPlan,
   toggleDayOff,
@@ -15,7 +15,7 @@ import {
   dayOf,
 } from '@zeitpunkt/core';
 import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
-import { dayChoices } from '../../shared/plan/day-choices';
+import type { DayChoice } from '../../shared/plan/day-choices';
 import { DayMenu } from '../../shared/plan/day-menu';
 import { movesInWords } from '../../shared/plan/moves-in-words';
 import { longDay } from '../../shared/words/days';
@@ -26,7 +26,7 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
 /** What is planned for one day, and what can be done about it. */
 @Component({
   selector: 'zp-day-panel',
-  imports: [DayMenu, MatButton, MatTooltip, RouterLink],
+  imports: [DayMenu, MatButton, MatMenuTrigger, MatTooltip, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <strong>{{ said() }}</strong>
@@ -45,9 +45,9 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
         <a mat-button [routerLink]="['/lessons', one.lesson.id]"
           >{{ words().edit }}<span class="heard-only">{{ words().titledOfDay(one.lesson.title) }}</span></a
         >
-        <zp-day-menu [days]="days()" (chosen)="edit.emit(putOn(one.lesson.id, $event.date))">
+        <button mat-button type="button" [matMenuTriggerFor]="days.menu()" [matMenuTriggerData]="{ of: one.lesson.id }">
           {{ words().move }}<span class="heard-only">{{ words().titled(one.lesson.title) }}</span>
-        </zp-day-menu>
+        </button>
         @if (one.number) {
           <button mat-button type="button" [disabled]="one.number === 1" (click)="edit.emit(move(one.lesson.id, -1))">
             {{ words().change }}
@@ -73,6 +73,7 @@ export type PlanEdit = (plan: ClassPlan) => ClassPlan;
     <button mat-button type="button" [matTooltip]="saysMoves(off())" (click)="edit.emit(off())">
       {{ isOff() ? words().makeSchoolDay : words().makeOff }}
     </button>
+    <zp-day-menu #days [days]="choices()" (chosen)="moved.emit({ lessonId: $event.of, date: $event.day.date })" />
   `,
   styles: `
     :host {
@@ -100,7 +101,10 @@ export class DayPanel {
   readonly lessons = input.required<readonly LessonSummary[]>();
   /** What the class was taught, on whatever day. */
   readonly given = input.required<readonly SessionSummary[]>();
+  /** The next school days, to which a lesson of this one can be moved. */
+  readonly choices = input.required<readonly DayChoice[]>();
   readonly edit = output<PlanEdit>();
+  readonly moved = output<{ readonly lessonId: string; readonly date: IsoDate }>();
   readonly opened = output<LessonSummary>();
 
   private readonly all = LADDER_WORDS;
@@ -120,7 +124,6 @@ export class DayPanel {
       return [{ lesson, number: series.findIndex(({ lessonId }) => lessonId === lesson.id) + 1, of: series.length }];
     });
   });
-  protected readonly days = computed(() => dayChoices(this.plan(), dayOf(Date.now()), (id) => this.titleOf(id)));
 
   /** What a change would move, said before it is made: “Any minute” goes to Friday 11 December, and 2 after it. */
   protected saysMoves(change: PlanEdit): string {
@@ -129,10 +132,6 @@ export class DayPanel {
 
   private titleOf(id: string): string | null {
     return this.lessons().find((lesson) => lesson.id === id)?.title ?? null;
-  }
-
-  protected putOn(lessonId: string, date: IsoDate): PlanEdit {
-    return (plan) => putOn(plan, lessonId, date);
   }
 
   protected move(lessonId: string, by: number): PlanEdit {

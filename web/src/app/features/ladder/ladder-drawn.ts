@@ -4,13 +4,13 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import { dayOf, daysOn, mondayOf, putOn, RUNG_IDS, RUNGS, takeOutOfPlan, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { dayOf, daysOn, mondayOf, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { MS_PER_DAY } from '@zeitpunkt/core/time/spans';
 import { Course } from '../../shared/course/course';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { exampleOf } from '../../shared/ladder/example-of';
-import { dayChoices } from '../../shared/plan/day-choices';
+import { DayMenu } from '../../shared/plan/day-menu';
 import { dayAndMonth, longDay } from '../../shared/words/days';
-import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { type TickCounts, Ticks } from '../../ui/parts/ticks';
 import { LADDER_WORDS } from './words';
@@ -33,7 +33,7 @@ interface Dot {
 /** The ladder itself, from the ground up: each rung with its dial, every pupil as a tick, and its lessons on one axis of weeks. */
 @Component({
   selector: 'zp-ladder-drawn',
-  imports: [Icon, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, SmallDial, Ticks],
+  imports: [DayMenu, Icon, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, SmallDial, Ticks],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './ladder-drawn.html',
   styleUrl: './ladder-drawn.scss',
@@ -42,17 +42,16 @@ export class LadderDrawn {
   readonly chosen = input.required<RungId>();
   readonly choose = output<RungId>();
   readonly opened = output<LessonSummary>();
-  private readonly course = inject(Course);
-  private readonly notice = inject(Notice);
+  protected readonly course = inject(Course);
   protected readonly words = LADDER_WORDS;
-  private readonly firstDay = daysOn(mondayOf(this.course.today), -7 * WEEKS_BACK);
-  protected readonly todayAt = this.placeOf(this.course.today);
+  private readonly firstDay = computed(() => daysOn(mondayOf(this.course.today()), -7 * WEEKS_BACK));
+  protected readonly todayAt = computed(() => this.placeOf(this.course.today()));
   /** Every second Monday with its day; today has a word of its own, beside which no other has room. */
   protected readonly weeks = computed(() =>
     Array.from({ length: WEEKS }, (_, week) => {
-      const date = daysOn(this.firstDay, 7 * week);
+      const date = daysOn(this.firstDay(), 7 * week);
       const left = this.placeOf(date);
-      const hasRoom = week % 2 === 1 && Math.abs(left - this.todayAt) > 12;
+      const hasRoom = week % 2 === 1 && Math.abs(left - this.todayAt()) > 12;
       return { date, left, text: hasRoom ? dayAndMonth(date) : '' };
     }),
   );
@@ -66,7 +65,7 @@ export class LadderDrawn {
       // Whoever was asked nothing yet is a dot, too: a rung shows the whole class.
       const counts = { ...known, 'too-few': known['too-few'] + Math.max(0, pupils - asked) };
       const [given, planned] = [this.givenOn(id), this.plannedOn(id)];
-      const heard = asked === 0 ? '' : ORDER.filter((word) => known[word] > 0).map((word) => `${known[word]} ${MASTERY_WORDS[word].words}`).join(', '); // prettier-ignore
+      const heard = asked === 0 ? '' : ORDER.filter((word) => known[word] > 0).map((word) => `${known[word]} ${MASTERY_WORDS()[word].words}`).join(', '); // prettier-ignore
       return {
         id,
         name: RUNGS[id].name,
@@ -76,15 +75,14 @@ export class LadderDrawn {
         isReached: asked > 0,
         isNext: id === course.suggestion().rung,
         dots: [...given, ...planned],
-        heard: this.words().row(RUNGS[id].name, heard || MASTERY_WORDS['too-few'].words, given.length, planned.length),
+        heard: this.words().row(RUNGS[id].name, heard || MASTERY_WORDS()['too-few'].words, given.length, planned.length),
       };
     });
   });
   protected readonly why = computed(() => this.course.suggestion().why);
-  protected readonly days = computed(() => dayChoices(this.course.plans.plan(), this.course.today, (id) => this.course.titleOf(id)));
 
   private placeOf(date: IsoDate): number {
-    const days = (Date.parse(date) - Date.parse(this.firstDay)) / 86_400_000;
+    const days = (Date.parse(date) - Date.parse(this.firstDay())) / MS_PER_DAY;
     return (100 * days) / (7 * WEEKS);
   }
 
@@ -106,15 +104,5 @@ export class LadderDrawn {
       if (lesson.facts?.rung !== rung || !this.isOnAxis(date)) return [];
       return [{ key: lesson.id, left: this.placeOf(date), label: this.words().plannedOn(lesson.title, longDay(date)), sessionId: null, lesson }]; // prettier-ignore
     });
-  }
-
-  protected put(lesson: LessonSummary, date: IsoDate): void {
-    this.course.plans.change((plan) => putOn(plan, lesson.id, date));
-    this.notice.say(this.words().moved(lesson.title, longDay(date)), () => this.course.plans.undo());
-  }
-
-  protected takeOff(lesson: LessonSummary): void {
-    this.course.plans.change((plan) => takeOutOfPlan(plan, lesson.id));
-    this.notice.say(this.words().takenOff(lesson.title), () => this.course.plans.undo());
   }
 }

@@ -4,6 +4,7 @@ import { dayOf, daysOn, NEW_PLAN, putOn, sameJson, type ClassPlan } from '@zeitp
 import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
 import { Refusal, type FakeServer } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
+import { longDay } from '../../shared/words/days';
 import { Ladder } from './ladder';
 import { OwnDay } from './own-day';
 
@@ -25,7 +26,7 @@ async function open(given: Parameters<typeof courseServer>[0] = {}, inputs: Reco
     if (extras?.queryParams) await screen.setInputs(Object.fromEntries(Object.entries(extras.queryParams).map(([name, value]) => [name, value ?? undefined]))); // prettier-ignore
     return true;
   });
-  const fromMenu = async (press: string | RegExp, item: string | RegExp) => {
+  const fromMenu = async (press: string | RegExp, item: string | RegExp | ((name: string) => boolean)) => {
     await screen.press(press);
     fireEvent.click(menu.getByRole('menuitem', { name: item }));
     await screen.settled();
@@ -106,6 +107,17 @@ test('a day off moves its lesson and the rest; it can be undone, and saves itsel
   expect(server.sent(SAVE).at(-1)).toEqual({ revision: 4, plan: { ...PLANNED, series: { ...series, skipped: [TODAY] } } });
 });
 
+test('a notice takes back its own step, and none that was taken since', async () => {
+  const { fromMenu, press, dayOf: on } = await openCalendar(putOn(EVERY_DAY, 'l1', TODAY));
+  await fromMenu(/^Move to …/, (name) => name === longDay(daysOn(TODAY, 3)));
+  const moved = on('Half past, planned');
+  await press('Day off');
+  document.querySelector<HTMLButtonElement>('mat-snack-bar-container button')!.click();
+  await until(() => textOf(document.body).includes('The plan was changed since.'));
+  expect(on('Half past, planned')).toBe(moved);
+  expect(on('day off')).toContain('today');
+});
+
 test('lessons change places and leave the plan from the day they are planned for', async () => {
   const { press, dayOf: on } = await openCalendar(PLANNED);
   await press(on('Quarter past, planned')!);
@@ -165,7 +177,7 @@ test('a plan that was changed in another window is not overwritten, and can be s
 
 test('the class’s own times are kept as they are meant; a line without a time is named', async () => {
   const changes: ((plan: ClassPlan) => ClassPlan)[] = [];
-  const plans = { plan: () => NEW_PLAN, undo: () => undefined, change: (change: (typeof changes)[number]) => changes.push(change) };
+  const plans = { plan: () => NEW_PLAN, changeAndSay: (change: (typeof changes)[number]) => changes.push(change) };
   const { find, press, type } = await render(OwnDay, {}, [
     { provide: MAT_DIALOG_DATA, useValue: plans },
     { provide: MatDialogRef, useValue: { close: () => undefined } },

@@ -4,17 +4,15 @@ import { MatDialog } from '@angular/material/dialog';
 import { Icon } from '../../ui/icons/icon';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
-import { dayOf, putOn, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { dayOf, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
 import { Course, COURSE } from '../../shared/course/course';
 import { inSlices } from '../../shared/in-slices';
 import { useShortcuts } from '../../shared/shortcuts';
-import { Notice } from '../../ui/parts/notice';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
 import { SavingWord } from '../../ui/saving-word';
-import { longDay } from '../../shared/words/days';
 import { CalendarStrip, type OnTheStrip } from './calendar-strip';
-import { DayPanel, type PlanEdit } from './day-panel';
+import { DayPanel } from './day-panel';
 import { LadderDrawn } from './ladder-drawn';
 import { RungSide } from './rung-side';
 import { LADDER_WORDS } from './words';
@@ -53,11 +51,10 @@ export class Ladder {
   protected readonly plans = this.course.plans;
   private readonly router = inject(Router);
   private readonly dialog = inject(MatDialog);
-  private readonly notice = inject(Notice);
   protected readonly words = LADDER_WORDS;
   protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
   protected readonly rungNow = computed((): RungId => RUNG_IDS.find((id) => id === this.rung()) ?? this.course.suggestion().rung);
-  protected readonly dayNow = computed((): IsoDate => this.day() ?? this.course.today);
+  protected readonly dayNow = computed((): IsoDate => this.day() ?? this.course.today());
   protected readonly hasCalendar = computed(() => this.view() === 'calendar');
   protected readonly about = computed(() => {
     const [name, words] = [this.course.current.now()?.name, this.words()];
@@ -95,15 +92,6 @@ export class Ladder {
 
   protected address(change: Record<string, string | null>): Promise<boolean> {
     return this.router.navigate([], { queryParams: change, queryParamsHandling: 'merge', replaceUrl: true });
-  }
-
-  protected put(lessonId: string, date: IsoDate): void {
-    this.plans.change((plan) => putOn(plan, lessonId, date));
-    this.notice.say(this.words().moved(this.course.titleOf(lessonId) ?? '', longDay(date)), () => this.plans.undo());
-  }
-
-  protected edit(change: PlanEdit): void {
-    this.plans.change(change);
   }
 
   protected async planSeries(): Promise<void> {

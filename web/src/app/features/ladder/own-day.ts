@@ -12,7 +12,6 @@ import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { dayEventsText, DEFAULT_SETTINGS, readDayEvents, WORD_PACKS } from '@zeitpunkt/core';
 import type { PlanStore } from '../../shared/plan/plan-store';
-import { Notice } from '../../ui/parts/notice';
 import { LADDER_WORDS } from './words';
 
 /** The class's own day: times that drafted lessons speak of. */
@@ -56,9 +55,8 @@ import { LADDER_WORDS } from './words';
   `,
 })
 export class OwnDay {
-  private readonly plans = inject<Pick<InstanceType<typeof PlanStore>, 'plan' | 'change' | 'undo'>>(MAT_DIALOG_DATA);
+  private readonly plans = inject<Pick<InstanceType<typeof PlanStore>, 'plan' | 'changeAndSay'>>(MAT_DIALOG_DATA);
   private readonly dialog = inject(MatDialogRef);
-  private readonly notice = inject(Notice);
   private readonly all = LADDER_WORDS;
   protected readonly heading = computed(() => this.all().ownDay);
   protected readonly words = computed(() => this.all().ownDayForm);
@@ -70,8 +68,7 @@ export class OwnDay {
     const entry = readDayEvents(text, WORD_PACKS[DEFAULT_SETTINGS.pack]);
     this.problem.set('problem' in entry ? entry.problem : null);
     if (!('events' in entry)) return;
-    this.plans.change((plan) => ({ ...plan, daily: entry.events }));
-    this.notice.say(this.words().kept, () => this.plans.undo());
+    this.plans.changeAndSay((plan) => ({ ...plan, daily: entry.events }), this.words().kept);
     this.dialog.close();
   }
 }

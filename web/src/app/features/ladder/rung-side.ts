@@ -17,14 +17,16 @@ import {
   RUNG_IDS,
   RUNGS,
   weekdayOf,
+  type ClassPlan,
   type IsoDate,
   type RungId,
 } from '@zeitpunkt/core';
 import { ideaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { DateTime } from 'luxon';
 import { Course } from '../../shared/course/course';
+import { pairSaid } from '../../shared/insight/pair-said';
 import { listed } from '../../shared/words/catalogue';
-import { dialTime, longDay } from '../../shared/words/days';
+import { longDay } from '../../shared/words/days';
 import { IdeaPair } from '../../ui/parts/idea-pair';
 import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';
@@ -74,7 +76,6 @@ export class RungSide {
   private readonly router = inject(Router);
   protected readonly words = LADDER_WORDS;
   protected readonly lengths = LENGTHS;
-  protected readonly dialTime = dialTime;
   protected readonly rung = computed(() => RUNGS[this.rungId()]);
   protected readonly at = computed(() => exampleOf(this.rungId()));
   protected readonly about = computed(() => this.words().side.about(RUNG_IDS.indexOf(this.rungId()), RUNG_IDS.length));
@@ -90,7 +91,7 @@ export class RungSide {
       .misconceptions.map((id) => {
         const pair = ideaPair(id, this.rungId(), DEFAULT_SETTINGS);
         const { name, whatThePupilDoes } = misconceptionOf(id);
-        return { id, name, pair, said: pair ? this.saidOf(pair) : whatThePupilDoes };
+        return { id, name, pair, said: pair ? pairSaid(pair, 'habit') : whatThePupilDoes };
       })
       .sort((one, other) => Number(other.pair !== null) - Number(one.pair !== null))
       .slice(0, MOST_WRONG),
@@ -102,7 +103,7 @@ export class RungSide {
     const day = this.day();
     return day === null ? null : DateTime.fromISO(day);
   });
-  protected readonly earliest = DateTime.fromISO(this.course.today);
+  protected readonly earliest = computed(() => DateTime.fromISO(this.course.today()));
   /** What was drafted last, as long as it is there. */
   private readonly doneId = signal<string | null>(null);
   protected readonly done = computed(() => {
@@ -133,28 +134,17 @@ export class RungSide {
     const id = await this.course.shelf.draft({ ...wish, ...(classId !== null && { classId }), ...(empty && { empty: true as const }) });
     if (id === null) return;
     const putThere = day !== null && this.course.plans.at() !== null;
-    if (putThere) this.course.plans.change((plan) => putOn(plan, id, day));
-    if (empty) return void (await this.router.navigate(['/lessons', id]));
+    const put = (plan: ClassPlan) => (putThere ? putOn(plan, id, day) : plan);
+    if (empty) {
+      this.course.plans.change(put);
+      return void (await this.router.navigate(['/lessons', id]));
+    }
     this.doneId.set(id);
     const lesson = this.course.shelf.byId().get(id)!;
-    this.notice.say(this.words().draft.done(lesson.title, putThere ? longDay(day) : null), async () => {
-      if (putThere) this.course.plans.undo();
+    const said = this.words().draft.done(lesson.title, putThere ? longDay(day) : null);
+    this.course.plans.changeAndSay(put, said, async () => {
       if (await this.course.shelf.archive(lesson, true)) this.notice.say(this.words().draft.takenAway(lesson.title));
     });
-  }
-
-  private saidOf({
-    act,
-    at,
-    answeredAt,
-  }: {
-    readonly act: 'read' | 'set';
-    readonly at: number;
-    readonly answeredAt: number | null;
-  }): string {
-    const { side } = this.words();
-    if (answeredAt === null) return side.setNoTime(dialTime(at));
-    return side[act](dialTime(at), dialTime(answeredAt));
   }
 }
 

@@ -9,16 +9,12 @@ import { MatInput } from '@angular/material/input';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { provideLuxonDateAdapter } from '@angular/material-luxon-adapter';
-import { daysOn, daysThatCount, seriesWishes, type RungId, type Weekday } from '@zeitpunkt/core';
+import { daysThatCount, seriesWishes, type RungId, type Weekday } from '@zeitpunkt/core';
 import { DateTime } from 'luxon';
 import type { Course } from '../../shared/course/course';
-import { longDay, shortWeekday } from '../../shared/words/days';
-import { Notice } from '../../ui/parts/notice';
+import { dayNamed, longDay, shortWeekday } from '../../shared/words/days';
 import { LENGTHS, RUNG_OPTIONS } from './wish-parts';
 import { LADDER_WORDS } from './words';
-
-/** Any Monday: days of the week are named from it. */
-const A_MONDAY = '2026-11-30';
 
 /** From "from half past to quarter to, two lessons a week" to lessons that are drafted, each for its place, and planned on their days. */
 @Component({
@@ -141,22 +137,19 @@ const A_MONDAY = '2026-11-30';
 })
 export class SeriesForm {
   private readonly data = inject<{ readonly course: Course; readonly rung: RungId }>(MAT_DIALOG_DATA);
-  private readonly notice = inject(Notice);
   protected readonly plans = this.data.course.plans;
   private readonly all = LADDER_WORDS;
   protected readonly words = computed(() => this.all().seriesForm);
   protected readonly rungs = RUNG_OPTIONS;
   protected readonly lengths = LENGTHS;
   protected readonly counts = [1, 2, 3];
-  protected readonly weekdayChoices = this.plans
-    .plan()
-    .schoolDays.map((value) => ({ value, text: shortWeekday(daysOn(A_MONDAY, value - 1)) }));
+  protected readonly weekdayChoices = this.plans.plan().schoolDays.map((value) => ({ value, text: shortWeekday(dayNamed(value)) }));
   protected readonly from = signal<RungId>(this.data.rung);
   protected readonly upwards = computed(() => RUNG_OPTIONS.slice(RUNG_OPTIONS.findIndex(({ id }) => id === this.from())));
   protected readonly to = linkedSignal(() => this.upwards()[Math.min(2, this.upwards().length - 1)]!.id);
   protected readonly perRung = signal(2);
   protected readonly minutes = signal(20);
-  protected readonly startsOn = signal<DateTime | null>(DateTime.fromISO(this.data.course.today));
+  protected readonly startsOn = signal<DateTime | null>(DateTime.fromISO(this.data.course.today()));
   protected readonly weekdays = signal<readonly Weekday[]>([2, 4]);
   protected readonly wishes = computed(() => seriesWishes(this.from(), this.to(), this.perRung(), this.data.course.rungBefore()));
   private readonly firstDay = computed(() => (this.startsOn()?.isValid ? this.startsOn()!.toISODate() : null));
@@ -176,14 +169,13 @@ export class SeriesForm {
   });
 
   protected endSeries(): void {
-    this.plans.change((plan) => ({ ...plan, series: null }));
-    this.notice.say(this.words().ended, () => this.plans.undo());
+    this.plans.changeAndSay((plan) => ({ ...plan, series: null }), this.words().ended);
   }
 
   protected async order(event: Event): Promise<void> {
     event.preventDefault();
     if (this.problem() !== null) return;
-    const startsOn = this.firstDay() ?? this.data.course.today;
+    const startsOn = this.firstDay() ?? this.data.course.today();
     const weekdays = [...this.weekdays()].sort();
     await this.plans.draftSeries({ wishes: this.wishes(), minutes: this.minutes(), delivery: 'live', startsOn, weekdays });
     await this.data.course.shelf.refresh();

@@ -34,9 +34,6 @@ export const LADDER_WORDS = catalogue({
     givenOn: (title: string, day: string) => `“${title}”, given on ${day}`,
     plannedOn: (title: string, day: string) => `“${title}”, planned for ${day}`,
     onDot: { open: 'Open the room', edit: 'Edit', otherDay: 'Another day …', off: 'Take off its day', review: 'Review' },
-    moved: (title: string, day: string) => `“${title}” stands on ${day}.`,
-    takenOff: (title: string) => `“${title}” stands on no day now.`,
-    beside: (title: string) => `, ${title}`,
     side: {
       about: (place: number, of: number) => `${ORDINALS[place]} of ${count(of, { one: '{n} rung', other: '{n} rungs' })}`,
       after: (name: string) => `after ${name}`,
@@ -45,9 +42,6 @@ export const LADDER_WORDS = catalogue({
       newWords: 'New words',
       goesWrong: 'What goes wrong',
       atHand: 'Have at hand',
-      read: (asked: string, answered: string) => `reads ${asked} as ${answered}`,
-      set: (asked: string, answered: string) => `sets ${asked} as ${answered}`,
-      setNoTime: (asked: string) => `sets ${asked} so that the hands do not agree`,
     },
     draft: {
       heading: 'Draft a lesson',

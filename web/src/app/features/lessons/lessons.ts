@@ -18,14 +18,15 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { MatOption, MatSelect } from '@angular/material/select';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import { putOn, RUNGS, takeOutOfPlan } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core';
 import { Course, COURSE } from '../../shared/course/course';
 import { download, fileName } from '../../shared/download';
-import { dayChoices } from '../../shared/plan/day-choices';
 import { inSlices } from '../../shared/in-slices';
+import { DayMenu } from '../../shared/plan/day-menu';
 import { useShortcuts } from '../../shared/shortcuts';
-import { clockTime, dayAndMonth, dialTime, longDay, shortDay } from '../../shared/words/days';
+import { clockTime, dayAndMonth, dialTime, shortDay } from '../../shared/words/days';
 import type { IconName } from '../../ui/icons/icons';
+import { FilePress } from '../../ui/parts/file-press';
 import { Notice } from '../../ui/parts/notice';
 import { Place } from '../../ui/parts/place';
 import { SavingWord } from '../../ui/saving-word';
@@ -56,7 +57,9 @@ const DRAWN_AT_ONCE = 4;
 @Component({
   selector: 'zp-lessons',
   imports: [
+    DayMenu,
     Failing,
+    FilePress,
     Loading,
     MatButton,
     MatButtonToggle,
@@ -113,7 +116,7 @@ export class Lessons {
       plannedOn: course.plannedOn(),
       beginsAt: (date) => course.beginsAt(date),
       standing: course.standing(),
-      today: course.today,
+      today: course.today(),
     });
   });
   private readonly meant = computed(() => this.rows().filter((row) => isMeant(row, this.wanted())));
@@ -157,7 +160,6 @@ export class Lessons {
     );
   });
   protected readonly found = computed(() => (this.wanted() === '' ? null : this.words().found(this.meant().length)));
-  protected readonly days = computed(() => dayChoices(this.course.plans.plan(), this.course.today, (id) => this.course.titleOf(id)));
 
   constructor() {
     // Whoever comes to find something can type at once.
@@ -202,7 +204,7 @@ export class Lessons {
     if (date === null) return '';
     if (session && group === 'coming') return since(shortDay(date));
     const time = atSec === null ? '' : clockTime(atSec);
-    return date === this.course.today && !session ? today(time) : onDay(shortDay(date), time);
+    return date === this.course.today() && !session ? today(time) : onDay(shortDay(date), time);
   }
 
   protected underDay(row: LessonRow): string {
@@ -246,16 +248,6 @@ export class Lessons {
     if (id) await this.router.navigate(['/console', id]);
   }
 
-  protected put(lesson: LessonSummary, date: string): void {
-    this.course.plans.change((plan) => putOn(plan, lesson.id, date));
-    this.notice.say(this.words().doneDay(lesson.title, longDay(date)), () => this.course.plans.undo());
-  }
-
-  protected takeOff(lesson: LessonSummary): void {
-    this.course.plans.change((plan) => takeOutOfPlan(plan, lesson.id));
-    this.notice.say(this.words().doneOffPlan(lesson.title), () => this.course.plans.undo());
-  }
-
   protected async double(lesson: LessonSummary): Promise<void> {
     if (await this.course.shelf.duplicate(lesson.id)) this.notice.say(this.words().doneDouble(lesson.title));
   }
@@ -273,10 +265,8 @@ export class Lessons {
     });
   }
 
-  protected async takeFile(input: HTMLInputElement): Promise<void> {
-    const file = input.files?.[0];
-    input.value = ''; // the same file can be chosen again when it has been put right
-    const id = file && (await this.course.shelf.takeFile(file));
+  protected async takeFile(file: File): Promise<void> {
+    const id = await this.course.shelf.takeFile(file);
     if (id) this.notice.say(this.words().taken(this.course.titleOf(id) ?? ''));
   }
 }

@@ -77,9 +77,6 @@ export const LESSONS_WORDS = catalogue({
     doneAway: (title: string) => `“${title}” is put away.`,
     doneBack: (title: string) => `“${title}” is back among your lessons.`,
     doneDouble: (title: string) => `“${title}” is there twice now.`,
-    doneDay: (title: string, day: string) => `“${title}” stands on ${day}.`,
-    doneOffPlan: (title: string) => `“${title}” stands on no day now.`,
     unreadable: 'cannot be read',
-    days: { waiting: 'Fetching the plan …', beside: (titles: string) => `, beside ${titles}` },
   },
 });

@@ -10,13 +10,10 @@ import {
 } from '@angular/material/dialog';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { daysOn, type LessonTime, type Weekday } from '@zeitpunkt/core';
+import { type LessonTime, type Weekday } from '@zeitpunkt/core';
 import type { PlanStore } from '../../shared/plan/plan-store';
-import { clockTime, weekday } from '../../shared/words/days';
+import { clockTime, dayNamed, weekday } from '../../shared/words/days';
 import { TODAY_WORDS } from './words';
-
-/** Any Monday: days of the week are named from it. */
-const A_MONDAY = '2026-11-30';
 
 /** When lessons begin on each school day. */
 @Component({
@@ -60,7 +57,7 @@ export class LessonTimes {
   protected readonly problem = signal<string | null>(null);
   protected readonly days = this.plans.plan().schoolDays.map((day) => {
     const known = this.plans.plan().times.find((one) => one.weekday === day);
-    return { weekday: day, name: weekday(daysOn(A_MONDAY, day - 1)), time: known ? clockTime(known.atSec) : '' };
+    return { weekday: day, name: weekday(dayNamed(day)), time: known ? clockTime(known.atSec) : '' };
   });
 
   protected keep(event: Event): void {

@@ -37,7 +37,7 @@ export class NextLesson {
   });
   protected readonly next = this.course.next;
   protected readonly facts = computed(() => this.next()?.lesson.facts ?? null);
-  protected readonly isToday = computed(() => this.next()?.date === this.course.today);
+  protected readonly isToday = computed(() => this.next()?.date === this.course.today());
   protected readonly times = computed(() => this.facts()?.times.slice(0, MOST_TIMES) ?? []);
   protected readonly materials = computed(() => {
     const rung = this.facts()?.rung;
@@ -65,7 +65,7 @@ export class NextLesson {
       return [large, next.clock(clockTime(this.now()), at)];
     }
     if (this.isToday()) return [next.today, ''];
-    const large = one.date === daysOn(this.course.today, 1) ? next.tomorrow : next.onDay(weekday(one.date));
+    const large = one.date === daysOn(this.course.today(), 1) ? next.tomorrow : next.onDay(weekday(one.date));
     return [large, at ? next.at(longDay(one.date), at) : longDay(one.date)];
   });
   protected readonly dialAt = computed(() => (this.isToday() ? this.now() : (this.next()?.atSec ?? this.now())));

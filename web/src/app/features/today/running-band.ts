@@ -1,11 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
-import type { OwnPaceDetail, SessionSummary } from '@zeitpunkt/contract';
-import { ask } from '../../shared/api';
+import type { OwnPaceProgress, SessionSummary } from '@zeitpunkt/contract';
+import { ask, sentenceOf } from '../../shared/api';
 import { weekday } from '../../shared/words/days';
-import { Course } from '../../shared/course/course';
 import { TODAY_WORDS } from './words';
 
 /** A lesson that runs now: live, with simulated pupils, or at own pace, then with how far everybody is. */
@@ -21,6 +20,9 @@ import { TODAY_WORDS } from './words';
     </div>
     @if (isOwn()) {
       <div class="far">
+        @if (problem(); as problem) {
+          <p role="status">{{ problem }}</p>
+        }
         @for (part of far(); track part.word) {
           <div>
             <p>
@@ -101,24 +103,25 @@ import { TODAY_WORDS } from './words';
 })
 export class RunningBand {
   readonly session = input.required<SessionSummary>();
-  private readonly course = inject(Course);
   protected readonly words = TODAY_WORDS;
-  private readonly detail = signal<OwnPaceDetail | null>(null);
+  private readonly progress = signal<OwnPaceProgress | null>(null);
+  /** Why it is not known how far everybody is. */
+  protected readonly problem = signal<string | null>(null);
   protected readonly isOwn = computed(() => this.session().pace === 'own');
   protected readonly said = computed(() => {
     const { running } = this.words();
     if (this.session().simulated) return running.rehearsal;
     if (!this.isOwn()) return running.live;
-    return running.own(weekday(this.detail()?.live.lastDay ?? this.course.today));
+    const progress = this.progress();
+    return running.own(progress && weekday(progress.lastDay));
   });
   /** Everybody as a bar, by how far they are. */
   protected readonly far = computed(() => {
     const { running } = this.words();
-    const places = this.detail()?.live.places ?? [];
-    const steps = Math.max(1, this.detail()?.lesson.beats.length ?? 1);
-    const onTheWay = places
-      .filter(({ at, done }) => at !== null && !done)
-      .map(({ at }) => 4 + Math.round((16 * Math.min(at!, steps)) / steps));
+    const progress = this.progress();
+    if (!progress) return [];
+    const { places, steps } = progress;
+    const onTheWay = places.filter(({ at, done }) => at !== null && !done).map(({ at }) => 4 + Math.round((16 * at!) / steps));
     return [
       { word: running.notBegun, isDone: false, bars: places.filter(({ at }) => at === null).map(() => 3) },
       { word: running.onTheWay, isDone: false, bars: onTheWay.sort((one, other) => one - other) },
@@ -133,8 +136,11 @@ export class RunningBand {
     });
   }
 
-  /** How far they are is an extra: where it does not come, the band leads there all the same. */
   private async load(id: string): Promise<void> {
-    this.detail.set(await ask<OwnPaceDetail>('GET', `/api/own-pace/${id}`).catch(() => null));
+    try {
+      this.progress.set(await ask<OwnPaceProgress>('GET', `/api/own-pace/${id}/progress`));
+    } catch (error) {
+      this.problem.set(sentenceOf(error));
+    }
   }
 }

@@ -4,7 +4,8 @@ import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import { dayOf, misconceptionOf } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
-import { dialTime, weekday } from '../../shared/words/days';
+import { pairSaid } from '../../shared/insight/pair-said';
+import { weekday } from '../../shared/words/days';
 import { IdeaPair } from '../../ui/parts/idea-pair';
 import { TODAY_WORDS } from './words';
 
@@ -124,7 +125,7 @@ export class StoodOut {
     return (this.stoodOut()?.ideas ?? []).map(({ id, pupilIds, pair }) => ({
       id,
       name: misconceptionOf(id).name,
-      said: pair ? this.saidOf(pair) : misconceptionOf(id).whatThePupilDoes,
+      said: pair ? pairSaid(pair, 'once') : misconceptionOf(id).whatThePupilDoes,
       pair,
       pupils: pupilIds.slice(0, MOST_NAMES).map((pupilId) => ({ id: pupilId, name: names.get(pupilId) ?? '' })),
       more: Math.max(0, pupilIds.length - MOST_NAMES),
@@ -133,19 +134,5 @@ export class StoodOut {
 
   protected day(ms: number): string {
     return weekday(dayOf(ms));
-  }
-
-  private saidOf({
-    act,
-    at,
-    answeredAt,
-  }: {
-    readonly act: 'read' | 'set';
-    readonly at: number;
-    readonly answeredAt: number | null;
-  }): string {
-    const { stoodOut } = this.words();
-    if (answeredAt === null) return stoodOut.setNoTime(dialTime(at));
-    return stoodOut[act](dialTime(at), dialTime(answeredAt));
   }
 }

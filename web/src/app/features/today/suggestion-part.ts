@@ -2,12 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
-import { daysOn, RUNGS, schoolDaysFrom, putOn } from '@zeitpunkt/core';
+import { daysOn, RUNGS, schoolDaysFrom } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { longDay, weekday } from '../../shared/words/days';
-import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { Ticks } from '../../ui/parts/ticks';
 import { TODAY_WORDS } from './words';
@@ -81,7 +80,6 @@ const SHORT_LESSON_MIN = 15;
 })
 export class SuggestionPart {
   protected readonly course = inject(Course);
-  private readonly notice = inject(Notice);
   protected readonly words = TODAY_WORDS;
   protected readonly suggestion = this.course.afterLast;
   protected readonly rung = computed(() => RUNGS[this.suggestion().rung]);
@@ -93,19 +91,19 @@ export class SuggestionPart {
     const counts = this.counts();
     return counts
       ? this.words().suggestion.counts(
-          ORDER.flatMap((word) => (counts[word] > 0 ? [[counts[word], MASTERY_WORDS[word].words] as const] : [])),
+          ORDER.flatMap((word) => (counts[word] > 0 ? [[counts[word], MASTERY_WORDS()[word].words] as const] : [])),
         )
       : '';
   });
   /** The next school day on which nothing stands. */
   private readonly day = computed(() => {
     const taken = new Set(this.course.plannedOn().values());
-    const days = schoolDaysFrom(this.course.plans.plan(), daysOn(this.course.today, 1), 30);
+    const days = schoolDaysFrom(this.course.plans.plan(), daysOn(this.course.today(), 1), 30);
     return days.find((date) => !taken.has(date)) ?? null;
   });
   protected readonly press = computed(() => {
     const [day, { suggestion }] = [this.day(), this.words()];
-    return day === null ? suggestion.draft : suggestion.draftFor(daysOn(this.course.today, 7) > day ? weekday(day) : longDay(day));
+    return day === null ? suggestion.draft : suggestion.draftFor(daysOn(this.course.today(), 7) > day ? weekday(day) : longDay(day));
   });
 
   protected async draft(): Promise<void> {
@@ -113,9 +111,6 @@ export class SuggestionPart {
     const wish = { rung: this.suggestion().rung, minutes: SHORT_LESSON_MIN, delivery: 'live' as const };
     const id = await this.course.shelf.draft({ ...wish, ...(classId !== null && { classId }) });
     if (id === null || day === null) return;
-    this.course.plans.change((plan) => putOn(plan, id, day));
-    this.notice.say(this.words().suggestion.drafted(this.course.titleOf(id) ?? this.rung().name, longDay(day)), () =>
-      this.course.plans.undo(),
-    );
+    this.course.put(id, day);
   }
 }

@@ -124,18 +124,18 @@ export class ThisWeek {
   protected readonly words = TODAY_WORDS;
   protected readonly longDay = longDay;
   /** At the weekend, and once the last school day is behind, the week to come is what is looked at. */
-  protected readonly isNext = computed(() => weekdayOf(this.course.today) > Math.max(...this.course.plans.plan().schoolDays));
+  protected readonly isNext = computed(() => weekdayOf(this.course.today()) > Math.max(...this.course.plans.plan().schoolDays));
   protected readonly days = computed((): readonly DayOfWeek[] => {
     const { course } = this;
     const { schoolDays, daysOff, times } = course.plans.plan();
     // Where lessons have their times, days without one are shown only if something stands on them.
     const stands = new Set([...course.plannedOn().values(), ...course.taught().map(({ createdAtMs }) => dayOf(createdAtMs))]);
-    const monday = daysOn(mondayOf(course.today), this.isNext() ? 7 : 0);
+    const monday = daysOn(mondayOf(course.today()), this.isNext() ? 7 : 0);
     return Array.from({ length: 7 }, (_, index) => daysOn(monday, index))
       .filter(
         (date) =>
           schoolDays.includes(weekdayOf(date)) &&
-          (times.length === 0 || date === course.today || course.beginsAt(date) !== null || stands.has(date)),
+          (times.length === 0 || date === course.today() || course.beginsAt(date) !== null || stands.has(date)),
       )
       .map((date) => {
         const atSec = course.beginsAt(date);
@@ -144,8 +144,8 @@ export class ThisWeek {
         return {
           date,
           when: atSec === null ? shortWeekday(date) : `${shortWeekday(date)} ${clockTime(atSec)}`,
-          isToday: date === course.today,
-          isOver: date < course.today,
+          isToday: date === course.today(),
+          isOver: date < course.today(),
           isOff: daysOff.includes(date),
           lessons: [
             ...given.map(({ id, lessonId, title }) => ({ title, link: ['/review', id], timeSec: this.timeOf(lessonId), given: true })),

@@ -115,10 +115,11 @@ test('a lesson that runs leads back to it; one at own pace says how far everybod
     { ...SESSION, id: 's3', phase: 'running', pace: 'own', title: 'At home', endedAtMs: null },
   ];
   server = courseServer({ plan: NEXT, sessions: running });
-  const place = (pupilId: string, at: number | null, done = false) => ({ pupilId, at, done });
-  server.on('GET /api/own-pace/s3', {
-    lesson: { beats: [1, 2, 3, 4] },
-    live: { lastDay: '2026-12-05', places: [place('a', null), place('b', 2), place('c', 3, true), place('d', null)] },
+  const place = (at: number | null, done = false) => ({ at, done });
+  server.on('GET /api/own-pace/s3/progress', {
+    lastDay: '2026-12-05',
+    steps: 4,
+    places: [place(null), place(2), place(3, true), place(null)],
   });
   const { page, find } = await openPlace(Today);
   await until(() => textOf(page).includes('2 not begun'));

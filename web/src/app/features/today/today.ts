@@ -51,7 +51,7 @@ export class Today {
   /** A school at its beginning: nobody is in the class and nothing was taught. */
   protected readonly isFirst = computed(() => (this.course.current.now()?.pupilCount ?? 0) === 0 && this.course.taught().length === 0);
   protected readonly heading = computed(() =>
-    this.course.isThere() && this.isFirst() ? this.words().first.heading : longDay(this.course.today),
+    this.course.isThere() && this.isFirst() ? this.words().first.heading : longDay(this.course.today()),
   );
 
   protected async rehearse(lessonId: string): Promise<void> {

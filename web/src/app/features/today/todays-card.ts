@@ -7,7 +7,6 @@ import { RouterLink } from '@angular/router';
 import { cardOn, cardsDue, cardTime, daysOn } from '@zeitpunkt/core';
 import { Course } from '../../shared/course/course';
 import { clockTime, longDay, shortWeekday } from '../../shared/words/days';
-import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { TODAY_WORDS } from './words';
 
@@ -128,20 +127,19 @@ const DAYS_BACK = 14;
 export class TodaysCard {
   protected readonly course = inject(Course);
   private readonly dialog = inject(MatDialog);
-  private readonly notice = inject(Notice);
   protected readonly words = TODAY_WORDS;
   private readonly plan = computed(() => this.course.plans.plan());
   protected readonly cards = computed(() => this.plan().cards);
-  protected readonly due = computed(() => cardsDue(this.plan(), this.course.today));
+  protected readonly due = computed(() => cardsDue(this.plan(), this.course.today()));
   protected readonly number = computed(() => this.due()?.card ?? this.cards()?.shown ?? 0);
   protected readonly nothingDue = computed(() => {
     const [cards, { card }] = [this.cards(), this.words()];
-    if (cards && this.course.today < cards.startsOn) return card.first(longDay(cards.startsOn));
+    if (cards && this.course.today() < cards.startsOn) return card.first(longDay(cards.startsOn));
     return card.shown(cards?.shown ?? 0);
   });
   /** The last two cards and today's, which is asked for as long as it was not shown. */
   protected readonly shown = computed(() => {
-    const [plan, cards, today] = [this.plan(), this.cards(), this.course.today];
+    const [plan, cards, today] = [this.plan(), this.cards(), this.course.today()];
     if (!cards) return [];
     const days = Array.from({ length: DAYS_BACK }, (_, back) => daysOn(today, -back));
     const found = days.flatMap((date) => {
@@ -168,12 +166,11 @@ export class TodaysCard {
   });
 
   protected end(): void {
-    this.course.plans.change((plan) => ({ ...plan, cards: null }));
-    this.notice.say(this.words().card.ended, () => this.course.plans.undo());
+    this.course.plans.changeAndSay((plan) => ({ ...plan, cards: null }), this.words().card.ended);
   }
 
   protected async begin(): Promise<void> {
     const { BeginCards } = await import('./begin-cards');
-    this.dialog.open(BeginCards, { data: { plans: this.course.plans, today: this.course.today }, maxWidth: 520 });
+    this.dialog.open(BeginCards, { data: { plans: this.course.plans, today: this.course.today() }, maxWidth: 520 });
   }
 }

@@ -1,10 +1,25 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import { dayOf, plannedLessons, seriesLessons, suggestNext, weekdayOf, type GivenLesson, type IsoDate, type RungId } from '@zeitpunkt/core';
+import {
+  dayOf,
+  plannedLessons,
+  putOn,
+  seriesLessons,
+  suggestNext,
+  takeOutOfPlan,
+  weekdayOf,
+  type GivenLesson,
+  type IsoDate,
+  type RungId,
+} from '@zeitpunkt/core';
 import { CurrentClass } from '../current-class';
 import { LessonShelf } from '../lessons/lesson-shelf';
+import { dayChoices } from '../plan/day-choices';
 import { PlanStore } from '../plan/plan-store';
+import { PLAN_WORDS } from '../plan/words';
+import { todaysDate } from '../todays-date';
+import { longDay } from '../words/days';
 import { StandingStore } from './standing-store';
 
 /** A lesson on a day to come, with the time it begins where one is kept. */
@@ -23,7 +38,7 @@ export class Course {
   readonly shelf = inject(LessonShelf);
   readonly plans = inject(PlanStore);
   readonly standings = inject(StandingStore);
-  readonly today = dayOf(Date.now());
+  readonly today = todaysDate();
   /** Everything has come but where the class stands: what is there does not move any more under a hand that is about to press. */
   readonly isThere = signal(false);
 
@@ -56,7 +71,7 @@ export class Course {
   /** Lessons on days to come, today’s included, in the order of their days. */
   readonly coming = computed((): readonly ComingLesson[] =>
     [...this.plannedOn()]
-      .filter(([, date]) => date >= this.today)
+      .filter(([, date]) => date >= this.today())
       .flatMap(([id, date]) => {
         const lesson = this.shelf.byId().get(id);
         return lesson && lesson.archivedAtMs === null ? [{ lesson, date, atSec: this.beginsAt(date) }] : [];
@@ -67,10 +82,12 @@ export class Course {
   readonly suggestion = computed(() => {
     const next = this.next();
     const planned = next && { lessonId: next.lesson.id, rung: next.lesson.facts?.rung ?? null, date: next.date, title: next.lesson.title };
-    return suggestNext(this.given(), planned, this.today);
+    return suggestNext(this.given(), planned, this.today());
   });
   /** What to teach after that what is planned is left aside: from how the last lesson went. */
-  readonly afterLast = computed(() => suggestNext(this.given(), null, this.today));
+  readonly afterLast = computed(() => suggestNext(this.given(), null, this.today()));
+  /** The next school days, with what stands on them. */
+  readonly days = computed(() => dayChoices(this.plans.plan(), this.today(), (id) => this.titleOf(id)));
   /** The rung of the lesson before a new series: the last one planned, or the last one given. */
   readonly rungBefore = computed((): RungId | null => {
     const last = seriesLessons(this.plans.plan()).at(-1);
@@ -105,6 +122,17 @@ export class Course {
     const classId = this.current.id();
     const id = classId && (await this.shelf.start(lessonId, classId));
     if (id) await this.router.navigate(['/console', id]);
+  }
+
+  /** Puts a lesson on a day, beside what stands there. */
+  put(lessonId: string, date: IsoDate): void {
+    const said = PLAN_WORDS().stands(this.titleOf(lessonId) ?? '', longDay(date));
+    this.plans.changeAndSay((plan) => putOn(plan, lessonId, date), said);
+  }
+
+  /** Takes a lesson off its day. */
+  takeOff(lessonId: string): void {
+    this.plans.changeAndSay((plan) => takeOutOfPlan(plan, lessonId), PLAN_WORDS().takenOff(this.titleOf(lessonId) ?? ''));
   }
 
   titleOf(lessonId: string): string | null {

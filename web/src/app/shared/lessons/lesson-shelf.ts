@@ -5,6 +5,7 @@ import { v4 as uuid } from 'uuid';
 import type { Lesson } from '@zeitpunkt/core';
 import { ask, sentenceOf } from '../api';
 import { readJsonFile } from '../json-file';
+import { catalogue } from '../words/catalogue';
 
 interface LessonShelfState {
   readonly loading: boolean;
@@ -98,7 +99,9 @@ export const LessonShelf = signalStore(
 
       /** A lesson once more, under a title that tells it apart. */
       duplicate: (lessonId: string) =>
-        withLesson(lessonId, (lesson) => addLesson('/api/lessons/files', { file: { ...lesson, title: copyTitle(lesson.title) } })),
+        withLesson(lessonId, (lesson) =>
+          addLesson('/api/lessons/files', { file: { ...lesson, title: SHELF_WORDS().copy(lesson.title.slice(0, LONGEST_TITLE)) } }),
+        ),
 
       /** The lesson as its file. */
       file: (lessonId: string, take: (lesson: Lesson) => void) => withLesson(lessonId, async (lesson) => take(lesson)),
@@ -108,7 +111,7 @@ export const LessonShelf = signalStore(
 
       /** Takes a lesson file in; resolves with the id of the lesson, or null with the reason in `problem`. */
       async takeFile(file: File): Promise<string | null> {
-        const read = await readJsonFile(file, 'a lesson file', LARGEST_FILE_MB * 1024 * 1024);
+        const read = await readJsonFile(file, 'lesson', LARGEST_FILE_MB * 1024 * 1024);
         if ('problem' in read) {
           patchState(store, { problem: read.problem });
           return null;
@@ -127,5 +130,6 @@ export const LessonShelf = signalStore(
 
 /** What the server takes of a lesson file. */
 const LARGEST_FILE_MB = 4;
-const LONGEST_TITLE = 200;
-const copyTitle = (title: string) => `${title.slice(0, LONGEST_TITLE - 7)} (copy)`;
+/** So much of a title stays that the word for a copy has room beside it. */
+const LONGEST_TITLE = 180;
+const SHELF_WORDS = catalogue({ en: { copy: (title: string) => `${title} (copy)` } });

@@ -1,4 +1,6 @@
-import { dayWords, plannedLessons, schoolDaysFrom, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { plannedLessons, schoolDaysFrom, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { longDay } from '../words/days';
+import { PLAN_WORDS } from './words';
 
 /** A day on which a lesson can be put, with what stands there already. */
 export interface DayChoice {
@@ -19,6 +21,6 @@ export function dayChoices(plan: ClassPlan, from: IsoDate, titleOf: (id: string)
   const planned = plannedLessons(plan);
   return schoolDaysFrom(plan, from, DAYS).map((date) => {
     const there = planned.flatMap((one) => (one.date === date ? (titleOf(one.lessonId) ?? []) : []));
-    return { date, day: dayWords(date), beside: there.length > 0 ? `beside ${there.map((title) => `“${title}”`).join(' and ')}` : '' };
+    return { date, day: longDay(date), beside: there.length > 0 ? PLAN_WORDS().beside(there) : '' };
   });
 }

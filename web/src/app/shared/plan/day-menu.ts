@@ -1,40 +1,38 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { ChangeDetectionStrategy, Component, input, output, viewChild } from '@angular/core';
+import { MatMenu, MatMenuContent, MatMenuItem } from '@angular/material/menu';
 import type { DayChoice } from './day-choices';
+import { PLAN_WORDS } from './words';
 
-/** A press that opens the next school days, with what stands on each: a lesson is put on the one that is chosen. */
+/**
+ * The next school days as a menu, with what stands on each. Whatever opens it, `[matMenuTriggerFor]="days.menu()"`, says with
+ * `{ of }` for what a day is chosen: it comes back with the day.
+ */
 @Component({
   selector: 'zp-day-menu',
-  imports: [MatButton, MatMenu, MatMenuItem, MatMenuTrigger],
+  imports: [MatMenu, MatMenuContent, MatMenuItem],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button mat-button type="button" [matMenuTriggerFor]="menu" (menuOpened)="opened.emit()">
-      <ng-content />
-    </button>
-    <mat-menu #menu="matMenu">
-      @for (one of days(); track $index) {
-        <button mat-menu-item type="button" (click)="chosen.emit(one)">
-          {{ one.day }}
-          @if (one.beside) {
-            <span class="beside">, {{ one.beside }}</span>
-          }
-        </button>
-      } @empty {
-        <button mat-menu-item type="button" disabled>{{ waiting() }}</button>
-      }
+    <mat-menu>
+      <ng-template matMenuContent let-of="of">
+        @for (one of days(); track $index) {
+          <button mat-menu-item type="button" (click)="chosen.emit({ day: one, of })">
+            {{ one.day }}
+            @if (one.beside) {
+              <span class="aside">{{ one.beside }}</span>
+            }
+          </button>
+        } @empty {
+          <button mat-menu-item type="button" disabled>{{ waiting() || words().waiting }}</button>
+        }
+      </ng-template>
     </mat-menu>
-  `,
-  styles: `
-    .beside {
-      color: var(--soft);
-    }
   `,
 })
 export class DayMenu {
   readonly days = input.required<readonly DayChoice[]>();
-  /** What is said while there are no days. */
-  readonly waiting = input('Fetching the plan …');
-  readonly opened = output();
-  readonly chosen = output<DayChoice>();
+  /** What is said while there are no days, other than that they are fetched. */
+  readonly waiting = input('');
+  readonly chosen = output<{ readonly day: DayChoice; readonly of: string }>();
+  readonly menu = viewChild.required(MatMenu);
+  protected readonly words = PLAN_WORDS;
 }

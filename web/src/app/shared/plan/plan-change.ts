@@ -1,16 +1,15 @@
 import { inject, Injectable } from '@angular/core';
-import { MatSnackBar } from '@angular/material/snack-bar';
-import { dayOf, dayWords, planOn, plannedLessons, putOn, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { dayOf, planOn, plannedLessons, putOn, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
 import type { PlanDetail, PlanSaved } from '@zeitpunkt/contract';
+import { Notice } from '../../ui/parts/notice';
 import { ask, sentenceOf } from '../api';
-
-/** So long a change can be undone where it was made, in milliseconds. */
-const UNDO_MS = 12_000;
+import { longDay } from '../words/days';
+import { PLAN_WORDS } from './words';
 
 /** Changes the plan of a class from elsewhere than the calendar: what came of it is said, and can be undone. */
 @Injectable()
 export class PlanChange {
-  private readonly bar = inject(MatSnackBar);
+  private readonly notice = inject(Notice);
 
   /**
    * Puts a lesson on a day: beside what stands there, or instead, so that the series moves on. Resolves with whether it went
@@ -22,14 +21,12 @@ export class PlanChange {
       const before = plannedLessons(plan).find((one) => one.lessonId === lessonId);
       const changed = how === 'beside' ? putOn(plan, lessonId, date) : planOn(plan, lessonId, date, dayOf(Date.now()));
       const next = await save(classId, revision, changed);
-      const words = before ? `Moved from ${dayWords(before.date)} to ${dayWords(date)}.` : `It stands on ${dayWords(date)}.`;
-      this.bar
-        .open(words, 'Undo', { duration: UNDO_MS })
-        .onAction()
-        .subscribe(() => void this.undo(classId, next, plan));
+      const { moved, standsOn } = PLAN_WORDS();
+      const words = before ? moved(longDay(before.date), longDay(date)) : standsOn(longDay(date));
+      this.notice.say(words, () => this.undo(classId, next, plan));
       return true;
     } catch (error) {
-      this.bar.open(sentenceOf(error), 'Close');
+      this.notice.fail(sentenceOf(error));
       return false;
     }
   }
@@ -38,9 +35,9 @@ export class PlanChange {
   private async undo(classId: string, revision: number, before: ClassPlan): Promise<void> {
     try {
       await save(classId, revision, before);
-      this.bar.open('The plan is as it was.', undefined, { duration: UNDO_MS / 3 });
+      this.notice.say(PLAN_WORDS().asItWas);
     } catch (error) {
-      this.bar.open(sentenceOf(error), 'Close');
+      this.notice.fail(sentenceOf(error));
     }
   }
 }

@@ -1,11 +1,13 @@
-import { computed } from '@angular/core';
+import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { DraftWish, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { NEW_PLAN, type ClassPlan, type IsoDate, type SeriesWish, type Weekday } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
+import { Notice } from '../../ui/parts/notice';
 import { ask, sentenceOf } from '../api';
 import { withAutosave } from '../with-autosave';
 import { withHistory } from '../with-history';
+import { PLAN_WORDS } from './words';
 
 interface PlanState {
   /** The class at hand with the revision its plan is saved in; null until it is here. */
@@ -46,9 +48,24 @@ export const PlanStore = signalStore(
     noteVersion: ({ classId }: ToSave, revision: number) => patchState(store, { at: { classId, revision } }),
   })),
   withAutosave({ send, overtakenBy: ['PLAN_CHANGED', 'NOT_FOUND'] }),
-  withMethods((store) => {
+  withMethods((store, notice = inject(Notice)) => {
     let isCancelled = false;
     return {
+      /**
+       * One step, and what came of it in a sentence, with the press that takes it back: only this step, not one that was taken since.
+       * @param alsoUndo what else is taken back with it
+       */
+      changeAndSay(change: (plan: ClassPlan) => ClassPlan, said: string, alsoUndo?: () => unknown): void {
+        const before = store.plan();
+        store.change(change);
+        const after = store.plan();
+        notice.say(said, () => {
+          if (store.plan() !== after) notice.say(PLAN_WORDS().changedSince);
+          else if (after !== before) store.undo();
+          alsoUndo?.();
+        });
+      },
+
       /** Takes up the plan of a class; the one before is saved first. */
       async load(classId: string): Promise<void> {
         await store.save();
@@ -78,9 +95,7 @@ export const PlanStore = signalStore(
             patchState(store, { drafting: { done: lessonIds.length, of: wishes.length } });
           }
           patchState(store, {
-            word: isCancelled
-              ? `Stopped: ${lessonIds.length} of ${wishes.length} lessons are drafted and planned.`
-              : `${lessonIds.length} lessons are drafted and planned.`,
+            word: isCancelled ? PLAN_WORDS().stopped(lessonIds.length, wishes.length) : PLAN_WORDS().drafted(lessonIds.length),
           });
         } catch (error) {
           // What is drafted already stays, and is planned.

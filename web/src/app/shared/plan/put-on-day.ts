@@ -1,10 +1,13 @@
 import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatMenuTrigger } from '@angular/material/menu';
 import { dayOf } from '@zeitpunkt/core';
 import type { ClassSummary, LessonSummary, PlanDetail } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../api';
 import { dayChoices, type DayChoice } from './day-choices';
 import { DayMenu } from './day-menu';
 import { PlanChange } from './plan-change';
+import { PLAN_WORDS } from './words';
 
 /** Of several classes each shows its next days. */
 const DAYS_OF_SEVERAL = 5;
@@ -12,23 +15,25 @@ const DAYS_OF_SEVERAL = 5;
 /** Puts a lesson on a school day of a class, from wherever the lesson is at hand. */
 @Component({
   selector: 'zp-put-on-day',
-  imports: [DayMenu],
+  imports: [DayMenu, MatButton, MatMenuTrigger],
   providers: [PlanChange],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <zp-day-menu [days]="days()" [waiting]="waiting()" (opened)="load()" (chosen)="change.put($event.classId!, lessonId(), $event.date)"
-      >Put on a day</zp-day-menu
-    >
+    <button mat-button type="button" [matMenuTriggerFor]="menu.menu()" [matMenuTriggerData]="{ of: lessonId() }" (menuOpened)="load()">
+      {{ words().putOnDay }}
+    </button>
+    <zp-day-menu #menu [days]="days()" [waiting]="waiting()" (chosen)="change.put($event.day.classId!, $event.of, $event.day.date)" />
   `,
 })
 export class PutOnDay {
   readonly lessonId = input.required<string>();
+  protected readonly words = PLAN_WORDS;
   protected readonly change = inject(PlanChange);
   protected readonly days = signal<readonly DayChoice[]>([]);
   protected readonly waiting = signal('');
 
   protected async load(): Promise<void> {
-    this.waiting.set('Fetching the plan …');
+    this.waiting.set('');
     try {
       const [classes, lessons] = await Promise.all([
         ask<ClassSummary[]>('GET', '/api/classes'),
@@ -39,12 +44,13 @@ export class PutOnDay {
         classes.map(async ({ id, name }) => {
           const { plan } = await ask<PlanDetail>('GET', `/api/classes/${id}/plan`);
           const all = dayChoices(plan, dayOf(Date.now()), (lesson) => titles.get(lesson) ?? null);
-          const own = classes.length > 1 ? all.slice(0, DAYS_OF_SEVERAL).map((one) => ({ ...one, day: `${name}, ${one.day}` })) : all;
+          const own =
+            classes.length > 1 ? all.slice(0, DAYS_OF_SEVERAL).map((one) => ({ ...one, day: this.words().ofClass(name, one.day) })) : all;
           return own.map((one) => ({ ...one, classId: id }));
         }),
       );
       this.days.set(days.flat());
-      this.waiting.set('There is no class yet.');
+      this.waiting.set(this.words().noClass);
     } catch (error) {
       this.waiting.set(sentenceOf(error));
     }

@@ -1,4 +1,4 @@
-import { displayText, toSecondOfDay, type IsoDate } from '@zeitpunkt/core';
+import { daysOn, displayText, toSecondOfDay, type IsoDate, type Weekday } from '@zeitpunkt/core';
 import { locale } from './language';
 
 /** Days are counted in one zone, so that none begins elsewhere. */
@@ -16,6 +16,9 @@ export const dayAndMonth = (date: IsoDate): string => written(date, { day: 'nume
 export const weekday = (date: IsoDate): string => written(date, { weekday: 'long' });
 /** "Mon". */
 export const shortWeekday = (date: IsoDate): string => written(date, { weekday: 'short' });
+
+/** Any day that is this day of the week, so that it can be named. */
+export const dayNamed = (day: Weekday): IsoDate => daysOn('2026-11-30', day - 1);
 
 /** A time of the school day as a timetable has it: "9:40", "14:05". @param at seconds since midnight */
 export function clockTime(at: number): string {

@@ -3,7 +3,7 @@ import type { Pose } from '@zeitpunkt/core';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { HOUR_HAND, MINUTE_HAND } from '@zeitpunkt/core/scene/dial-hands';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
-import { coordinate, pointAt } from '@zeitpunkt/core/scene/scene-node';
+import { arcPath, coordinate, pointAt } from '@zeitpunkt/core/scene/scene-node';
 
 /** From so many pixels on there is room for numerals, and for a tick a minute. */
 const LARGE = 96;
@@ -72,7 +72,9 @@ const TINY = 32;
       stroke-width: 2px;
     }
     .sector {
-      fill: var(--accent);
+      fill: none;
+      stroke: var(--accent);
+      stroke-width: 18;
     }
     text {
       fill: var(--ink);
@@ -149,7 +151,7 @@ export class SmallDial {
     const [from, to] = [this.from(), this.to()];
     if (from === null || to === null) return null;
     const span = (((to - from) % 60) + 60) % 60;
-    return span === 0 ? null : ringPath(from * 6, (from + span) * 6);
+    return span === 0 ? null : arcPath(from * 6, (from + span) * 6, 88);
   });
 }
 
@@ -173,14 +175,3 @@ const NUMERALS = Array.from({ length: 12 }, (_, index) => {
   const [x, y] = pointAt((index + 1) * 30, 70);
   return { text: String(index + 1), x: coordinate(x), y: coordinate(y) };
 });
-
-/** A band along the rim, clockwise. */
-function ringPath(fromDeg: number, toDeg: number): string {
-  const inner = 80;
-  const [x1, y1] = pointAt(fromDeg, inner).map(coordinate);
-  const [x2, y2] = pointAt(toDeg, inner).map(coordinate);
-  const large = toDeg - fromDeg > 180 ? 1 : 0;
-  const [ox1, oy1] = pointAt(fromDeg, 97).map(coordinate);
-  const [ox2, oy2] = pointAt(toDeg, 97).map(coordinate);
-  return `M${ox1} ${oy1}A97 97 0 ${large} 1 ${ox2} ${oy2}L${x2} ${y2}A${inner} ${inner} 0 ${large} 0 ${x1} ${y1}Z`;
-}
