@@ -75,7 +75,16 @@ export {
 } from './desk.js';
 export { ResultRowSchema } from './results.js';
 export { ClientMessage, DeskMessage, DeskMessageShell, TeacherMessage } from './sockets.js';
-export { OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceLive, OwnPaceMessage, OwnPaceProgress, OwnPaceStart, OwnPlace } from './own-pace.js';
+export {
+  OwnPaceChange,
+  OwnPaceDetail,
+  OwnPaceLine,
+  OwnPaceLive,
+  OwnPaceMessage,
+  OwnPaceProgress,
+  OwnPaceStart,
+  OwnPlace,
+} from './own-pace.js';
 export { MOST_SIMULATED, RehearsalStart, SimulatedWish } from './simulated.js';
 export {
   ClassStanding,
