@@ -28,7 +28,7 @@ const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true
 /** Features whose words were moved to the catalogue. */
 const WORDED = ['frame', 'today', 'ladder', 'lessons', 'classes', 'school', 'look', 'set-up', 'sign-in']
   .map((name) => `features/${name}`)
-  .concat('ui/parts');
+  .concat('ui/parts', 'shared/plan');
 
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },

@@ -13,7 +13,7 @@ import { dayAndMonth } from '../../shared/words/days';
 import { dayOf } from '@zeitpunkt/core';
 import { AskFirst } from '../../ui/parts/ask-dialog';
 import { Place } from '../../ui/parts/place';
-import { Failing, Loading } from '../../ui/parts/states';
+import { Empty, Failing, Loading } from '../../ui/parts/states';
 import { CanComeIn } from './can-come-in';
 import { ClassData } from './class-data';
 import { ClassStore } from './class-store';
@@ -23,7 +23,7 @@ import { CLASS_WORDS } from './words';
 /** From so many pupils on rows are low, so that a full class is seen at once. */
 const FULL = 26;
 /** Pupils that a frame draws. */
-const DRAWN_AT_ONCE = 8;
+const DRAWN_AT_ONCE = 6;
 
 /** A class: who is in it and can come in, lists in and out, cards, and what is kept of it and for how long. */
 @Component({
@@ -31,6 +31,7 @@ const DRAWN_AT_ONCE = 8;
   imports: [
     CanComeIn,
     ClassData,
+    Empty,
     Failing,
     Loading,
     MatButton,
@@ -70,7 +71,8 @@ export class ClassListPlace {
     return detail ? this.words().about(detail.name, this.store.present().length) : null;
   });
   protected readonly isFull = computed(() => this.store.present().length > FULL);
-  private readonly drawn = inSlices(() => this.store.present().length, DRAWN_AT_ONCE);
+  private readonly drawn = inSlices(() => (this.store.detail() ? this.store.present().length + 1 : 0), DRAWN_AT_ONCE, 0);
+  protected readonly isWhole = computed(() => this.drawn() > this.store.present().length);
   /** Two columns of equal height, read down. */
   protected readonly halves = computed((): readonly (readonly ClassPupil[])[] => {
     const all = this.store.present();

@@ -51,6 +51,8 @@ export class PupilTable {
   private readonly askFirst = inject(AskFirst);
   private readonly notice = inject(Notice);
   protected readonly words = CLASS_WORDS;
+  /** Pupils who come to those that are drawn draw nobody anew. */
+  protected readonly byPupil = (_: number, row: { readonly pupil: ClassPupil }) => row.pupil.id;
   protected readonly columns = computed(() =>
     this.editing() ? ['pupil', 'reference', 'answers', 'more'] : ['rung', 'pupil', 'card', 'seen', 'more'],
   );

@@ -40,6 +40,8 @@ interface Dot {
 })
 export class LadderDrawn {
   readonly chosen = input.required<RungId>();
+  /** So many rungs are drawn by now, from the top. */
+  readonly most = input.required<number>();
   readonly choose = output<RungId>();
   readonly opened = output<LessonSummary>();
   protected readonly course = inject(Course);

@@ -17,6 +17,9 @@ import { LadderDrawn } from './ladder-drawn';
 import { RungSide } from './rung-side';
 import { LADDER_WORDS } from './words';
 
+/** Frames in which the rungs are drawn. */
+const RUNG_SLICES = 4;
+
 /** Where a class stands on the ladder, what was given and is planned over the weeks, what comes next, and a draft for any day. */
 @Component({
   selector: 'zp-ladder',
@@ -75,8 +78,10 @@ export class Ladder {
     return [...given, ...planned];
   });
 
-  /** The ladder is drawn first, its side with the next frame. */
-  protected readonly drawn = inSlices(() => 2, 1);
+  /** The ladder is drawn first, its side with the next frames. */
+  protected readonly drawn = inSlices(() => (this.course.isThere() ? RUNG_SLICES + 2 : 0), 1);
+  protected readonly rungs = computed(() => Math.ceil((RUNG_IDS.length * this.drawn()) / RUNG_SLICES));
+  protected readonly sides = computed(() => this.drawn() - RUNG_SLICES);
 
   constructor() {
     const go = (by: number) => void this.choose(RUNG_IDS[RUNG_IDS.indexOf(this.rungNow()) + by] ?? this.rungNow());

@@ -69,6 +69,8 @@ export class RungSide {
   readonly rungId = input.required<RungId>();
   /** The day that is drafted for; null for none. */
   readonly day = input.required<IsoDate | null>();
+  /** The form for a draft is there by now. */
+  readonly canDraft = input.required<boolean>();
   readonly dayChange = output<IsoDate | null>();
   readonly opened = output<LessonSummary>();
   protected readonly course = inject(Course);

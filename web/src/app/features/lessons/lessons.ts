@@ -31,7 +31,7 @@ import { Notice } from '../../ui/parts/notice';
 import { Place } from '../../ui/parts/place';
 import { SavingWord } from '../../ui/saving-word';
 import { SmallDial } from '../../ui/parts/small-dial';
-import { Failing, Loading } from '../../ui/parts/states';
+import { Empty, Failing, Loading } from '../../ui/parts/states';
 import {
   FILTERS,
   GROUPS,
@@ -51,13 +51,14 @@ import { LESSONS_WORDS } from './words';
 const SHOWN: Partial<Record<GroupId, number>> = { drafts: 12, taught: 6, away: 6 };
 const STRIP = 5;
 /** Lines that a frame draws. */
-const DRAWN_AT_ONCE = 4;
+const DRAWN_AT_ONCE = 3;
 
 /** All lessons: those to come, drafts, and what was taught; found by name, rung or time. */
 @Component({
   selector: 'zp-lessons',
   imports: [
     DayMenu,
+    Empty,
     Failing,
     FilePress,
     Loading,
@@ -119,7 +120,7 @@ export class Lessons {
       today: course.today(),
     });
   });
-  private readonly meant = computed(() => this.rows().filter((row) => isMeant(row, this.wanted())));
+  protected readonly meant = computed(() => this.rows().filter((row) => isMeant(row, this.wanted())));
   protected readonly filters = computed(() => {
     const icons: Record<FilterId, IconName | null> = {
       all: null,
@@ -148,7 +149,7 @@ export class Lessons {
       return { group, all, wanted: isCut ? most : all.length };
     });
   });
-  private readonly drawn = inSlices(() => this.grouped().reduce((sum, { wanted }) => sum + wanted, 0), DRAWN_AT_ONCE);
+  protected readonly drawn = inSlices(() => this.grouped().reduce((sum, { wanted }) => sum + wanted, 1), DRAWN_AT_ONCE, 0);
   protected readonly shown = computed(() => {
     let left = this.drawn();
     return new Map(

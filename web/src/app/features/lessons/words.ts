@@ -77,6 +77,5 @@ export const LESSONS_WORDS = catalogue({
     doneAway: (title: string) => `“${title}” is put away.`,
     doneBack: (title: string) => `“${title}” is back among your lessons.`,
     doneDouble: (title: string) => `“${title}” is there twice now.`,
-    unreadable: 'cannot be read',
   },
 });

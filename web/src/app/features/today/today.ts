@@ -47,7 +47,7 @@ export class Today {
   protected readonly words = TODAY_WORDS;
   protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
   /** What is looked at first is drawn first, the rest with the next frames. */
-  protected readonly drawn = inSlices(() => 3, 1);
+  protected readonly drawn = inSlices(() => (this.course.isThere() ? 5 : 0), 1);
   /** A school at its beginning: nobody is in the class and nothing was taught. */
   protected readonly isFirst = computed(() => (this.course.current.now()?.pupilCount ?? 0) === 0 && this.course.taught().length === 0);
   protected readonly heading = computed(() =>

@@ -7,7 +7,6 @@ export const PARTS_WORDS = catalogue({
     undo: 'Undo',
     close: 'Close',
     help: 'Help with this place',
-    more: 'More',
     keys: 'Keys',
   },
 });
