@@ -61,6 +61,11 @@ test('leaving a question without its answer closes it; coming back opens it agai
   expect(phases(play([BEGIN, go('ask-1'), go('answer-1'), go('ask-1')]))).toEqual({ q1: 'revealed' });
 });
 
+test('a question that is asked again by going back to it is open, and was closed at no time', () => {
+  const [again] = play([BEGIN, go('ask-1'), { type: 'close', askingId: 'q1' }, go('hello'), go('ask-1')]).run.askings;
+  expect(again).toMatchObject({ phase: 'open', closedAtMs: null });
+});
+
 test('closed answers stay closed while the class goes on thinking', () => {
   expect(phases(play([BEGIN, go('ask-1'), { type: 'close', askingId: 'q1' }, go('think-1')]))).toEqual({ q1: 'closed' });
 });

@@ -81,6 +81,8 @@ test('an answer leads to its reason; one that comes when the pupil is elsewhere 
   const back = goOwn(asked, steps[0]!.ref, prepared, 2500);
   const elsewhere = answeredOwn(back, 'q1', prepared, 3000);
   expect(elsewhere.at.beatId).toBe('hello');
+  // What is answered already, and what was never asked, changes nothing.
+  expect([answeredOwn(elsewhere, 'q1', prepared, 3500), answeredOwn(back, 'q2', prepared, 3500)]).toEqual([elsewhere, back]);
   const next = goOwn(elsewhere, steps[farthestOwnStep(prepared, elsewhere)]!.ref, prepared, 4000);
   expect([next.at.beatId, isOwnDone(prepared, next)]).toEqual(['ask-2', false]);
   // This question has no beat that answers it: its answer is shown where it stands.

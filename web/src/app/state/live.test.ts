@@ -63,6 +63,20 @@ test('who was let in, what counts, and what goes on outside the door show at onc
   expect(live.participants.at(-1)).toMatchObject({ name: 'Dov', waits: false, newcomer: false });
 });
 
+test('who was ready is forgotten with another pulse, and what was shown when dials are no longer called for', () => {
+  const [{ room }, passing] = [
+    sessionDetail().live,
+    { ready: [{ participantId: 'in-Anouk', ready: true }], shown: [{ participantId: 'in-Ceri', pose: { hourDeg: 90, minuteDeg: 180 } }] },
+  ];
+  const shown = { ...room, calls: { ...room.calls, pulse: 1, showMe: true } };
+  const there = hear(loaded, { type: 'state', live: { ...sessionDetail().live, room: shown, passing } });
+  const after = (calls: Partial<typeof shown.calls>) =>
+    hear(there, { type: 'room', seq: 1, nowMs: 900, room: { ...shown, calls: { ...shown.calls, ...calls } } }).detail!.live.passing;
+  expect(after({})).toEqual(passing);
+  expect(after({ pulse: 2 })).toEqual({ ...passing, ready: [] });
+  expect(after({ showMe: false })).toEqual({ ...passing, shown: [] });
+});
+
 test('the audience window hears of rooms only, and misses nothing between them', () => {
   const opened = reducer(undefined, liveActions.open({ sessionId: 'session', window: 'audience' }));
   const state = hear(reducer(opened, liveActions.loaded({ detail: sessionDetail(), atMs: 500 })), roomAt(3, 7));

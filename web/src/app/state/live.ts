@@ -96,7 +96,8 @@ function receive(state: LiveState, message: TeacherMessage, atMs: number): LiveS
     const { room, seq, nowMs, ...rest } = message.live;
     // The whole state starts the counting anew: a server that was started again counts from 0.
     const anew = { ...withLive(state, { ...rest, seq, nowMs }), heard: null, clockSkewMs: atMs - nowMs, missed: false };
-    return withNewestRoom(anew, { seq, room });
+    // What is shown in passing belongs to the room that came with it, whatever was called for before.
+    return withLive(withNewestRoom(anew, { seq, room }), { passing: rest.passing });
   }
   if (message.type === 'hello') return state; // the line's own
   if (message.type === 'problem') return { ...state, problem: message.detail };
