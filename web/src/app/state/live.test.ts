@@ -16,6 +16,11 @@ const roomAt = (beat: number, seq: number): Extract<TeacherMessage, { type: 'roo
 });
 const response = (seq: number, name: string): TeacherMessage => ({ type: 'response', seq, response: responseOf(name, 'q1') });
 
+test('before anything has come nothing is shown as if it were there', () => {
+  const start = reducer(undefined, { type: 'start' });
+  expect(start).toMatchObject({ detail: null, lineOpen: false, missed: false, outdated: false, pending: 0, problem: null });
+});
+
 test('events that follow each other are taken in; one heard twice counts once', () => {
   const state = hear(loaded, response(1, 'Anouk'), response(2, 'Bashir'), response(2, 'Bashir'));
   expect(state.detail!.live).toMatchObject({ seq: 2, responses: [{ pupilId: 'pupil-Anouk' }, { pupilId: 'pupil-Bashir' }] });
