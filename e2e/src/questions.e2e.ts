@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expectAccessible } from './lib/accessible.js';
 import { expect, PHONE, test } from './lib/classroom.js';
 import { ScriptPage } from './lib/script.js';
+import { drawTo } from './lib/draw-to.js';
 
 /** A lesson with a question of every kind, as it was stored. */
 const EVERY_KIND = readFileSync(new URL('../../core/src/formats/old-files/lesson/3-every-kind.json', import.meta.url), 'utf8');
@@ -90,12 +91,7 @@ test('cards are put together and in order with the keyboard alone, and by draggi
     await page.getByRole('button', { name: /^2, for card C/ }).press('Enter');
     await expect(card('C')).toContainText('with 2');
     const partner = page.getByRole('list', { name: 'Partners' }).getByRole('listitem').nth(2);
-    const [from, to] = [(await partner.boundingBox())!, (await card('A').boundingBox())!];
-    await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
-    await page.mouse.down();
-    await page.mouse.move(from.x - 20, from.y + 10, { steps: 4 });
-    await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 10 });
-    await page.mouse.up();
+    await drawTo(page, partner, card('A'));
     await expect(card('A')).toContainText('with 3');
     await card('B').press('Enter');
     await page.getByRole('button', { name: /^1, for card B/ }).press('Enter');

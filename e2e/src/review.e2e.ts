@@ -1,6 +1,7 @@
 import { readFile } from 'node:fs/promises';
 import type { Page } from '@playwright/test';
 import { expect, test } from './lib/classroom.js';
+import { drawTo } from './lib/draw-to.js';
 
 /** Counts what a teacher presses and chooses on the way to something. */
 class Actions {
@@ -86,13 +87,21 @@ test('groups are the teacher’s: a pupil is moved by hand, stays there after a 
   // The group works on further ideas as well, which its name tells.
   const toKeeps = `to “${await group.getAttribute('aria-label')}”`;
   const moved = page.waitForResponse((reply) => reply.url().endsWith('/moves'));
-  await page.getByRole('combobox', { name: 'Move Dov' }).selectOption(toKeeps);
+  await page.getByRole('button', { name: 'Move Dov' }).click();
+  await page.getByRole('menuitem', { name: toKeeps }).click();
   await moved;
   await expect(group.getByRole('link', { name: 'Dov' })).toBeVisible();
   await page.reload();
   await expect(group.getByRole('link', { name: 'Dov' })).toBeVisible();
-  await page.getByRole('combobox', { name: 'Move Dov' }).selectOption('where the proposal has Dov');
-  await expect(page.getByRole('region', { name: /^Nearest hour/ }).getByRole('link', { name: 'Dov' })).toBeVisible();
+  await page.getByRole('button', { name: 'Move Dov' }).click();
+  await page.getByRole('menuitem', { name: 'back to where it was proposed' }).click();
+  const proposed = page.getByRole('region', { name: /^Nearest hour/ });
+  await expect(proposed.getByRole('link', { name: 'Dov' })).toBeVisible();
+  // The same by hand: a name is drawn to another group.
+  const dragged = page.waitForResponse((reply) => reply.url().endsWith('/moves'));
+  await drawTo(page, proposed.getByRole('listitem').filter({ hasText: 'Dov' }), group.getByRole('list', { name: 'Pupils' }));
+  await dragged;
+  await expect(group.getByRole('link', { name: 'Dov' })).toBeVisible();
 });
 
 test('a mark is corrected with a reason while the lesson runs, everything follows at once, and it is taken back', async ({

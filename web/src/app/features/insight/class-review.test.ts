@@ -1,7 +1,7 @@
 import { Component } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, withComponentInputBinding, RouterOutlet } from '@angular/router';
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, within } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
 import { dayOf, daysOn, NEW_PLAN, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
 import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
@@ -81,7 +81,8 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   const group = find.getByRole('region', { name: 'Nearest hour' });
   expect(textOf(group)).toContain('Seen in 12 of 12 answers that could show it: settled.');
   expect(textOf(page)).toContain('Dov : has not answered anything yet');
-  change(find.getByRole('combobox', { name: 'Move Ceri' }), 'to “Nearest hour”');
+  await press('Move Ceri');
+  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Nearest hour”' }));
   await until(() => textOf(find.getByRole('region', { name: 'Nearest hour' })).includes('Ceri'));
   expect(server.sent('POST /api/classes/c1/moves')).toEqual([{ pupilId: 'Ceri', key: 'idea:nearest-hour' }]);
 
@@ -131,8 +132,9 @@ test('what the group of a pupil does not work on becomes a follow-up at a press,
 
 test('a move that could not be kept is taken back, and the reason said', async () => {
   server.on('POST /api/classes/c1/moves', new Refusal('PUPIL_UNKNOWN', 'This class has no such pupil.'));
-  const { find, page } = await open('next');
-  change(find.getByRole('combobox', { name: 'Move Ceri' }), 'to “Nearest hour”');
+  const { find, page, press } = await open('next');
+  await press('Move Ceri');
+  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Nearest hour”' }));
   await until(() => page.textContent!.includes('This class has no such pupil.'));
   expect(textOf(find.getByRole('region', { name: 'Nearest hour' }))).not.toContain('Ceri');
 });

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { RouterLink } from '@angular/router';
 import { kindOf, misconceptionOf, RUNGS, textOfResponse, type Group, type GroupKey, type LessonSettings } from '@zeitpunkt/core';
+import { Chips, type Chip } from '../../ui/parts/chips';
 import { setWords } from '../../shared/diagnosis/set-words';
 import type { GroupSet } from './class-review-store';
 
@@ -10,7 +10,7 @@ const COUNTS = [4, 5, 6, 7, 8];
 /** A group for the next lesson: who, why, what to do, which questions, and the lesson drafted at a press. */
 @Component({
   selector: 'zp-group-card',
-  imports: [MatButton, RouterLink],
+  imports: [Chips, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section [attr.aria-label]="group().name">
@@ -21,30 +21,7 @@ const COUNTS = [4, 5, 6, 7, 8];
       @if (also(); as names) {
         <p class="facts">Also: {{ names }}</p>
       }
-      <ul aria-label="Pupils">
-        @for (pupil of group().pupils; track pupil.id) {
-          <li [class.moved]="pupil.moved">
-            <a [routerLink]="['../pupils', pupil.id]">{{ pupil.name }}</a>
-            <select
-              #to
-              class="to"
-              [attr.aria-label]="'Move ' + pupil.name"
-              [title]="pupil.moved ? pupil.name + ' was put here by you' : 'Move ' + pupil.name"
-              (change)="move(pupil.id, to)"
-            >
-              <option value="" selected>{{ pupil.moved ? '↦' : '…' }}</option>
-              @for (place of others(); track place.key) {
-                @if (place.key !== group().key) {
-                  <option [value]="place.key">to “{{ place.name }}”</option>
-                }
-              }
-              @if (pupil.moved) {
-                <option value="back">where the proposal has {{ pupil.name }}</option>
-              }
-            </select>
-          </li>
-        }
-      </ul>
+      <zp-chips [key]="group().key" [chips]="chips()" [lists]="others()" label="Pupils" (moved)="moved.emit($event)" />
       <p><strong>Next:</strong> {{ group().nextMove }}</p>
       <details>
         <summary>
@@ -107,35 +84,6 @@ const COUNTS = [4, 5, 6, 7, 8];
       font-weight: 400;
       font-size: 0.95rem;
     }
-    ul {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.35rem;
-      margin: 0;
-      padding: 0;
-      list-style: none;
-    }
-    ul li {
-      display: flex;
-      align-items: center;
-      min-height: 32px;
-      padding-left: 0.6rem;
-      border: 1px solid var(--line);
-      border-radius: 4px;
-    }
-    .moved {
-      border-style: dashed;
-      border-color: var(--ink);
-    }
-    .to {
-      width: 2rem;
-      min-height: 30px;
-      border: 0;
-      background: none;
-      color: var(--soft);
-      font: inherit;
-      cursor: pointer;
-    }
     summary {
       cursor: pointer;
     }
@@ -165,9 +113,12 @@ export class GroupCard {
   readonly busy = input.required<boolean>();
   /** The day of the lesson, as it is read; null where none can be chosen. */
   readonly on = input.required<string | null>();
-  readonly moved = output<{ readonly pupilId: string; readonly key: GroupKey | null }>();
+  readonly moved = output<{ readonly id: string; readonly key: string | null }>();
   readonly designed = output<number>();
   readonly drafted = output();
+  protected readonly chips = computed((): readonly Chip[] =>
+    this.group().pupils.map(({ id, name, moved }) => ({ id, name, moved, link: ['../pupils', id] })),
+  );
   protected readonly counts = COUNTS;
   protected readonly size = computed(() => {
     const { length } = this.group().pupils;
@@ -192,10 +143,4 @@ export class GroupCard {
       return { stem: kind.viewOf(item, this.settings()).stem, key };
     }),
   );
-
-  protected move(pupilId: string, to: HTMLSelectElement): void {
-    const key = to.value === 'back' ? null : (to.value as GroupKey);
-    to.value = '';
-    this.moved.emit({ pupilId, key });
-  }
 }

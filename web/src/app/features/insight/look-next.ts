@@ -1,3 +1,4 @@
+import { CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router, RouterLink } from '@angular/router';
@@ -10,7 +11,7 @@ import { GroupCard } from './group-card';
 /** Groups for the next lesson, each with its reason, its next move and its questions; and those to look at first. */
 @Component({
   selector: 'zp-look-next',
-  imports: [Choice, GroupCard, MatButton, RouterLink],
+  imports: [CdkDropListGroup, Choice, GroupCard, MatButton, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="head">
@@ -30,7 +31,7 @@ import { GroupCard } from './group-card';
     @if (moves(); as words) {
       <p class="facts" role="status">{{ words }}</p>
     }
-    <div class="groups">
+    <div class="groups" cdkDropListGroup>
       @for (group of groups(); track group.key) {
         <zp-group-card
           [group]="group"
@@ -39,7 +40,7 @@ import { GroupCard } from './group-card';
           [settings]="store.insight()!.settings"
           [busy]="store.drafting()"
           [on]="date() ? words(date()!) : null"
-          (moved)="store.move($event.pupilId, $event.key)"
+          (moved)="move($event)"
           (designed)="store.design(group, $event)"
           (drafted)="draft(group)"
         />
@@ -164,6 +165,10 @@ export class LookNext {
   });
   /** Where a pupil can be put: any group that there is. */
   protected readonly places = computed(() => this.groups().map(({ key, name }): { key: GroupKey; name: string } => ({ key, name })));
+
+  protected move({ id, key }: { readonly id: string; readonly key: string | null }): void {
+    void this.store.move(id, this.groups().find((group) => group.key === key)?.key ?? null);
+  }
 
   constructor() {
     effect(() => {

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, signal } from '@angular/core';
+import { CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { FormControl, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
@@ -14,6 +15,7 @@ import { gearedPose, secondOfDay } from '@zeitpunkt/core';
 import { dialTime } from '../../shared/words/days';
 import { ICONS, type IconName } from '../../ui/icons/icons';
 import { AskFirst } from '../../ui/parts/ask-dialog';
+import { type Chip, Chips } from '../../ui/parts/chips';
 import { IdeaPair } from '../../ui/parts/idea-pair';
 import { Notice } from '../../ui/parts/notice';
 import { Place } from '../../ui/parts/place';
@@ -26,6 +28,8 @@ import { LOOK_WORDS } from './words';
 @Component({
   selector: 'zp-look',
   imports: [
+    CdkDropListGroup,
+    Chips,
     Empty,
     Failing,
     IdeaPair,
@@ -75,6 +79,22 @@ export class Look {
   ];
   protected readonly columns = ['name', 'seen'];
   protected readonly missing = new FormControl('', { nonNullable: true, validators: [Validators.required] });
+
+  /** Who was moved by hand, and where to. */
+  private readonly movedTo = signal<ReadonlyMap<string, string | null>>(new Map());
+
+  protected chipsIn(key: string): readonly Chip[] {
+    return this.words().lists.flatMap((list) =>
+      list.names.flatMap((name): Chip[] => {
+        const moved = this.movedTo().get(name) ?? null;
+        return (moved ?? list.key) === key ? [{ id: name, name, link: null, moved: moved !== null }] : [];
+      }),
+    );
+  }
+
+  protected move({ id, key }: { readonly id: string; readonly key: string | null }): void {
+    this.movedTo.update((before) => new Map([...before, [id, key]]));
+  }
 
   constructor() {
     this.missing.markAsTouched();

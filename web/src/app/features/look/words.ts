@@ -9,6 +9,11 @@ export const LOOK_WORDS = catalogue({
     at: (time: string) => time,
     pairs: 'Ideas as pairs of dials',
     ticks: 'Pupils as ticks',
+    chips: 'Names that are dragged, or moved by menu',
+    lists: [
+      { key: 'coming', name: 'Coming hour', names: ['Dov', 'Mirela'] },
+      { key: 'nearest', name: 'Nearest hour', names: ['Zeb'] },
+    ] as readonly { readonly key: string; readonly name: string; readonly names: readonly string[] }[],
     states: 'Loading, empty, failing',
     loading: 'Fetching the plan of the class …',
     empty: 'No lesson stands on a day to come.',

@@ -8,5 +8,8 @@ export const PARTS_WORDS = catalogue({
     close: 'Close',
     help: 'Help with this place',
     keys: 'Keys',
+    move: (name: string) => `Move ${name}`,
+    moveTo: (list: string) => `to “${list}”`,
+    moveBack: 'back to where it was proposed',
   },
 });
