@@ -7,6 +7,7 @@ import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { seededRng } from '../rehearsal/rng.js';
 import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import { describeStage } from '../scene/describe-stage.js';
+import { stageAt } from '../lesson/player.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
 import { stageOfRun } from '../run/run-stage.js';
 import { isRevealed } from '../run/run.js';
@@ -146,6 +147,11 @@ describe('questions beside the script', () => {
     expect(phases(answered)).toMatchObject({ extra: 'revealed' });
     expect(stageOfRun(prepared, answered.run, 0)).toEqual(kindOf(extra).answered(extra, DEFAULT_SETTINGS));
     expect(play([{ type: 'close', askingId: 'extra' }], answered)).toBe(answered);
+  });
+
+  test('where nothing is asked beside it the script plays, while a question of it is open as well', () => {
+    const { run } = play([BEGIN, go('ask-1'), go('think-1')]);
+    expect(stageOfRun(prepared, run, 1000)).toEqual(stageAt(prepared, run.at, 1000, false));
   });
 
   test('the next step, or going back to the script, leaves it closed', () => {

@@ -18,6 +18,8 @@ const response = (seq: number, name: string): TeacherMessage => ({ type: 'respon
 
 test('before anything has come nothing is shown as if it were there', () => {
   const start = reducer(undefined, { type: 'start' });
+  const opened = reducer(start, liveActions.open({ sessionId: 'session', window: 'console' }));
+  expect(reducer(opened, go(3))).toBe(opened); // a key that was quicker than the lesson
   expect(start).toMatchObject({ detail: null, lineOpen: false, missed: false, outdated: false, pending: 0, problem: null });
 });
 
