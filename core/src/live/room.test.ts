@@ -151,7 +151,7 @@ describe('questions beside the script', () => {
 
   test('where nothing is asked beside it the script plays, while a question of it is open as well', () => {
     const { run } = play([BEGIN, go('ask-1'), go('think-1')]);
-    expect(stageOfRun(prepared, run, 1000)).toEqual(stageAt(prepared, run.at, 1000, false));
+    expect(stageOfRun(prepared, run, 1000)).toEqual(stageAt(prepared, run.at, 1000, isRevealed(run)));
   });
 
   test('the next step, or going back to the script, leaves it closed', () => {
