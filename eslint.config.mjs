@@ -28,7 +28,9 @@ const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true
 /** Features whose words were moved to the catalogue. */
 const WORDED = ['frame', 'today', 'ladder', 'lessons', 'classes', 'school', 'look', 'set-up', 'sign-in']
   .map((name) => `features/${name}`)
-  .concat('ui/parts', 'shared/plan');
+  .concat('ui/parts', 'shared/plan')
+  // The rooms of the script that were made anew.
+  .concat(['rim', 'column', 'stage', 'fields', 'about'].map((room) => `features/script/${room}`));
 
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },

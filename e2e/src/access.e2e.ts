@@ -46,8 +46,10 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await page.goto(`${server.url}/lessons`);
   const script = new ScriptPage(page);
   await script.open('Half past at the harbour');
+  await expectToFit('script');
   await script.about();
-  await expectToFit('lesson');
+  await expectToFit('about a lesson');
+  await script.closeAbout();
   await page.getByRole('link', { name: 'Rehearse' }).click();
   await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
   await expect(teacher.place).toContainText('Step 1 of');

@@ -111,13 +111,15 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   }
   await page.goto(`${server.url}/lessons`);
   await script.open('Half past at the harbour');
+  await expectAccessible(page, 'script');
   await script.about();
-  await expectAccessible(page, 'lesson');
-  await page.getByRole('button', { name: 'Questions as a package' }).click();
+  await expectAccessible(page, 'about a lesson');
+  await script.closeAbout();
+  await script.more('Questions as a package');
   await expect(page.getByRole('dialog', { name: /^Questions as a package/ })).toBeVisible();
   await expectAccessible(page, 'questions as a package');
   await page.keyboard.press('Escape');
-  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  await script.more('Sheet and key');
   await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
   await expect(page.getByRole('img', { name: /^Page 2: .*, B/ })).toBeVisible();
   await expectAccessible(page, 'paper');

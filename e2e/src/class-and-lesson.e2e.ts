@@ -43,16 +43,19 @@ test('a lesson follows another school from its sheet on; two windows do not over
   await other.goto(page.url());
   const there = new ScriptPage(other);
   await there.about();
-  await page.getByRole('button', { name: 'step back to the one before' }).click();
+  await page.getByRole('radio', { name: 'step back to the one before' }).click();
   await expect(page.getByText('Step back to the numeral before it: that is 12.')).toBeVisible();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
   await there.write('Title', 'Half past at the pier');
+  await there.closeAbout();
   await expect(other.getByRole('alert')).toContainText('was changed meanwhile, from another window. Nothing was overwritten.');
   await other.getByRole('button', { name: 'Go on with the other' }).click();
-  await expect(other.getByRole('button', { name: 'step back to the one before' })).toHaveAttribute('aria-pressed', 'true');
+  await there.about();
+  await expect(other.getByRole('radio', { name: 'step back to the one before' })).toBeChecked();
   await other.close();
 
+  await script.closeAbout();
   await teacher.to('Lessons');
   await teacher.openRoom();
   await teacher.begin();

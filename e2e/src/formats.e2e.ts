@@ -49,9 +49,9 @@ test('questions go out as a package with what is lost said, come in again, and c
   const { page } = teacher;
   const script = new ScriptPage(page);
   await script.open('Quarters at the tide gauge');
-  const questions = page.getByRole('listbox', { name: 'Beats' }).getByRole('option', { name: /Ask/ });
+  const questions = script.beats(/Ask/);
   const before = await questions.count();
-  await page.getByRole('button', { name: 'Questions as a package' }).click();
+  await script.more('Questions as a package');
   const dialog = page.getByRole('dialog');
   await expect(dialog.getByText('Question 3: Hands cannot be set there')).toBeVisible();
   const [download] = await Promise.all([page.waitForEvent('download'), dialog.getByRole('button', { name: 'Save the package' }).click()]);

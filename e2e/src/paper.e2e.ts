@@ -10,8 +10,9 @@ async function saved(page: Page, press: () => Promise<void>): Promise<{ readonly
 }
 
 async function openPaper(page: Page, title: string): Promise<void> {
-  await new ScriptPage(page).open(title);
-  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  const script = new ScriptPage(page);
+  await script.open(title);
+  await script.more('Sheet and key');
   await expect(page.getByRole('img', { name: /^Page 1/ })).toBeVisible();
 }
 

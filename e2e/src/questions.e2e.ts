@@ -133,7 +133,7 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
   const { page } = teacher;
   const script = new ScriptPage(page);
   await script.open('Quarters at the tide gauge');
-  await page.getByRole('option', { name: /Ask/ }).first().click();
+  await script.choose(/Ask/);
   await page.getByRole('button', { name: 'Compose the question' }).click();
   const composer = page.getByRole('dialog');
   const preview = page.frameLocator('iframe[title="The question as a pupil sees it"]');
@@ -183,9 +183,9 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
   });
 
   await test.step('a set is designed, with one kept and one sent away, and put into the script', async () => {
-    const rows = page.getByRole('option', { name: /Ask/ });
+    const rows = script.beats(/Ask/);
     const before = await rows.count();
-    await page.getByRole('button', { name: 'Design a set of questions' }).click();
+    await page.getByRole('button', { name: 'Add a question set' }).click();
     const designer = page.getByRole('dialog');
     await designer.getByLabel('Questions').fill('4');
     await designer.getByRole('button', { name: 'Choose', exact: true }).click();

@@ -164,10 +164,10 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await page.goBack();
   const script = new ScriptPage(page);
   await script.open('The ferry’s timetable, not finished');
-  await page.getByRole('button', { name: 'Go to the next “!”' }).click();
+  await page.getByRole('button', { name: /to look at$/ }).click();
   await expect(page.getByRole('list', { name: 'Found at this beat' })).toBeVisible();
   await shot(page, 'script');
-  await page.getByRole('option', { name: /Ask/ }).first().click();
+  await script.choose(/Ask/);
   await page.getByRole('button', { name: 'Compose the question' }).click();
   const preview = page.frameLocator('iframe[title="The question as a pupil sees it"]');
   await expect(preview.getByRole('heading', { level: 1 })).toBeVisible();
@@ -176,7 +176,7 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await page.getByRole('button', { name: 'Done' }).click();
   await teacher.to('Lessons');
   await script.open('Quarters at the tide gauge');
-  await page.getByRole('main').getByRole('link', { name: 'Paper', exact: true }).click();
+  await script.more('Sheet and key');
   await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
   await expect(page.getByRole('img', { name: /^Page \d: .*, B/ }).first()).toBeVisible();
   await shot(page, 'paper');
@@ -194,8 +194,9 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
 test('pictures of the recorder and of a video', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await new ScriptPage(page).open('Quarters at the tide gauge');
-  await page.getByRole('link', { name: 'Record' }).click();
+  const script = new ScriptPage(page);
+  await script.open('Quarters at the tide gauge');
+  await script.more('Record');
   await page.getByRole('button', { name: /^5\.1 Worked example/ }).click();
   for (const key of ['e', 'e', 'e']) await page.keyboard.press(key);
   await page.locator('summary', { hasText: 'from the script' }).click();

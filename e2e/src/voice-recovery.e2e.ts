@@ -1,5 +1,6 @@
 import { expect, test } from './lib/classroom.js';
 import { HEARS_VOICE, openRecorder, speak, takesOf, VOICE_TITLE } from './lib/voice-lesson.js';
+import { ScriptPage } from './lib/script.js';
 
 test.use({ launchOptions: HEARS_VOICE, ownProcess: true });
 
@@ -106,7 +107,7 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
     await page.getByRole('link', { name: 'Back to the script' }).click();
     await page.getByLabel('Words to say').fill('The mail boat leaves later today.');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-    await page.getByRole('link', { name: 'Record' }).click();
+    await new ScriptPage(page).more('Record');
     await expect(page.getByText('1 changed since.')).toBeVisible();
     await expect(
       page.getByText(
@@ -121,10 +122,10 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
 
   await test.step('the step is taken out of the script: its take is told, and deleted when that is wanted', async () => {
     await page.getByRole('link', { name: 'Back to the script' }).click();
-    await page.getByRole('option', { name: /1 Set/ }).first().click();
+    await new ScriptPage(page).choose(/1 Set/);
     await page.getByRole('button', { name: 'Take out', exact: true }).click();
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
-    await page.getByRole('link', { name: 'Record' }).click();
+    await new ScriptPage(page).more('Record');
     await expect(page.getByText('1 take belongs to a step that the script does not have any more.')).toBeVisible();
     await page.getByRole('button', { name: 'Delete it' }).click();
     await page.getByRole('dialog').getByRole('button', { name: 'Delete', exact: true }).click();

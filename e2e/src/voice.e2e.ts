@@ -3,6 +3,7 @@ import { expectAccessible } from './lib/accessible.js';
 import { expect, test } from './lib/classroom.js';
 import { openFilm } from './lib/film.js';
 import { HEARS_VOICE, lessonIdOf, openRecorder, speak, takesOf } from './lib/voice-lesson.js';
+import { ScriptPage } from './lib/script.js';
 
 test.use({ launchOptions: HEARS_VOICE });
 
@@ -50,7 +51,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     const take = first.find(({ at }) => at.beatId === 'b1')!;
     await expect.poll(async () => (await beats())[0].plannedSec).toBe(Math.round((take.durationMs + 350) / 1000));
     expect((await beats())[3]).toMatchObject({ kind: 'think', seconds: 4 });
-    await page.getByRole('link', { name: 'Record' }).click();
+    await new ScriptPage(page).more('Record');
   });
 
   await test.step('a beat is retaken, the take before is brought back, a caption is changed, and all is there after a reload', async () => {

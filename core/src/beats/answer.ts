@@ -15,6 +15,7 @@ function narration(beat: AnswerBeat, { itemOf, settings }: BeatContext): string 
 
 export const answerBeat: BeatKind<AnswerBeat> = {
   name: 'Answer',
+  does: 'ask',
   durationMs: (beat, context) => narrationMs(narration(beat, context), context.settings) + 3000,
   narration,
   keeps: [],

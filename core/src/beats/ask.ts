@@ -13,6 +13,7 @@ export interface AskBeat {
 
 export const askBeat: BeatKind<AskBeat> = {
   name: 'Ask',
+  does: 'ask',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 2000,
   narration: (beat) => beat.text,
   keeps: [],

@@ -11,6 +11,9 @@ export interface BeatContext {
   itemOf(id: string): Item;
 }
 
+/** What a beat is for in a lesson: words that lead to something, a demonstration, an example, a question, a slip, work on paper. */
+export type BeatDoes = 'say' | 'show' | 'example' | 'ask' | 'slip' | 'paper';
+
 /**
  * A kind of beat as a record of pure functions. The stage after a beat is `at` its duration; a beat never looks at the
  * clock itself.
@@ -18,6 +21,9 @@ export interface BeatContext {
 export interface BeatKind<Beat> {
   /** For lists: "Sweep". */
   readonly name: string;
+  readonly does: BeatDoes;
+  /** What it shows in a few words, for lists: "2:45"; absent or empty where its name says all. */
+  about?(beat: Beat, settings: LessonSettings): string;
   /** What of the stage before it stays while it plays; everything else is cleared. */
   readonly keeps: readonly (keyof StageState)[];
   /** Planned length in milliseconds, 0 or more. */

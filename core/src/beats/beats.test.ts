@@ -14,7 +14,7 @@ import { viewOfRun } from '../run/run-view.js';
 import { stageScene } from '../scene/stage-scene.js';
 import { secondOfDay as at, toSecondOfDay } from '../time/second-of-day.js';
 import { mistakenReading } from './mistake.js';
-import type { Beat, NewBeat } from './registry.js';
+import { nameOfBeat, type Beat, type NewBeat } from './registry.js';
 
 const lessonOf = (...beats: NewBeat[]): Lesson => ({
   format: 'zeitpunkt-lesson',
@@ -230,4 +230,25 @@ test('a fast sweep counts in fives where a slow one counts in ones: faster than 
   };
   expect(new Set(counts(10))).toEqual(new Set([0]));
   expect(new Set(counts(60)).size).toBeGreaterThan(1);
+});
+
+test.each<[NewBeat, string]>([
+  [{ kind: 'set', timeSec: 9900, display: 'full', words: true, text: '' }, 'Set, 2:45'],
+  [{ kind: 'sweep', fromSec: 7200, toSec: 10_800, turnSeconds: 24, count: 'fives', stops: [], text: '' }, 'Sweep, 2:00 to 3:00'],
+  [{ kind: 'layers', layers: { quarters: true, minuteRing: 'none' }, lasts: true, text: '' }, 'Show or hide, quarters, no minutes'],
+  [
+    {
+      kind: 'mark',
+      marks: [
+        { type: 'hand', hand: 'hour' },
+        { type: 'numeral', numeral: 9 },
+      ],
+      text: '',
+    },
+    'Mark, hour hand, the 9',
+  ],
+  [{ kind: 'mark', marks: [{ type: 'ink', id: 'i', d: 'M0 0' }], text: '' }, 'Mark'],
+  [{ kind: 'say', text: 'Look.' }, 'Say'],
+])('a beat is named by what it shows: %j', (beat, name) => {
+  expect(nameOfBeat({ ...beat, id: 'b1' } as Beat, DEFAULT_SETTINGS)).toBe(name);
 });

@@ -16,6 +16,7 @@ const LOOK_MS = 8000;
 
 export const chartBeat: BeatKind<ChartBeat> = {
   name: 'Chart',
+  does: 'show',
   durationMs: (beat, { settings }) => Math.max(LOOK_MS, narrationMs(beat.text, settings)),
   narration: (beat) => beat.text,
   keeps: [],

@@ -34,6 +34,7 @@ const MOST_BEFORE = 6;
 
 export const dailyCardBeat: BeatKind<DailyCardStep> = {
   name: 'Daily card',
+  does: 'show',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + (beat.shows === 'guess' ? GUESS_MS : LOOK_MS),
   narration: (beat) => beat.text,
   keeps: [],
@@ -61,6 +62,7 @@ export const dailyCardBeat: BeatKind<DailyCardStep> = {
 
 export const dailyCard: ExpandingKind<DailyCardBeat> = {
   name: dailyCardBeat.name,
+  does: 'show',
   about: ({ since, card }) => (since < card ? `cards ${since} to ${card}` : `card ${card}`),
   expand(beat, settings) {
     const { cards } = talkOf(settings);

@@ -1,4 +1,5 @@
 import type { LessonSettings } from '../lesson/settings.js';
+import type { BeatDoes } from './beat-kind.js';
 import type { PlayBeat } from './registry.js';
 
 /** One step of a beat that expands, by a name of its own within the beat. Names stand in stored places: add, never rename. */
@@ -11,6 +12,7 @@ export interface ExpandedStep {
 export interface ExpandingKind<Beat> {
   /** For lists: "Worked example". */
   readonly name: string;
+  readonly does: BeatDoes;
   /** What it is about in a few words, for lists: "7:40". */
   readonly about: (beat: Beat, settings: LessonSettings) => string;
   /** Its steps, at least one. @throws CoreError where the beat cannot be played in this school */

@@ -2,6 +2,7 @@ import { bandOfChoice, type BandChoice } from '../lesson/dial-build.js';
 import { narrationMs } from '../lesson/settings.js';
 import { timeOnStage } from '../scene/time-on-stage.js';
 import type { DialLayers } from '../scene/dial-state.js';
+import { layersInWords } from './about-dial.js';
 import type { BeatKind } from './beat-kind.js';
 
 /** Shows or hides layers of the dial, or lines under it: also help that fades over a lesson. */
@@ -18,6 +19,8 @@ export interface LayersBeat {
 
 export const layersBeat: BeatKind<LayersBeat> = {
   name: 'Show or hide',
+  does: 'show',
+  about: ({ layers }) => layersInWords(layers),
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 1500,
   narration: (beat) => beat.text,
   keeps: ['dial', 'dials', 'dialPlace', 'bands', 'display', 'words', 'board'],

@@ -1,6 +1,7 @@
 import { narrationMs } from '../lesson/settings.js';
 import type { DialMark } from '../scene/dial-state.js';
 import { displayOf } from '../scene/stage-state.js';
+import { marksInWords } from './about-dial.js';
 import type { BeatKind } from './beat-kind.js';
 
 /** Points at something on the dial and, if wanted, writes on the display, the word lines or the board. */
@@ -31,6 +32,8 @@ function grown(mark: DialMark, elapsedMs: number): DialMark {
 
 export const markBeat: BeatKind<MarkBeat> = {
   name: 'Mark',
+  does: 'show',
+  about: ({ marks }) => marksInWords(marks),
   durationMs: (beat, { settings }) => Math.max(narrationMs(beat.text, settings), countMs(beat)) + 800,
   narration: (beat) => beat.text,
   motionMs: (beat) => countMs(beat),

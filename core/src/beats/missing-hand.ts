@@ -18,6 +18,7 @@ export interface MissingHandBeat {
 
 export const missingHand: ExpandingKind<MissingHandBeat> = {
   name: 'One hand alone',
+  does: 'slip',
   about: ({ timeSec, shows }, { separator }) =>
     `${shows === 'hour' ? 'short' : 'long'} hand, ${displayText(toSecondOfDay(timeSec), separator)}`,
   expand({ timeSec, shows, text }, settings) {

@@ -31,6 +31,7 @@ export function mistakenReading({ timeSec, misconception }: Pick<MistakeBeat, 't
 
 export const mistake: ExpandingKind<MistakeBeat> = {
   name: 'Explain the mistake',
+  does: 'slip',
   about: ({ timeSec }, { separator }) => displayText(toSecondOfDay(timeSec), separator),
   expand(beat, settings) {
     const at = toSecondOfDay(beat.timeSec);

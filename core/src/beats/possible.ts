@@ -15,6 +15,7 @@ export interface PossibleBeat {
 
 export const possible: ExpandingKind<PossibleBeat> = {
   name: 'Possible or not',
+  does: 'slip',
   about: ({ pose }) => (reportPose(pose).possible ? 'possible' : 'not possible'),
   expand({ pose, text }, settings) {
     const talk = talkOf(settings);

@@ -3,7 +3,7 @@ import type { AnswerBeat } from './answer.js';
 import { answerBeat } from './answer.js';
 import type { AskBeat } from './ask.js';
 import { askBeat } from './ask.js';
-import type { BeatContext, BeatKind } from './beat-kind.js';
+import type { BeatContext, BeatDoes, BeatKind } from './beat-kind.js';
 import type { ChartBeat } from './chart.js';
 import { chartBeat } from './chart.js';
 import type { DailyCardBeat, DailyCardStep } from './daily-card.js';
@@ -116,8 +116,8 @@ export function expandBeat(beat: Beat, settings: LessonSettings): readonly Expan
 
 /** A beat in a few words, for lists: "Worked example, 7:40". */
 export function nameOfBeat(beat: Beat, settings: LessonSettings): string {
-  const expanding = expandingKindOf(beat);
-  return expanding ? `${expanding.name}, ${expanding.about(beat, settings)}` : nameOfKind(beat.kind);
+  const about = (expandingKindOf(beat) ?? beatKindOf(beat as PlayBeat)).about?.(beat as never, settings);
+  return about ? `${nameOfKind(beat.kind)}, ${about}` : nameOfKind(beat.kind);
 }
 
 /** A kind of beat by its name. */
@@ -125,4 +125,9 @@ export function nameOfKind(kind: BeatKindId): string {
   return (BEAT_KINDS as Record<string, { name: string }>)[kind]?.name ?? EXPANDING_KINDS[kind as keyof typeof EXPANDING_KINDS].name;
 }
 
-export type { BeatContext };
+/** What beats of a kind are for in a lesson. */
+export function doesOf(kind: BeatKindId): BeatDoes {
+  return (EXPANDING_KINDS as Record<string, { does: BeatDoes }>)[kind]?.does ?? BEAT_KINDS[kind as keyof typeof BEAT_KINDS].does;
+}
+
+export type { BeatContext, BeatDoes };

@@ -9,6 +9,7 @@ export interface SayBeat {
 
 export const sayBeat: BeatKind<SayBeat> = {
   name: 'Say',
+  does: 'say',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings),
   narration: (beat) => beat.text,
   keeps: ['dial', 'dials', 'dialPlace', 'bands', 'display', 'words', 'board'],

@@ -3,7 +3,7 @@ import { narrationMs } from '../lesson/settings.js';
 import type { DialLayers } from '../scene/dial-state.js';
 import { dialOf } from '../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../scene/stage-state.js';
-import { minuteDigits } from '../time/display.js';
+import { displayText, minuteDigits } from '../time/display.js';
 import { hour12, minuteOfHour, toSecondOfDay } from '../time/second-of-day.js';
 import { say } from '../words/say.js';
 import { WORD_PACKS } from '../words/registry.js';
@@ -35,6 +35,8 @@ function layersOf(partial: Partial<DialLayers> | undefined, onto: DialLayers): D
 
 export const setBeat: BeatKind<SetBeat> = {
   name: 'Set',
+  does: 'show',
+  about: ({ timeSec }, { separator }) => displayText(toSecondOfDay(timeSec), separator),
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 1000,
   narration: (beat) => beat.text,
   keeps: [],

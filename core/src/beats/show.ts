@@ -11,6 +11,7 @@ export interface ShowBeat {
 
 export const showBeat: BeatKind<ShowBeat> = {
   name: 'Show',
+  does: 'show',
   durationMs: (beat, { settings }) => narrationMs(beat.text, settings) + 3000,
   narration: (beat) => beat.text,
   keeps: [],

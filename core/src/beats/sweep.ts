@@ -4,6 +4,7 @@ import type { DialMark } from '../scene/dial-state.js';
 import { dialOf } from '../scene/dial-state.js';
 import { bandKindOf } from '../scene/bands/registry.js';
 import { displayAt } from '../scene/display-at.js';
+import { displayText } from '../time/display.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../time/second-of-day.js';
 import type { BeatContext, BeatKind } from './beat-kind.js';
 
@@ -75,6 +76,8 @@ function trailOf(beat: SweepBeat, nowSec: number): number {
 
 export const sweepBeat: BeatKind<SweepBeat> = {
   name: 'Sweep',
+  does: 'show',
+  about: ({ fromSec, toSec }, { separator }) => [fromSec, toSec].map((at) => displayText(toSecondOfDay(at), separator)).join(' to '),
   durationMs: (beat, context) => Math.max(movingMs(legsOf(beat, context)), narrationMs(beat.text, context.settings)) + 1000,
   narration: (beat) => [beat.text, ...beat.stops.map((stop) => stop.prompt)].filter(Boolean).join(' '),
   motionMs: (beat, context) => movingMs(legsOf(beat, context)),

@@ -15,6 +15,7 @@ export interface TaskBeat {
 
 export const taskBeat: BeatKind<TaskBeat> = {
   name: 'On paper',
+  does: 'paper',
   durationMs: (beat) => beat.seconds * 1000,
   narration: (beat) => [beat.text, beat.withoutPrinter].filter(Boolean).join(' '),
   keeps: ['dial', 'dials', 'dialPlace'],

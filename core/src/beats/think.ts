@@ -15,6 +15,7 @@ export interface ThinkBeat {
 
 export const thinkBeat: BeatKind<ThinkBeat> = {
   name: 'Think',
+  does: 'ask',
   durationMs: (beat) => beat.seconds * 1000,
   narration: (beat) => beat.text,
   keeps: [],

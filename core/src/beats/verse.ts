@@ -18,6 +18,7 @@ const BREATH_MS = 600;
 /** A verse as far as it has come: its last line is the one that is said. */
 export const verseBeat: BeatKind<VerseBeat> = {
   name: 'Verse',
+  does: 'show',
   durationMs: ({ lines }, { settings }) => narrationMs(lines.at(-1)!.text, settings) + BREATH_MS,
   narration: ({ lines }) => lines.at(-1)!.text,
   keeps: ['dial'],
@@ -31,6 +32,7 @@ export const verseBeat: BeatKind<VerseBeat> = {
 
 export const verse: ExpandingKind<VerseBeat> = {
   name: verseBeat.name,
+  does: 'show',
   about: ({ lines }) => `${lines.length} lines`,
   expand: ({ lines }) =>
     lines.map((_, index) => ({ step: `line-${index + 1}`, beat: { kind: 'verse', lines: lines.slice(0, index + 1) } })),

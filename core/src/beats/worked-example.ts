@@ -19,6 +19,7 @@ export const generatedSteps = ({ timeSec, from }: WorkedExampleBeat, settings: P
 
 export const workedExample: ExpandingKind<WorkedExampleBeat> = {
   name: 'Worked example',
+  does: 'example',
   about: ({ timeSec, from }, { separator }) =>
     `${displayText(toSecondOfDay(timeSec), separator)}${from ? (from === 'words' ? ', from words' : ', from the display') : ''}`,
   expand: (beat, settings) =>

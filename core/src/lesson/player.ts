@@ -23,6 +23,9 @@ export function stageAt(
   return beatKindOf(step.beat).at(stageBefore(step, isRevealed), step.beat, elapsedMs, step.context);
 }
 
+/** The stage as a step leaves it, with the answers that it shows. */
+export const settledStage = ({ beat, before, context }: Step): StageState => beatKindOf(beat).at(before, beat, Infinity, context);
+
 /** The stage that a step begins with, without the answer to an item that may not be seen. */
 export function stageBefore({ showsAnswerTo, before, beforeUnrevealed }: Step, isRevealed: (itemId: string) => boolean): StageState {
   return showsAnswerTo === null || isRevealed(showsAnswerTo) ? before : beforeUnrevealed;

@@ -28,6 +28,7 @@ export interface Timing {
 
 /** Off by less than this nobody minds. */
 const ON_TIME_MS = 30_000;
+export const isOnTime = (totalMs: number, targetMs: number): boolean => Math.abs(totalMs - targetMs) <= ON_TIME_MS;
 const MOST_OFFERS = 3;
 
 /** The timing of a lesson. */
@@ -35,7 +36,7 @@ export function timingOf(prepared: PreparedLesson): Timing {
   const { lesson, totalMs } = prepared;
   const targetMs = lesson.targetMinutes * 60_000;
   const offMs = totalMs - targetMs;
-  if (Math.abs(offMs) <= ON_TIME_MS) return { totalMs, targetMs, offers: [] };
+  if (isOnTime(totalMs, targetMs)) return { totalMs, targetMs, offers: [] };
   const candidates = offMs > 0 ? cutsOf(prepared) : stretchesOf(prepared);
   const measured = candidates.flatMap(({ label, apply }): TimingOffer[] => {
     const bySec = Math.round((prepareLesson(apply(lesson)).totalMs - totalMs) / 1000);

@@ -1,11 +1,12 @@
 import { expect, type Page } from '@playwright/test';
+import { ScriptPage } from './script.js';
 
 /** The places of a recording, from its script on, each with how it is opened. */
 export const RECORDING: readonly { readonly name: string; readonly open: (page: Page) => Promise<void> }[] = [
   {
     name: 'recorder',
     async open(page) {
-      await page.getByRole('link', { name: 'Record' }).click();
+      await new ScriptPage(page).more('Record');
       await page.getByRole('button', { name: /^2 Set/ }).click();
       await page.locator('summary', { hasText: 'from the script' }).click();
       await expect(page.getByLabel('Caption 1', { exact: true })).toBeVisible();

@@ -10,10 +10,38 @@ export class ScriptPage {
     await expect(this.page.getByRole('heading', { level: 1, name: title })).toBeVisible();
   }
 
-  /** Unfolds what is said about the lesson as a whole. */
+  /** Does what the menu of the lesson offers. */
+  async more(item: string): Promise<void> {
+    await this.page.getByRole('button', { name: 'More for this lesson' }).click();
+    await this.page.getByRole('menuitem', { name: item }).click();
+  }
+
+  /** Opens what is said about the lesson as a whole. */
   async about(): Promise<void> {
-    await this.page.getByText('Title, goal, minutes and school').click();
+    await this.more('Title, goal and school');
     await expect(this.field('Title')).toBeVisible();
+  }
+
+  async closeAbout(): Promise<void> {
+    await this.page.getByRole('dialog').getByRole('button', { name: 'Close' }).click();
+    await expect(this.page.getByRole('dialog')).toHaveCount(0);
+  }
+
+  /** Beats of the script, or those of which something is said. */
+  beats(said = /./): Locator {
+    return this.page.locator('[data-beat]').filter({ hasText: said });
+  }
+
+  /** Adds something after the beat at hand, by its press or by a menu, about a time. */
+  async insert(press: 'Example' | 'Question' | 'Show' | 'Say', { time, kind }: { time?: string; kind?: string } = {}): Promise<void> {
+    const before = await this.beats().count();
+    await this.page.getByRole('group', { name: 'Add after this' }).getByRole('button', { name: press, exact: true }).click();
+    if (kind) await this.page.getByRole('menuitem', { name: kind, exact: true }).click();
+    await expect(this.beats()).not.toHaveCount(before);
+    if (time === undefined) return;
+    const field = this.page.locator(kind ? '#item-time' : '#field-timeSec');
+    await field.fill(time);
+    await field.blur();
   }
 
   /** Writes into a field and leaves it. */
@@ -24,10 +52,10 @@ export class ScriptPage {
 
   /** Chooses a beat by what its row says. What was changed just before may move the rows under the pointer: then it is pressed again. */
   async choose(row: RegExp): Promise<void> {
-    const option = this.page.getByRole('listbox', { name: 'Beats' }).getByRole('option', { name: row }).first();
+    const beat = this.beats(row).first();
     await expect(async () => {
-      await option.click();
-      await expect(option).toHaveAttribute('aria-selected', 'true', { timeout: 2000 });
+      await beat.click();
+      await expect(beat).toHaveAttribute('aria-pressed', 'true', { timeout: 2000 });
     }).toPass();
   }
 

@@ -1,6 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { TeacherPage } from './teacher.js';
 import { voiceTrack } from './voice-track.js';
+import { ScriptPage } from './script.js';
 
 const ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking'];
 /** A browser whose microphone hears a generated voice. */
@@ -56,7 +57,7 @@ export async function openRecorder(teacher: TeacherPage): Promise<void> {
   const { page } = teacher;
   await teacher.takeIn(JSON.stringify(LESSON), VOICE_TITLE);
   await page.getByRole('link', { name: `Edit ${VOICE_TITLE}` }).click();
-  await page.getByRole('link', { name: 'Record' }).click();
+  await new ScriptPage(page).more('Record');
   await expect(page.getByText('0 of 4 steps are recorded')).toBeVisible();
 }
 

@@ -1,26 +1,21 @@
-import { ChangeDetectionStrategy, Component, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
-import type { ClassSummary } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import { CurrentClass } from '../../shared/current-class';
+import { Icon } from '../../ui/icons/icon';
+import { SCRIPT_WORDS } from './words';
 
-/** From the script straight to class: a room for the lesson as it is here, for one of the teacher's classes. */
+/** From the script straight to class: a room for the lesson as it is here, for the class at hand. */
 @Component({
   selector: 'zp-open-room',
-  imports: [MatButton],
+  imports: [Icon, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (classes().length > 1) {
-      <select #which class="field" aria-label="Class" (change)="classId.set(which.value)">
-        @for (one of classes(); track one.id) {
-          <option [value]="one.id" [selected]="one.id === classId()">{{ one.name }}</option>
-        }
-      </select>
-    }
-    @if (classId()) {
-      <button mat-flat-button class="next" type="button" [disabled]="opening()" (click)="start()">Open the room</button>
-    }
+    <button mat-flat-button class="next" type="button" [disabled]="opening() || current.id() === null" (click)="start()">
+      <mat-icon svgIcon="meeting-room" />{{ words().open }}
+    </button>
   `,
   styles: `
     :host {
@@ -34,13 +29,9 @@ export class OpenRoom {
   readonly save = input.required<() => Promise<boolean>>();
   readonly failed = output<string>();
   private readonly router = inject(Router);
-  protected readonly classes = signal<readonly ClassSummary[]>([]);
-  protected readonly classId = linkedSignal(() => this.classes()[0]?.id);
+  protected readonly current = inject(CurrentClass);
+  protected readonly words = SCRIPT_WORDS;
   protected readonly opening = signal(false);
-
-  constructor() {
-    void this.attempt(async () => this.classes.set(await ask<ClassSummary[]>('GET', '/api/classes')));
-  }
 
   protected async start(): Promise<void> {
     this.opening.set(true);
@@ -48,7 +39,7 @@ export class OpenRoom {
       // Not saved: the place says why already, and a room would teach something else than what is seen.
       if (!(await this.save()())) return;
       const id = uuid();
-      await ask('POST', '/api/sessions', { id, lessonId: this.lessonId(), classId: this.classId() });
+      await ask('POST', '/api/sessions', { id, lessonId: this.lessonId(), classId: this.current.id() });
       await this.router.navigate(['/console', id]);
     });
     this.opening.set(false);

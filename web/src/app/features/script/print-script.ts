@@ -15,7 +15,7 @@ import {
   rungOfLesson,
 } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
-import { rowsOf } from './beat-rows';
+import { rowsOf } from './column/beat-rows';
 import { LessonStore } from './lesson-store';
 
 /** The script on paper: each beat with a small picture of the stage, what is said, how long it takes, and the notes. */

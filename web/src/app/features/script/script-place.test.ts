@@ -5,6 +5,7 @@ import { provideStore } from '@ngrx/store';
 import { draftLesson, DEFAULT_SETTINGS, type Lesson } from '@zeitpunkt/core';
 import { provideState } from '@ngrx/store';
 import { authFeature } from '../../state/auth';
+import { CurrentClass } from '../../shared/current-class';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { ScriptPlace } from './script-place';
@@ -26,7 +27,7 @@ async function open(lesson: Lesson = LESSON) {
   const names = () => rows().map((row) => row.querySelector('strong')!.textContent!.trim());
   const chosen = () =>
     rows()
-      .filter((row) => row.getAttribute('aria-selected') === 'true')
+      .filter((row) => row.getAttribute('aria-pressed') === 'true')
       .map((row) => rows().indexOf(row) + 1);
   const choose = async (number: number, change: MouseEventInit = {}) => {
     fireEvent.click(rows()[number - 1]!, change);
@@ -65,13 +66,13 @@ test('beats are chosen by press and by arrows, several with Shift, moved with Al
 });
 
 test('a letter redraws its own row alone, and all letters of a pause are one step', async () => {
-  const { find, choose, press, rows, settled } = await open();
+  const { find, page, choose, press, rows, settled } = await open();
   await choose(1);
   const words = find.getByLabelText<HTMLTextAreaElement>('Words to say');
   const before = words.value;
   const redrawn = new Set<number>();
   const watch = new MutationObserver((all) => all.forEach(({ target }) => redrawn.add(rows().findIndex((row) => row.contains(target)))));
-  watch.observe(rows()[0]!.parentElement!, { subtree: true, childList: true, characterData: true, attributes: true });
+  watch.observe(page.querySelector('zp-beat-column')!, { subtree: true, childList: true, characterData: true, attributes: true });
   for (const text of ['Look', 'Look at', 'Look at the lamp.']) {
     fireEvent.input(words, { target: { value: text } });
     await settled();
@@ -92,12 +93,13 @@ test('words are written beside the stage with how long they take; a typed time b
   expect(find.getByRole('alert').textContent).toBe('Beat 1: these words have 10,000 characters, and 2,000 fit. They are not kept.');
   expect(page.textContent).toContain('10 s to say');
   await type(words, Array.from({ length: 20 }, () => 'word').join(' '));
-  const time = find.getByRole('textbox', { name: 'Its time' });
-  await type(time, '25:00');
-  await press('Add after 1');
+  await press('Example');
+  // The time of what was added can be typed at once.
+  await until(() => document.activeElement === find.getByLabelText('Time'));
+  fireEvent.change(find.getByLabelText('Time'), { target: { value: '25:00' } });
+  await settled();
   expect(find.getByRole('alert').textContent).toContain('There is no hour 25');
-  await type(time, 'half past 9');
-  await press('Add after 1');
+  fireEvent.change(find.getByLabelText('Time'), { target: { value: 'half past 9' } });
   await settled();
   expect(names()[1]).toBe('2 Worked example, 9:30');
   // Its steps are generated and can be changed one by one; another time tells that the change no longer fits.
@@ -170,6 +172,7 @@ test('what was not saved before a reload is sent on, unless the lesson was chang
 
 test('the room opens on the lesson as it is seen: what was typed is saved before', async () => {
   const { server, find, choose, type, press } = await open();
+  await TestBed.inject(CurrentClass).load(); // by the frame
   const START = 'POST /api/sessions';
   server.on(START, {});
   const navigate = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
@@ -188,8 +191,7 @@ test('the room opens on the lesson as it is seen: what was typed is saved before
 test('a beat that says nothing yet stands in its place; a step of an example is seen while its words are written', async () => {
   const { find, page, choose, chosen, names, press, settled } = await open();
   await choose(2);
-  fireEvent.change(find.getByRole('combobox', { name: 'New beat' }), { target: { value: 'say' } });
-  await press(/^Add after/);
+  await press('Say');
   expect([chosen(), names()[2]]).toEqual([[3], '3 Say']);
   const example = names().findIndex((name) => name.includes('Worked example')) + 1;
   await choose(example);

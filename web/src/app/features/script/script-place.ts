@@ -1,18 +1,31 @@
-import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import {
+  ChangeDetectionStrategy,
+  Component,
+  computed,
+  effect,
+  inject,
+  input,
+  signal,
+  untracked,
+  viewChild,
+  ViewContainerRef,
+} from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormField, MatPrefix } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import {
   addQuestion,
   clipOf,
   duplicateBeat,
-  lengthText,
   moveBeats,
   pasteClip,
   prepareLesson,
   prepareTyped,
-  readTimeEntry,
   removeBeats,
-  secondOfDay,
   thinkSecondsFor,
   timingOf,
   type Beat,
@@ -20,30 +33,34 @@ import {
   type ScriptEdit,
   type Step,
   type TimingOffer,
+  RUNGS,
   rungOfLesson,
 } from '@zeitpunkt/core';
 import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
+import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import type { Clip } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
-import { KeyList } from '../../ui/key-list';
+import { Icon } from '../../ui/icons/icon';
+import { Failing, Loading } from '../../ui/parts/states';
+import { WorkingPlace } from '../../ui/parts/working-place';
 import { SavingWord } from '../../ui/saving-word';
 import { PutOnDay } from '../../shared/plan/put-on-day';
-import { TeacherFrame } from '../frame/teacher-frame';
-import { AboutLesson } from './about-lesson';
-import { BeatColumn, type Chosen } from './beat-column';
-import { asObject, isTyping } from './clipboard';
-import { hasText, rowsOf, rowsTyped, stepAtMs, type BeatRow } from './beat-rows';
-import { BeatSettings } from './beat-settings';
-import { checkedWords, Findings } from './findings';
+import { BeatColumn, type Chosen } from './column/beat-column';
+import { asObject, isTyping } from './column/clipboard';
+import { hasText, rowsOf, rowsTyped, stepAtMs, type BeatRow } from './column/beat-rows';
+import { BeatSettings } from './fields/beat-settings';
+import { Findings } from './column/findings';
 import { LessonStore } from './lesson-store';
 import { QuestionComposer } from './composer/question-composer';
-import { insertOf, INSERTS } from './new-beats';
+import { insertOf } from './column/new-beats';
 import { QuestionPackage } from './package/question-package';
 import { SetDesigner } from './set/set-designer';
 import { OpenRoom } from './open-room';
-import { StagePlayer } from './stage-player';
+import { LessonRim } from './rim/lesson-rim';
+import { StagePlayer } from './stage/stage-player';
+import { SCRIPT_WORDS } from './words';
 
 /** So long without a change, and the best places to cut or stretch are looked for. */
 const OFFERS_AFTER_MS = 250;
@@ -52,12 +69,22 @@ const OFFERS_AFTER_MS = 250;
 @Component({
   selector: 'zp-script-place',
   imports: [
-    AboutLesson,
     BeatColumn,
     BeatSettings,
+    Failing,
     Findings,
-    KeyList,
+    Icon,
+    LessonRim,
+    Loading,
     MatButton,
+    MatFormField,
+    MatIconButton,
+    MatInput,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    MatPrefix,
+    MatTooltip,
     OpenRoom,
     QuestionComposer,
     PutOnDay,
@@ -66,7 +93,7 @@ const OFFERS_AFTER_MS = 250;
     SavingWord,
     SetDesigner,
     StagePlayer,
-    TeacherFrame,
+    WorkingPlace,
   ],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
@@ -77,14 +104,14 @@ const OFFERS_AFTER_MS = 250;
 export class ScriptPlace {
   readonly id = input.required<string>();
   protected readonly store = inject(LessonStore);
-  protected readonly inserts = INSERTS;
-  protected readonly clock = lengthText;
+  private readonly dialog = inject(MatDialog);
+  private readonly here = inject(ViewContainerRef);
+  protected readonly words = SCRIPT_WORDS;
   protected readonly atMs = signal(0);
   /** Chosen along with the beat at hand; that one is told by the moment that is seen. */
   private readonly along = signal<readonly string[]>([]);
   protected readonly sought = signal('');
-  protected readonly insertWhat = signal(INSERTS[0]!.value);
-  protected readonly insertProblem = signal<string | null>(null);
+  protected readonly isFolded = signal(false);
   /** The question that is worked on, by its id, and whether a set of them is designed. */
   protected readonly composing = signal<string | null>(null);
   protected readonly composed = computed(() => this.store.lesson()?.items.find(({ id }) => id === this.composing()) ?? null);
@@ -94,6 +121,7 @@ export class ScriptPlace {
   private readonly composer = viewChild(QuestionComposer);
   private readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
+  private readonly settings = viewChild(BeatSettings);
 
   /** The lesson as it was before the first letter of what is being typed: a letter costs no more than its own beat. */
   private readonly settled = computed(() => {
@@ -119,8 +147,21 @@ export class ScriptPlace {
   });
   /** What is found about the whole lesson; what is about a beat stands beside it. */
   protected readonly ofTheLesson = computed(() => this.findings().filter(({ at }) => at === null));
-  protected readonly ofBeats = computed(() => this.findings().length - this.ofTheLesson().length);
-  protected readonly checked = computed(() => checkedWords(this.ofTheLesson().length, this.ofBeats()));
+  /** How much was found in all. */
+  protected readonly checked = computed(() => this.findings().length);
+  protected readonly phases = computed(() => {
+    const settled = this.settled();
+    return settled ? phasesOf(settled) : [];
+  });
+  protected readonly about = computed(() => {
+    const lesson = this.store.lesson();
+    return lesson && this.words().rung(RUNGS[rungOfLesson(lesson)].name, lesson.targetMinutes);
+  });
+  /** Which step of the beat at hand is seen, from 0. */
+  protected readonly stepNow = computed(() => {
+    const prepared = this.prepared();
+    return prepared ? stepAtMs(prepared, this.atMs()).stepInBeat : 0;
+  });
   /** Where time is best won or lost; found when nothing was changed for a moment, because each offer is tried out. */
   protected readonly offers = signal<readonly TimingOffer[]>([]);
   protected readonly chosen = computed((): Chosen => {
@@ -142,19 +183,25 @@ export class ScriptPlace {
   });
 
   protected readonly shortcuts: readonly Shortcut[] = [
-    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.undo() },
-    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
-    { left: ['Space'], right: ['P'], text: 'Play and stop', act: () => this.player()?.togglePlay() },
+    { left: ['Ctrl+Z'], right: ['U'], text: SCRIPT_WORDS().keys.undo, repeats: true, act: () => this.undo() },
+    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: SCRIPT_WORDS().keys.redo, repeats: true, act: () => this.store.redo() },
+    { left: ['Space'], right: ['P'], text: SCRIPT_WORDS().keys.play, act: () => this.player()?.togglePlay() },
     {
       left: ['Q', 'E'],
       right: ['K', 'J'],
-      text: 'Beat before, next beat',
+      text: SCRIPT_WORDS().keys.beats,
       repeats: true,
       act: (place) => this.stepBy(place === 0 ? -1 : 1),
     },
-    { left: ['R'], right: ['Enter'], text: 'Keep as beat what was built on the dial', act: () => this.player()?.keep() },
-    { left: ['Escape'], right: ['.'], text: 'Put back what was built', act: () => this.player()?.putBack() },
+    { left: ['R'], right: ['Enter'], text: SCRIPT_WORDS().keys.keep, act: () => this.player()?.keep() },
+    { left: ['Escape'], right: ['.'], text: SCRIPT_WORDS().keys.putBack, act: () => this.player()?.putBack() },
   ];
+
+  protected readonly help = computed(() => ({
+    place: this.words().script,
+    sentence: `${this.words().help.sentence} ${this.words().keys.column}`,
+    keys: this.shortcuts.map(({ left, right, text }) => [[...left, ...right].join(', '), text] as const),
+  }));
 
   constructor() {
     useShortcuts(this.shortcuts);
@@ -173,6 +220,22 @@ export class ScriptPlace {
     this.store.endTyping();
     this.composing.set(itemId);
     setTimeout(() => this.composer()?.open());
+  }
+
+  /** What the lesson says of itself, over the script that it changes. */
+  protected async aboutLesson(): Promise<void> {
+    const { AboutLesson } = await import('./about/about-lesson');
+    this.dialog.open(AboutLesson, { viewContainerRef: this.here, width: '720px', maxWidth: '96vw' });
+  }
+
+  protected foldAll(): void {
+    this.isFolded.update((before) => !before);
+    this.column()?.foldAll(this.isFolded());
+  }
+
+  protected goTo(id: string): void {
+    this.choose({ id, all: [id] });
+    setTimeout(() => this.column()?.show(id));
   }
 
   protected openPackage(): void {
@@ -201,18 +264,23 @@ export class ScriptPlace {
     const last = row?.steps.at(-1);
     if (!last) return;
     this.along.set(all.length > 1 ? all : []);
-    this.look(last);
+    this.settle(last);
   }
 
   /** A beat or one step of it is looked at as it has settled. */
-  private look({ startMs, durationMs }: Step): void {
+  private settle({ startMs, durationMs }: Step): void {
     this.player()?.stop();
     this.atMs.set(startMs + durationMs - 1);
   }
 
   protected lookAtStep(name: string): void {
     const step = this.atHand()?.row.steps.find(({ ref }) => ref.step === name);
-    if (step) this.look(step);
+    if (step) this.settle(step);
+  }
+
+  protected lookAtPlace(place: number): void {
+    const step = this.atHand()?.row.steps[place];
+    if (step) this.settle(step);
   }
 
   /** Everything that was typed is with the server. */
@@ -263,22 +331,24 @@ export class ScriptPlace {
     this.addAfter(id, duplicateBeat(id));
   }
 
-  protected insert(event: Event, field: HTMLInputElement): void {
-    event.preventDefault();
+  protected insert(what: string): void {
     const lesson = this.store.lesson();
     if (!lesson) return;
-    const typed = field.value.trim() ? readTimeEntry(field.value, lesson.settings.pack, secondOfDay(8, 0)) : null;
-    if (typed && 'problem' in typed) return this.insertProblem.set(typed.problem);
-    this.insertProblem.set(null);
-    field.value = '';
     const { id } = this.chosen();
-    this.addAfter(id, insertOf(this.insertWhat(), typed?.at ?? null, lesson, this.nextOf(id)));
+    this.addAfter(id, insertOf(what, null, lesson, this.nextOf(id)));
+    // What is added is about some time: the one that is wanted can be typed at once.
+    setTimeout(() => this.settings()?.goToTime());
+  }
+
+  /** Hits show as one types; Enter goes to the next. */
+  protected look(typed: string): void {
+    this.sought.set(typed.trim().toLowerCase());
   }
 
   protected seek(event: Event, field: HTMLInputElement): void {
     event.preventDefault();
-    const sought = field.value.trim().toLowerCase();
-    this.sought.set(sought);
+    this.look(field.value);
+    const sought = this.sought();
     if (!sought) return;
     this.goToNext((row) => hasText(row, sought));
   }
@@ -293,8 +363,7 @@ export class ScriptPlace {
     const place = rows.findIndex(({ id }) => id === this.chosen().id);
     const next = [...rows.slice(place + 1), ...rows.slice(0, place + 1)].find(is);
     if (!next) return;
-    this.choose({ id: next.id, all: [next.id] });
-    setTimeout(() => this.column()?.show(next.id));
+    this.goTo(next.id);
   }
 
   protected copy(event: ClipboardEvent, takesAway: boolean): void {

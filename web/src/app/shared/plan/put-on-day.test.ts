@@ -1,4 +1,6 @@
 import { NEW_PLAN, dayOf, daysOn, type ClassPlan } from '@zeitpunkt/core';
+import { Component } from '@angular/core';
+import { MatMenuTrigger } from '@angular/material/menu';
 import { fireEvent, within } from '@testing-library/dom';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
@@ -7,6 +9,17 @@ import { PutOnDay } from './put-on-day';
 const TODAY = dayOf(Date.now());
 const SAVE = 'POST /api/classes/c1/plan';
 const EVERY_DAY: ClassPlan = { ...NEW_PLAN, schoolDays: [1, 2, 3, 4, 5, 6, 7], beside: [{ lessonId: 'other', date: TODAY }] };
+
+@Component({
+  imports: [MatMenuTrigger, PutOnDay],
+  template: `
+    <button type="button" [matMenuTriggerFor]="days.menu()" [matMenuTriggerData]="{ of: 'mine' }" (menuOpened)="days.load()">
+      Put on a day
+    </button>
+    <zp-put-on-day #days />
+  `,
+})
+class Page {}
 
 /** Menus open over the page. */
 const menu = within(document.body);
@@ -19,7 +32,7 @@ async function open() {
     'GET /api/classes/c1/plan': { revision: saved, plan: EVERY_DAY },
     [SAVE]: () => ({ revision: (saved += 1) }),
   });
-  const screen = await render(PutOnDay, { lessonId: 'mine' });
+  const screen = await render(Page);
   await screen.press('Put on a day');
   await until(() => menu.queryAllByRole('menuitem').length > 1);
   return { ...screen, server };

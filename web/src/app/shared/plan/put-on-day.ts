@@ -1,6 +1,4 @@
-import { ChangeDetectionStrategy, Component, inject, input, signal } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { MatMenuTrigger } from '@angular/material/menu';
+import { ChangeDetectionStrategy, Component, inject, signal, viewChild } from '@angular/core';
 import { dayOf } from '@zeitpunkt/core';
 import type { ClassSummary, LessonSummary, PlanDetail } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../api';
@@ -12,27 +10,29 @@ import { PLAN_WORDS } from './words';
 /** Of several classes each shows its next days. */
 const DAYS_OF_SEVERAL = 5;
 
-/** Puts a lesson on a school day of a class, from wherever the lesson is at hand. */
+/**
+ * Puts a lesson on a school day of a class, from wherever the lesson is at hand: the menu of the next days, fetched when it is
+ * opened. Whatever opens it says with `{ of }` which lesson, and calls `load`.
+ */
 @Component({
   selector: 'zp-put-on-day',
-  imports: [DayMenu, MatButton, MatMenuTrigger],
+  imports: [DayMenu],
   providers: [PlanChange],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <button mat-button type="button" [matMenuTriggerFor]="menu.menu()" [matMenuTriggerData]="{ of: lessonId() }" (menuOpened)="load()">
-      {{ words().putOnDay }}
-    </button>
-    <zp-day-menu #menu [days]="days()" [waiting]="waiting()" (chosen)="change.put($event.day.classId!, $event.of, $event.day.date)" />
-  `,
+  template: `<zp-day-menu [days]="days()" [waiting]="waiting()" (chosen)="change.put($event.day.classId!, $event.of, $event.day.date)" />`,
 })
 export class PutOnDay {
-  readonly lessonId = input.required<string>();
-  protected readonly words = PLAN_WORDS;
+  private readonly words = PLAN_WORDS;
   protected readonly change = inject(PlanChange);
   protected readonly days = signal<readonly DayChoice[]>([]);
   protected readonly waiting = signal('');
+  private readonly shown = viewChild.required(DayMenu);
 
-  protected async load(): Promise<void> {
+  menu() {
+    return this.shown().menu();
+  }
+
+  async load(): Promise<void> {
     this.waiting.set('');
     try {
       const [classes, lessons] = await Promise.all([

@@ -4,7 +4,6 @@ const lessons = { one: '{n} lesson is', other: '{n} lessons are' };
 
 export const PLAN_WORDS = catalogue({
   en: {
-    putOnDay: 'Put on a day',
     waiting: 'Fetching the plan …',
     noClass: 'There is no class yet.',
     ofClass: (name: string, day: string) => `${name}, ${day}`,

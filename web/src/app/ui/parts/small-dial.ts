@@ -41,7 +41,7 @@ const TINY = 32;
           <path class="minute" [class.stout]="isSmall()" [attr.d]="minuteHand" [attr.transform]="'rotate(' + pose.minuteDeg + ')'" />
         }
         <circle class="hub" r="6" />
-      } @else {
+      } @else if (!sector()) {
         <text class="asked" y="3">?</text>
       }
     </svg>

@@ -12,7 +12,7 @@ import {
   type Lesson,
 } from '@zeitpunkt/core';
 import { isForPreview, isFromPreview } from '../../desk/preview-messages';
-import { ITEM_FIELDS } from '../item-fields';
+import { ITEM_FIELDS } from '../fields/item-fields';
 import { likelyIdeas } from '../set/class-ideas';
 import { setWords } from '../../../shared/diagnosis/set-words';
 import { choiceLines, choicesTyped } from './choice-lines';

@@ -1,5 +1,5 @@
 import { hear, isTimeOfWording, toSecondOfDay, WORD_PACKS, type ItemOf, type LessonSettings } from '@zeitpunkt/core';
-import type { BeatField } from '../beat-field';
+import type { BeatField } from './beat-field';
 
 /**
  * Wordings that count besides those of the pack. One that says another time, or none that can be read, is taken only when it is

@@ -1,5 +1,5 @@
 import type { ItemOf } from '@zeitpunkt/core';
-import type { BeatField } from '../beat-field';
+import type { BeatField } from './beat-field';
 import { split } from './item-field-makers';
 
 /** Places of a row that are gaps, counted from 1; the first two show the step. */

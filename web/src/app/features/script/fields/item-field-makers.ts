@@ -7,7 +7,7 @@ import {
   toSecondOfDay,
   type Choice,
 } from '@zeitpunkt/core';
-import { choice, timeField, timeText, type BeatField } from '../beat-field';
+import { choice, timeField, timeText, type BeatField } from './beat-field';
 import { choiceLines, choicesTyped } from '../composer/choice-lines';
 
 /** A number that a file keeps as one of a few. */

@@ -1,5 +1,5 @@
 import { MISCONCEPTION_IDS, misconceptionOf, mistakenReading, type ItemOf, type MisconceptionId } from '@zeitpunkt/core';
-import type { BeatField } from '../beat-field';
+import type { BeatField } from './beat-field';
 
 /** Ideas that can explain a wrong reading. */
 const READING_IDEAS = MISCONCEPTION_IDS.filter((id) => misconceptionOf(id).howItCame !== undefined).map((value) => ({

@@ -1,5 +1,5 @@
 import type { ClockPart, ItemOf } from '@zeitpunkt/core';
-import type { BeatField } from '../beat-field';
+import type { BeatField } from './beat-field';
 
 const PARTS = {
   dial: ['short-hand', 'tick', 'long-hand', 'numeral'],

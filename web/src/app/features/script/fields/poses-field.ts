@@ -1,5 +1,5 @@
 import type { ItemOf } from '@zeitpunkt/core';
-import type { BeatField } from '../beat-field';
+import type { BeatField } from './beat-field';
 import { choiceLines, choicesTyped } from '../composer/choice-lines';
 
 /** The dials that may be possible or not, one a line. */

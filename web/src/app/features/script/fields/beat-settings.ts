@@ -1,6 +1,8 @@
 import { DecimalPipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
-import { MatButton } from '@angular/material/button';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import {
   changeBeat,
   changeItem,
@@ -18,9 +20,12 @@ import {
   type ScriptEdit,
   nameInLesson,
 } from '@zeitpunkt/core';
+import { Icon } from '../../../ui/icons/icon';
+import { isAboutOneTime } from '../column/new-beats';
+import { locale } from '../../../shared/words/language';
+import { SCRIPT_WORDS } from '../words';
 import type { BeatField } from './beat-field';
 import { BEAT_FIELDS } from './beat-fields';
-import { isAboutOneTime } from './new-beats';
 import { SettingFields } from './setting-fields';
 
 /** The longest words that a lesson file takes. */
@@ -29,7 +34,7 @@ const LONGEST_TEXT = 2000;
 /** The settings of the beat at hand: its words with how long they take to say, what its kind has, a note, and what was found. */
 @Component({
   selector: 'zp-beat-settings',
-  imports: [DecimalPipe, MatButton, SettingFields],
+  imports: [DecimalPipe, Icon, MatButton, MatFormField, MatIconButton, MatInput, MatLabel, SettingFields],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './beat-settings.html',
   styleUrl: './beat-settings.scss',
@@ -40,6 +45,10 @@ export class BeatSettings {
   readonly number = input.required<number>();
   readonly durationMs = input.required<number>();
   readonly findings = input.required<readonly NamedFinding[]>();
+  /** Which step of the beat is seen, from 0, and how many it has. */
+  readonly stepAt = input.required<number>();
+  readonly stepsOf = input.required<number>();
+  readonly goToStep = output<number>();
   readonly edit = output<ScriptEdit>();
   /** Words as they are typed: many moves of one change, until it is done. */
   readonly typed = output<ScriptEdit>();
@@ -49,6 +58,10 @@ export class BeatSettings {
   readonly mend = output<NamedFinding>();
   /** The question of the beat is to be worked on, by its id. */
   readonly compose = output<string>();
+  private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+  private readonly all = SCRIPT_WORDS;
+  protected readonly words = computed(() => this.all().settings);
+  protected readonly places = computed(() => Array.from({ length: this.stepsOf() }, (_, place) => place));
   /** What cannot be kept of what was written here, by field. */
   protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({
     source: () => this.beat().id,
@@ -91,6 +104,13 @@ export class BeatSettings {
     });
   });
 
+  /** Gives the keys to the time of the beat, so that another one can be typed; does nothing where it has none. */
+  goToTime(): void {
+    const field = this.host.querySelector<HTMLInputElement>('#field-timeSec, #field-fromSec, #item-time:not([readonly])');
+    field?.focus();
+    field?.select();
+  }
+
   protected type(text: string): void {
     if (this.fits('words', text)) this.typed.emit(writeText(this.beat().id, text));
   }
@@ -121,8 +141,8 @@ export class BeatSettings {
   }
 
   private tooLong(text: string): string {
-    const [has, fit] = [text.length, LONGEST_TEXT].map((count) => count.toLocaleString('en'));
-    return `Beat ${this.number()}: these words have ${has} characters, and ${fit} fit. They are not kept.`;
+    const [has, fit] = [text.length, LONGEST_TEXT].map((count) => count.toLocaleString(locale()));
+    return this.words().tooLong(this.number(), has!, fit!);
   }
 
   protected writeNote(text: string): void {

@@ -11,6 +11,7 @@ import {
   toSecondOfDay,
   addBeats,
   addQuestion,
+  nameOfKind,
   type BeatKindId,
   type Lesson,
   type NewBeat,
@@ -28,24 +29,33 @@ export function isAboutOneTime(item: Item): item is Extract<Item, { readonly tim
   return 'timeSec' in item && !('choices' in item) && !('event' in item);
 }
 
-/** What can be put into a script, with the words in the list: a beat of each kind, and a question of each kind. */
-export const INSERTS: readonly { readonly value: string; readonly text: string }[] = [
-  { value: 'worked-example', text: 'Worked example' },
-  ...QUESTION_KIND_IDS.map((id) => ({ value: questionValue(id), text: `Question: ${QUESTION_KINDS[id].name.toLowerCase()}` })),
-  { value: 'say', text: 'Say' },
-  { value: 'set', text: 'Set a time' },
-  { value: 'sweep', text: 'Sweep' },
-  { value: 'layers', text: 'Show or hide' },
-  { value: 'mark', text: 'Mark' },
-  { value: 'mistake', text: 'Explain the mistake' },
-  { value: 'possible', text: 'Possible or not' },
-  { value: 'missing-hand', text: 'One hand alone' },
-  { value: 'chart', text: 'Chart' },
-  { value: 'task', text: 'On paper' },
-  { value: 'verse', text: 'Verse' },
-  { value: 'daily-card', text: 'Daily card' },
-  { value: 'show', text: 'Dial of your own' },
+/** Something that can be put into a script, with its words in a menu. */
+interface Insert {
+  readonly value: string;
+  readonly text: string;
+}
+
+/** A question of each kind. */
+export const QUESTION_INSERTS: readonly Insert[] = QUESTION_KIND_IDS.map((id) => ({
+  value: questionValue(id),
+  text: QUESTION_KINDS[id].name,
+}));
+
+const OTHERS: readonly BeatKindId[] = [
+  'sweep',
+  'layers',
+  'mark',
+  'mistake',
+  'possible',
+  'missing-hand',
+  'chart',
+  'task',
+  'verse',
+  'daily-card',
+  'show',
 ];
+/** A beat of each kind that has no press of its own. */
+export const OTHER_INSERTS: readonly Insert[] = OTHERS.map((value) => ({ value, text: nameOfKind(value) }));
 
 /** What puts one of them in, about a time, before a beat or at the end. */
 export function insertOf(what: string, at: SecondOfDay | null, lesson: Lesson, beforeId: string | null): ScriptEdit {

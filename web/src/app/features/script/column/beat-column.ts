@@ -1,7 +1,13 @@
-import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, ElementRef, inject, input, output } from '@angular/core';
-import { lengthText } from '@zeitpunkt/core';
+import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
+import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { lengthText, type NamedFinding } from '@zeitpunkt/core';
+import type { Phase } from '@zeitpunkt/core/lesson/phases';
+import { Icon } from '../../../ui/icons/icon';
+import { SmallDial } from '../../../ui/parts/small-dial';
+import { SCRIPT_WORDS } from '../words';
 import { hasText, type BeatRow } from './beat-rows';
+import { InsertBar } from './insert-bar';
 
 /** Which beats are chosen: one at hand, and those chosen with it. */
 export interface Chosen {
@@ -9,19 +15,23 @@ export interface Chosen {
   readonly all: readonly string[];
 }
 
+/** So many dials of a part that is folded are shown. */
+const MOST_DIALS = 5;
+
 /**
- * The script as a column with a time ruler: a list in which one beat or several are chosen, by press or by arrow keys, and moved,
- * by their handle or with Alt and an arrow.
+ * The script as a column: its parts, which fold, with their beats. One beat or several are chosen, by press or by arrow keys, and
+ * moved, by their handle or with Alt and an arrow; after the one at hand something can be added.
  */
 @Component({
   selector: 'zp-beat-column',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList],
+  imports: [CdkDrag, CdkDragHandle, CdkDropList, CdkDropListGroup, Icon, InsertBar, MatButton, SmallDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './beat-column.html',
   styleUrl: './beat-column.scss',
 })
 export class BeatColumn {
   readonly rows = input.required<readonly BeatRow[]>();
+  readonly phases = input.required<readonly Phase[]>();
   readonly chosen = input.required<Chosen>();
   /** What is searched for, in small letters; empty for nothing. */
   readonly sought = input('');
@@ -30,8 +40,47 @@ export class BeatColumn {
   readonly moved = output<{ readonly ids: readonly string[]; readonly beforeId: string | null }>();
   readonly removed = output<readonly string[]>();
   readonly doubled = output<string>();
+  /** Something is to be added after the beat at hand. */
+  readonly inserted = output<string>();
+  readonly mended = output<NamedFinding>();
+  protected readonly words = SCRIPT_WORDS;
   protected readonly clock = lengthText;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+
+  /** Parts that were folded, by their first beat. */
+  private readonly folded = signal<ReadonlySet<string>>(new Set());
+  protected readonly parts = computed(() => {
+    const [rows, folded, { id }] = [this.rows(), this.folded(), this.chosen()];
+    return this.phases().map(({ id: phase, from, to, durationMs }) => {
+      const own = rows.slice(from, to);
+      const poses = own.flatMap(({ picture }) => (picture.kind === 'hands' ? [picture.pose] : []));
+      return {
+        from,
+        name: this.words().phase[phase],
+        durationMs,
+        rows: own,
+        pictures: poses.slice(0, MOST_DIALS),
+        // Whoever goes to a beat sees it.
+        isOpen: !folded.has(own[0]?.id ?? '') || own.some((row) => row.id === id),
+      };
+    });
+  });
+
+  constructor() {
+    const atHand = computed(() => this.chosen().id);
+    // Whatever chose it, a beat is in sight with the presses that add something after it.
+    afterRenderEffect(() => this.show(atHand()));
+  }
+
+  protected fold(from: number): void {
+    const key = this.rows()[from]?.id ?? '';
+    this.folded.update((before) => new Set(before.has(key) ? [...before].filter((one) => one !== key) : [...before, key]));
+  }
+
+  /** Folds all parts but the one at hand, or opens all. */
+  foldAll(isFolded: boolean): void {
+    this.folded.set(new Set(isFolded ? this.phases().map(({ from }) => this.rows()[from]?.id ?? '') : []));
+  }
 
   protected isChosen(id: string): boolean {
     return this.chosen().all.includes(id);
@@ -80,11 +129,14 @@ export class BeatColumn {
     this.goTo(next.id);
   }
 
-  protected dropped({ previousIndex, currentIndex, item }: CdkDragDrop<unknown, unknown, string>): void {
-    if (previousIndex === currentIndex) return;
+  protected dropped({ previousIndex, currentIndex, item, container, previousContainer }: CdkDragDrop<BeatRow[], BeatRow[], string>): void {
+    if (container === previousContainer && previousIndex === currentIndex) return;
     const ids = this.isChosen(item.data) ? this.chosen().all : [item.data];
-    const others = this.rows().filter(({ id }) => id !== item.data);
-    const before = others.slice(currentIndex).find(({ id }) => !ids.includes(id));
+    // In its own part the dragged one is not counted; behind the last of a part stands the first of the next.
+    const there = container.data.filter(({ id }) => id !== item.data);
+    const rows = this.rows();
+    const next = there[currentIndex] ?? rows[rows.findIndex(({ id }) => id === there.at(-1)?.id) + 1];
+    const before = next && rows.slice(rows.indexOf(next)).find(({ id }) => !ids.includes(id));
     this.moved.emit({ ids, beforeId: before?.id ?? null });
   }
 
@@ -96,7 +148,9 @@ export class BeatColumn {
 
   /** Brings a row into view. */
   show(id: string): void {
-    this.rowOf(id)?.scrollIntoView({ block: 'nearest' });
+    const row = this.rowOf(id)?.closest('li');
+    row?.nextElementSibling?.scrollIntoView({ block: 'nearest' });
+    row?.scrollIntoView({ block: 'nearest' });
   }
 
   private rowOf(id: string): HTMLElement | null {

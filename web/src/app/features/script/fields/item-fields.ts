@@ -1,11 +1,11 @@
 import { UNIT_QUESTIONS, type QuestionKindId } from '@zeitpunkt/core';
 import { choice, lineOf, number, timeField, type BeatField } from './beat-field';
-import { acceptedField } from './fields/accepted-field';
-import { gapsField } from './fields/gaps-field';
-import { choicesField, dayTime, dayTimesField, numeralsField, oneOfNumbers, timesField } from './fields/item-field-makers';
-import { misconceptionField } from './fields/misconception-field';
-import { partsField } from './fields/parts-field';
-import { posesField } from './fields/poses-field';
+import { acceptedField } from './accepted-field';
+import { gapsField } from './gaps-field';
+import { choicesField, dayTime, dayTimesField, numeralsField, oneOfNumbers, timesField } from './item-field-makers';
+import { misconceptionField } from './misconception-field';
+import { partsField } from './parts-field';
+import { posesField } from './poses-field';
 
 const GIVEN = [
   { value: 'dial', text: 'a dial' },

@@ -16,7 +16,6 @@ import {
   addBeats,
   bestWording,
   displayText,
-  lengthText,
   motionMs,
   NEW_ASIDE,
   sameJson,
@@ -32,24 +31,24 @@ import {
   type ScriptEdit,
   type SecondOfDay,
 } from '@zeitpunkt/core';
-import type { Turning } from '../../ui/dial-gesture';
-import { PointingStage } from '../../ui/pointing-stage';
-import type { StagePlay } from '../../ui/stage-view';
-import { stepAtMs } from './beat-rows';
+import type { Turning } from '../../../ui/dial-gesture';
+import { PointingStage } from '../../../ui/pointing-stage';
+import type { StagePlay } from '../../../ui/stage-view';
+import { stepAtMs } from '../column/beat-rows';
+import { SCRIPT_WORDS } from '../words';
+import { LayerPicture, type LayerName } from './layer-picture';
 
-/** Layers that can be switched while a demonstration is built, with the words on the switches. */
-const SWITCHES: readonly { readonly text: string; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
-  { text: 'minute numbers', on: { minuteRing: 'full' }, off: { minuteRing: 'none' } },
-  { text: 'zones', on: { hourZones: true }, off: { hourZones: false } },
-  { text: 'halves', on: { halves: true }, off: { halves: false } },
-  { text: 'quarters', on: { quarters: true }, off: { quarters: false } },
-  { text: 'shaded', on: { shaded: true }, off: { shaded: false } },
-  { text: 'hour hand', on: { hourHand: true }, off: { hourHand: false } },
-  { text: 'minute hand', on: { minuteHand: true }, off: { minuteHand: false } },
-  { text: 'coloured hands', on: { handInk: 'own' }, off: { handInk: 'alike' } },
+/** Layers that can be switched while a demonstration is built. */
+const SWITCHES: readonly { readonly name: LayerName; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
+  { name: 'ring', on: { minuteRing: 'full' }, off: { minuteRing: 'none' } },
+  { name: 'zones', on: { hourZones: true }, off: { hourZones: false } },
+  { name: 'halves', on: { halves: true }, off: { halves: false } },
+  { name: 'quarters', on: { quarters: true }, off: { quarters: false } },
+  { name: 'shaded', on: { shaded: true }, off: { shaded: false } },
+  { name: 'hour', on: { hourHand: true }, off: { hourHand: false } },
+  { name: 'minute', on: { minuteHand: true }, off: { minuteHand: false } },
+  { name: 'colours', on: { handInk: 'own' }, off: { handInk: 'alike' } },
 ];
-/** How far the script is scrubbed at a press of an arrow, in milliseconds. */
-const SCRUB_STEP_MS = 1000;
 
 /**
  * The stage as it will be at a moment of the script: scrubbed, played in place, and built on. Hands that are taken and layers that
@@ -57,7 +56,7 @@ const SCRUB_STEP_MS = 1000;
  */
 @Component({
   selector: 'zp-stage-player',
-  imports: [MatButton, PointingStage],
+  imports: [LayerPicture, MatButton, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stage-player.html',
   styleUrl: './stage-player.scss',
@@ -68,12 +67,13 @@ export class StagePlayer {
   readonly atMs = model.required<number>();
   readonly edit = output<{ readonly apply: ScriptEdit; readonly afterId: string }>();
   protected readonly switches = SWITCHES;
-  protected readonly step = SCRUB_STEP_MS;
-  protected readonly clock = lengthText;
-  protected readonly playing = signal(false);
+  protected readonly words = SCRIPT_WORDS;
+  readonly playing = signal(false);
   /** Where the hands were turned to, in seconds since midnight; null while they stand as the script has them. */
   protected readonly turned = signal<SecondOfDay | null>(null);
   protected readonly layers = signal<Partial<DialLayers>>({});
+  /** What was built last has just become a beat. */
+  protected readonly kept = signal(false);
   protected readonly isBuilt = computed(() => this.turned() !== null || Object.keys(this.layers()).length > 0);
   protected readonly at = computed(() => stepAtMs(this.prepared(), this.atMs()));
   /** The same stage as before where nothing that is seen has changed: a letter of what is said draws nothing. */
@@ -124,11 +124,6 @@ export class StagePlayer {
     inject(DestroyRef).onDestroy(() => clearTimeout(this.timer));
   }
 
-  protected scrub(ms: number): void {
-    this.stop();
-    this.atMs.set(Math.max(0, Math.min(this.prepared().totalMs - 1, ms)));
-  }
-
   togglePlay(): void {
     if (this.playing()) return this.stop();
     // What is looked at as it has settled is played from its beginning.
@@ -145,6 +140,7 @@ export class StagePlayer {
   }
 
   protected turnTo(turning: Turning): void {
+    this.kept.set(false);
     if (turning.hands === 'geared') this.turned.set(turning.at);
   }
 
@@ -155,6 +151,7 @@ export class StagePlayer {
 
   protected toggle({ on, off }: (typeof SWITCHES)[number]): void {
     this.stop();
+    this.kept.set(false);
     const change = this.isOn(on) ? off : on;
     this.layers.update((layers) => ({ ...layers, ...change }));
   }
@@ -183,6 +180,7 @@ export class StagePlayer {
     const { ref, beatIndex } = this.at();
     const beforeId = this.prepared().lesson.beats[beatIndex + 1]?.id ?? null;
     this.putBack();
+    this.kept.set(true);
     this.edit.emit({ apply: addBeats([beat], beforeId), afterId: ref.beatId });
   }
 

@@ -1,10 +1,28 @@
-import { nameInLesson, wordsOf, type Lesson, type NamedFinding, type PreparedLesson, type Step } from '@zeitpunkt/core';
+import {
+  nameInLesson,
+  wordsOf,
+  type BeatKindId,
+  type Lesson,
+  type NamedFinding,
+  type Pose,
+  type PreparedLesson,
+  type Step,
+} from '@zeitpunkt/core';
+import { settledStage } from '@zeitpunkt/core/lesson/player';
+import type { IconName } from '../../../ui/icons/icons';
+
+/** What stands for a beat: the hands that it leaves on the stage, its time to think as a sector, or a sign. */
+export type BeatPicture =
+  | { readonly kind: 'hands'; readonly pose: Pose; readonly hourHandAlone: boolean }
+  | { readonly kind: 'think'; readonly seconds: number }
+  | { readonly kind: 'icon'; readonly icon: IconName };
 
 /** A beat as the column shows it. */
 export interface BeatRow {
   readonly id: string;
   readonly number: number;
   readonly name: string;
+  readonly picture: BeatPicture;
   /** Its words, or what it says first. */
   readonly words: string;
   readonly startMs: number;
@@ -41,6 +59,7 @@ function rowOf(lesson: Lesson, index: number, steps: readonly Step[], findings: 
     id: beat.id,
     number: index + 1,
     name: nameInLesson(beat, lesson),
+    picture: pictureOf(beat, steps.at(-1)),
     words: wordsOf(beat),
     startMs: steps[0]?.startMs ?? 0,
     durationMs: steps.reduce((sum, step) => sum + step.durationMs, 0),
@@ -48,6 +67,23 @@ function rowOf(lesson: Lesson, index: number, steps: readonly Step[], findings: 
     findings,
     note: beat.note ?? null,
   };
+}
+
+/** Beats that leave no dial. */
+const ICONS: Partial<Readonly<Record<BeatKindId, IconName>>> = {
+  say: 'chat-bubble',
+  chart: 'grid-view',
+  task: 'print',
+  verse: 'music-note',
+};
+
+function pictureOf(beat: Lesson['beats'][number], last: Step | undefined): BeatPicture {
+  if (beat.kind === 'think') return { kind: 'think', seconds: beat.seconds };
+  const icon = ICONS[beat.kind];
+  const stage = icon || !last ? null : settledStage(last);
+  const dial = stage?.dial ?? stage?.dials[0];
+  if (!dial) return { kind: 'icon', icon: icon ?? 'help' };
+  return { kind: 'hands', pose: dial.pose, hourHandAlone: !dial.layers.minuteHand };
 }
 
 function grouped<T, Key>(all: readonly T[], keyOf: (one: T) => Key): Map<Key, T[]> {

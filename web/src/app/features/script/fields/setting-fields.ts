@@ -1,13 +1,18 @@
 import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatOption, MatSelect } from '@angular/material/select';
 import type { BeatField } from './beat-field';
 import { layerPressed, layerStates } from './layers-field';
 
 /** The fields of a beat or of a question, each with what stands in it and what cannot be kept of what was written there. */
 @Component({
   selector: 'zp-setting-fields',
+  imports: [MatCheckbox, MatFormField, MatInput, MatLabel, MatOption, MatSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './setting-fields.html',
-  styleUrl: './beat-settings.scss',
+  styleUrl: './setting-fields.scss',
 })
 export class SettingFields {
   readonly fields = input.required<readonly { readonly field: BeatField; readonly value: string }[]>();

@@ -1,0 +1,140 @@
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, model, output, viewChild } from '@angular/core';
+import { MatIconButton } from '@angular/material/button';
+import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
+import { lengthText, type TimingOffer } from '@zeitpunkt/core';
+import { isOnTime } from '@zeitpunkt/core/lesson/timing';
+import type { Phase } from '@zeitpunkt/core/lesson/phases';
+import { Icon } from '../../../ui/icons/icon';
+import type { BeatRow } from '../column/beat-rows';
+import { SCRIPT_WORDS } from '../words';
+
+const MS_PER_MINUTE = 60_000;
+/** How far an arrow goes, in milliseconds. */
+const STEP_MS = 1000;
+/** So many minutes carry a figure of their own at most. */
+const MOST_FIGURES = 6;
+
+/** A lesson as an unrolled rim: its parts, its minutes, a pointer at the moment that is seen, and what was found, each where it is. */
+@Component({
+  selector: 'zp-lesson-rim',
+  imports: [Icon, MatIconButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  templateUrl: './lesson-rim.html',
+  styleUrl: './lesson-rim.scss',
+})
+export class LessonRim {
+  readonly phases = input.required<readonly Phase[]>();
+  readonly rows = input.required<readonly BeatRow[]>();
+  readonly totalMs = input.required<number>();
+  readonly targetMs = input.required<number>();
+  readonly playing = input.required<boolean>();
+  /** The moment that is seen, in milliseconds since the beginning. */
+  readonly atMs = model.required<number>();
+  /** What brings it nearer to the time that was planned. */
+  readonly offers = input.required<readonly TimingOffer[]>();
+  readonly offered = output<TimingOffer>();
+  readonly played = output();
+  /** A beat at which something was found is to be looked at, by its id. */
+  readonly looked = output<string>();
+  protected readonly words = SCRIPT_WORDS;
+  protected readonly clock = lengthText;
+  private readonly band = viewChild.required<ElementRef<HTMLElement>>('band');
+  private readonly wholeMs = computed(() => Math.max(this.totalMs(), this.targetMs(), 1));
+  private readonly percent = (ms: number) => (100 * ms) / this.wholeMs();
+  protected readonly parts = computed(() =>
+    this.phases().map((phase) => {
+      const end = phase.startMs + phase.durationMs;
+      return {
+        key: phase.from,
+        name: this.words().phase[phase.id],
+        left: this.percent(phase.startMs),
+        width: this.percent(phase.durationMs),
+        isHere: this.atMs() >= phase.startMs && this.atMs() < end,
+      };
+    }),
+  );
+  /** What is left of the time that was planned; null where nothing is. */
+  protected readonly left = computed(() => {
+    const leftMs = this.targetMs() - this.totalMs();
+    return leftMs > 0 ? { left: this.percent(this.totalMs()), width: this.percent(leftMs) } : null;
+  });
+  protected readonly isOver = computed(() => this.totalMs() > this.targetMs() && !isOnTime(this.totalMs(), this.targetMs()));
+  protected readonly target = computed(() => this.percent(this.targetMs()));
+  protected readonly minutes = computed(() => {
+    const all = Math.floor(this.wholeMs() / MS_PER_MINUTE);
+    const every = Math.max(5, 5 * Math.ceil(all / 5 / MOST_FIGURES));
+    return Array.from({ length: all + 1 }, (_, minute) => ({
+      left: this.percent(minute * MS_PER_MINUTE),
+      isLong: minute % 5 === 0,
+      text: minute > 0 && minute % every === 0 ? this.words().rim.minutes(minute) : '',
+    }));
+  });
+  protected readonly pointer = computed(() => this.percent(this.atMs()));
+  protected readonly heard = computed(() => {
+    const here = this.parts().find(({ isHere }) => isHere);
+    return this.words().rim.at(lengthText(this.atMs()), lengthText(this.totalMs()), here?.name ?? '');
+  });
+  protected readonly found = computed(() =>
+    this.rows().flatMap(({ id, name, startMs, findings }) => {
+      const [first] = findings;
+      if (!first) return [];
+      return [{ id, left: this.percent(startMs), label: this.words().rim.found(first.what, name), isError: first.severity === 'error' }];
+    }),
+  );
+
+  /** "−1:02". */
+  protected by({ bySec }: TimingOffer): string {
+    return `${bySec > 0 ? '+' : '−'}${lengthText(1000 * Math.abs(bySec))}`;
+  }
+
+  protected press(event: PointerEvent): void {
+    if (event.button !== 0) return;
+    this.band().nativeElement.setPointerCapture(event.pointerId);
+    this.goTo(event);
+  }
+
+  protected drag(event: PointerEvent): void {
+    if (this.band().nativeElement.hasPointerCapture(event.pointerId)) this.goTo(event);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const next = this.afterKey(event.key);
+    if (next === null) return;
+    event.preventDefault();
+    event.stopPropagation(); // the arrows of the place choose beats
+    this.set(next);
+  }
+
+  private afterKey(key: string): number | null {
+    const at = this.atMs();
+    const starts = this.phases().map(({ startMs }) => startMs);
+    switch (key) {
+      case 'ArrowRight':
+      case 'ArrowUp':
+        return at + STEP_MS;
+      case 'ArrowLeft':
+      case 'ArrowDown':
+        return at - STEP_MS;
+      case 'PageUp':
+        return starts.find((ms) => ms > at) ?? at;
+      case 'PageDown':
+        return starts.findLast((ms) => ms < at) ?? 0;
+      case 'Home':
+        return 0;
+      case 'End':
+        return this.totalMs();
+      default:
+        return null;
+    }
+  }
+
+  private goTo({ clientX }: PointerEvent): void {
+    const { left, width } = this.band().nativeElement.getBoundingClientRect();
+    this.set(((clientX - left) / width) * this.wholeMs());
+  }
+
+  private set(ms: number): void {
+    this.atMs.set(Math.round(Math.max(0, Math.min(this.totalMs() - 1, ms))));
+  }
+}
