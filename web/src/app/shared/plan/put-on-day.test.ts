@@ -19,7 +19,9 @@ const EVERY_DAY: ClassPlan = { ...NEW_PLAN, schoolDays: [1, 2, 3, 4, 5, 6, 7], b
     <zp-put-on-day #days />
   `,
 })
-class Page {}
+class Page {
+  protected readonly press = 'Put on a day';
+}
 
 /** Menus open over the page. */
 const menu = within(document.body);
