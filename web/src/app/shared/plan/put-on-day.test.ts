@@ -14,7 +14,7 @@ const EVERY_DAY: ClassPlan = { ...NEW_PLAN, schoolDays: [1, 2, 3, 4, 5, 6, 7], b
   imports: [MatMenuTrigger, PutOnDay],
   template: `
     <button type="button" [matMenuTriggerFor]="days.menu()" [matMenuTriggerData]="{ of: 'mine' }" (menuOpened)="days.load()">
-      Put on a day
+      {{ press }}
     </button>
     <zp-put-on-day #days />
   `,
