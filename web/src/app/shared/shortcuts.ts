@@ -85,7 +85,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[]): void {
   const release = (event: MouseEvent) => {
     const button = (event.target as Element).closest<HTMLElement>('button, summary');
     const byPointer = Boolean((event as Partial<PointerEvent>).pointerType);
-    if (byPointer && button === document.activeElement && !button?.closest('dialog')) button?.blur();
+    if (byPointer && button === document.activeElement && !button?.closest('dialog, [data-roving]')) button?.blur();
   };
   document.addEventListener('keydown', strike);
   document.addEventListener('click', release);

@@ -1,6 +1,7 @@
 import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup } from '@angular/cdk/drag-drop';
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuContent, MatMenuItem } from '@angular/material/menu';
 import { lengthText, type NamedFinding } from '@zeitpunkt/core';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
 import { Icon } from '../../../ui/icons/icon';
@@ -8,6 +9,7 @@ import { SmallDial } from '../../../ui/parts/small-dial';
 import { SCRIPT_WORDS } from '../words';
 import { hasText, type BeatRow } from './beat-rows';
 import { InsertBar } from './insert-bar';
+import { OTHER_INSERTS, QUESTION_INSERTS } from './new-beats';
 
 /** Which beats are chosen: one at hand, and those chosen with it. */
 export interface Chosen {
@@ -24,7 +26,19 @@ const MOST_DIALS = 5;
  */
 @Component({
   selector: 'zp-beat-column',
-  imports: [CdkDrag, CdkDragHandle, CdkDropList, CdkDropListGroup, Icon, InsertBar, MatButton, SmallDial],
+  imports: [
+    CdkDrag,
+    CdkDragHandle,
+    CdkDropList,
+    CdkDropListGroup,
+    Icon,
+    InsertBar,
+    MatButton,
+    MatMenu,
+    MatMenuContent,
+    MatMenuItem,
+    SmallDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './beat-column.html',
   styleUrl: './beat-column.scss',
@@ -44,6 +58,8 @@ export class BeatColumn {
   readonly inserted = output<string>();
   readonly mended = output<NamedFinding>();
   protected readonly words = SCRIPT_WORDS;
+  protected readonly questionInserts = QUESTION_INSERTS;
+  protected readonly otherInserts = OTHER_INSERTS;
   protected readonly clock = lengthText;
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
 

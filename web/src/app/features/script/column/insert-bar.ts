@@ -1,40 +1,25 @@
-import { ChangeDetectionStrategy, Component, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { type MatMenu, MatMenuTrigger } from '@angular/material/menu';
 import { Icon } from '../../../ui/icons/icon';
 import { SCRIPT_WORDS } from '../words';
-import { OTHER_INSERTS, QUESTION_INSERTS } from './new-beats';
 
 /** What can be added after the beat at hand: what is added most often by one press, all the rest by a menu. */
 @Component({
   selector: 'zp-insert-bar',
-  imports: [Icon, MatButton, MatIconButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger],
+  imports: [Icon, MatButton, MatIconButton, MatMenuTrigger],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div role="group" [attr.aria-label]="words().column.insert">
       <mat-icon svgIcon="add" />
       <button mat-button type="button" (click)="insert.emit('worked-example')">{{ words().column.inserts.example }}</button>
-      <button mat-button type="button" [matMenuTriggerFor]="questions">{{ words().column.inserts.question }}</button>
+      <button mat-button type="button" [matMenuTriggerFor]="questions()">{{ words().column.inserts.question }}</button>
       <button mat-button type="button" (click)="insert.emit('set')">{{ words().column.inserts.show }}</button>
       <button mat-button type="button" (click)="insert.emit('say')">{{ words().column.inserts.say }}</button>
-      <button mat-icon-button type="button" [matMenuTriggerFor]="others" [attr.aria-label]="words().column.inserts.more">
+      <button mat-icon-button type="button" [matMenuTriggerFor]="others()" [attr.aria-label]="words().column.inserts.more">
         <mat-icon svgIcon="more-vert" />
       </button>
     </div>
-    <mat-menu #questions="matMenu">
-      <ng-template matMenuContent>
-        @for (one of questionInserts; track one.value) {
-          <button mat-menu-item type="button" (click)="insert.emit(one.value)">{{ one.text }}</button>
-        }
-      </ng-template>
-    </mat-menu>
-    <mat-menu #others="matMenu">
-      <ng-template matMenuContent>
-        @for (one of otherInserts; track one.value) {
-          <button mat-menu-item type="button" (click)="insert.emit(one.value)">{{ one.text }}</button>
-        }
-      </ng-template>
-    </mat-menu>
   `,
   styles: `
     div {
@@ -67,7 +52,8 @@ import { OTHER_INSERTS, QUESTION_INSERTS } from './new-beats';
 export class InsertBar {
   /** What is to be added, as new-beats knows it. */
   readonly insert = output<string>();
+  /** All kinds of questions, and all other kinds of beats: menus that are there once for the whole column. */
+  readonly questions = input.required<MatMenu>();
+  readonly others = input.required<MatMenu>();
   protected readonly words = SCRIPT_WORDS;
-  protected readonly questionInserts = QUESTION_INSERTS;
-  protected readonly otherInserts = OTHER_INSERTS;
 }
