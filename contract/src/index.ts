@@ -39,6 +39,7 @@ export {
   LessonFileIn,
   LessonList,
   LessonSave,
+  LessonAdded,
   LessonSaved,
   LessonSummary,
   LetIn,

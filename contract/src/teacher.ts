@@ -81,6 +81,9 @@ export const LessonSave = Exact({ revision: Type.Integer({ minimum: 1 }), lesson
 export type LessonSave = Data<typeof LessonSave>;
 export const LessonSaved = Exact({ revision: Type.Integer({ minimum: 1 }) });
 export type LessonSaved = Data<typeof LessonSaved>;
+/** A lesson is among those of its teacher; what stands in it is asked for by its id. */
+export const LessonAdded = Exact({ id: Uuid, revision: Type.Integer({ minimum: 1 }) });
+export type LessonAdded = Data<typeof LessonAdded>;
 
 /** Four pictures where a teacher is at the door, six where none is. */
 export const RoomKeySchema = Type.Array(

@@ -1,4 +1,4 @@
-import { setPriority } from 'node:os';
+import { constants, getPriority, setPriority } from 'node:os';
 import { parentPort, workerData } from 'node:worker_threads';
 import { openBeside } from '../db/connection.js';
 import { problemOfStore } from '../db/when-free.js';
@@ -13,8 +13,9 @@ const port = parentPort!;
  * it did not even begin on a machine that was busy with something else. Source: sched(7), a step of one is a factor of 1.25.
  */
 const GIVES_WAY = 5;
+const LOWEST = constants.priority.PRIORITY_LOW;
 // On Linux a thread has a priority of its own; elsewhere it would be the server's.
-if (process.platform === 'linux') setPriority(GIVES_WAY);
+if (process.platform === 'linux') setPriority(Math.min(LOWEST, getPriority() + GIVES_WAY));
 const tasks = heavyTasks(openBeside((workerData as { readonly file: string }).file));
 const flows = new Map<number, AsyncGenerator<Piece>>();
 

@@ -5,6 +5,7 @@ import {
   Clip,
   ClipIn,
   DraftWish,
+  LessonAdded,
   LessonDetail,
   LessonFileIn,
   LessonList,
@@ -21,7 +22,7 @@ import type { Limits } from '../../http/limits.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { mustOwnClass } from '../classes/queries.js';
-import { insertLesson, lessonById, nextPlace, ownLesson, saveDraft, setArchived } from './queries.js';
+import { insertWritten, lessonById, nextPlace, ownLesson, saveDraft, setArchived, writtenOut, type WrittenLesson } from './queries.js';
 
 export interface LessonsOptions {
   readonly store: Store;
@@ -62,7 +63,7 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work,
   });
 
   /** Adds a lesson at the end of a teacher's list under an id made by whoever asks; there already, it is left as it is. */
-  const add = async (teacherId: string, id: string, make: () => Lesson | Promise<Lesson>): Promise<LessonDetail> => {
+  const add = async (teacherId: string, id: string, make: () => WrittenLesson | Promise<WrittenLesson>): Promise<LessonAdded> => {
     const isKnown = () => {
       const known = lessonById(db, id);
       if (known && known.teacherId !== teacherId)
@@ -70,18 +71,17 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work,
       return known !== undefined;
     };
     if (!isKnown()) {
-      const file = await make();
+      const written = await make();
       // The same wish may have come again meanwhile.
-      if (!isKnown()) insertLesson(db, { id, teacherId, file, place: nextPlace(db, teacherId) });
+      if (!isKnown()) insertWritten(db, { id, teacherId, ...written, place: nextPlace(db, teacherId) });
     }
-    const { revision, draft, title } = mustOwn(teacherId, id);
-    return { id, revision, lesson: stored.lesson(draft, title) };
+    return { id, revision: mustOwn(teacherId, id).revision };
   };
 
   app.post(
     '/api/lessons/files',
-    { schema: { body: LessonFileIn, response: { 200: LessonDetail } }, bodyLimit: limits.lessonBodyBytes },
-    (request) => add(requireTeacher(request).id, request.body.id, () => stored.lesson(request.body.file)),
+    { schema: { body: LessonFileIn, response: { 200: LessonAdded } }, bodyLimit: limits.lessonBodyBytes },
+    (request) => add(requireTeacher(request).id, request.body.id, () => writtenOut(stored.lesson(request.body.file))),
   );
 
   // Beats that were copied somewhere, of whatever version: read as the lesson that they would be by themselves.
@@ -95,7 +95,7 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work,
   });
 
   // The id makes it safe to repeat.
-  app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonDetail } } }, (request) => {
+  app.post('/api/lessons', { schema: { body: DraftWish, response: { 200: LessonAdded } } }, (request) => {
     const { id, classId } = request.body;
     const teacher = requireTeacher(request);
     if (classId !== undefined) mustOwnClass(db, teacher.id, classId);

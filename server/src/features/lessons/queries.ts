@@ -83,10 +83,21 @@ export function setArchived(db: Db, lessonId: string, archivedAtMs: number | nul
 }
 
 /** Adds a lesson at a place of the teacher's list; returns its id. */
-export function insertLesson(db: Db, row: { id?: string; teacherId: string; file: Lesson; place: number }): string {
-  const { id = randomUUID(), teacherId, file, place } = row;
-  db.insert(lesson)
-    .values({ id, teacherId, title: file.title, draft: writeLesson(file), revision: 1, version: 0, place, archivedAtMs: null })
-    .run();
+export function insertLesson(db: Db, { file, ...row }: { id?: string; teacherId: string; file: Lesson; place: number }): string {
+  return insertWritten(db, { ...row, ...writtenOut(file) });
+}
+
+/** A lesson as it is stored: what is large is written out where it is made. */
+export interface WrittenLesson {
+  readonly title: string;
+  readonly draft: string;
+}
+
+export const writtenOut = (file: Lesson): WrittenLesson => ({ title: file.title, draft: writeLesson(file) });
+
+/** Adds a lesson that is written out already. @returns its id */
+export function insertWritten(db: Db, row: WrittenLesson & { id?: string; teacherId: string; place: number }): string {
+  const { id = randomUUID(), teacherId, title, draft, place } = row;
+  db.insert(lesson).values({ id, teacherId, title, draft, revision: 1, version: 0, place, archivedAtMs: null }).run();
   return id;
 }

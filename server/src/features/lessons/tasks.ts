@@ -17,7 +17,7 @@ import { stored } from '../../db/stored.js';
 import { ownClass } from '../classes/queries.js';
 import { answerTimesOf } from '../live/answer-times.js';
 import { planOf } from '../plans/queries.js';
-import { lessonDraft, lessonHeads, newestDraft } from './queries.js';
+import { lessonDraft, lessonHeads, newestDraft, writtenOut, type WrittenLesson } from './queries.js';
 
 /** So many lessons are known without being read again: those of a large school. */
 const MOST_KEPT = 5000;
@@ -51,13 +51,13 @@ export function lessonTasks(db: Db) {
      * A lesson as a teacher wishes it, of the schools that the teacher taught by last.
      * @param wish its class is one of the teacher's
      */
-    draft(teacherId: string, { id: _id, classId, empty, ...wish }: DraftWish, seed: number): Lesson {
+    draft(teacherId: string, { id: _id, classId, empty, ...wish }: DraftWish, seed: number): WrittenLesson {
       const settings = settingsOf(newestDraft(db, teacherId)) ?? DEFAULT_SETTINGS;
-      if (empty) return emptyLesson(wish.rung, wish.minutes, settings);
+      if (empty) return writtenOut(emptyLesson(wish.rung, wish.minutes, settings));
       // Of the class at hand: its own day, and how long it takes for an answer.
       const owned = classId === undefined ? undefined : ownClass(db, teacherId, classId);
       const own = owned ? { daily: planOf(db, owned).plan.daily, answerTimes: answerTimesOf(db, owned.id) } : {};
-      return draftLesson({ ...wish, ...own, settings, seed });
+      return writtenOut(draftLesson({ ...wish, ...own, settings, seed }));
     },
   };
 }

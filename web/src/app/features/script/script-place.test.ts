@@ -41,7 +41,6 @@ async function open(lesson: Lesson = LESSON) {
 }
 
 beforeAll(() => {
-  Element.prototype.scrollIntoView ??= () => undefined;
   (globalThis as { CSS?: unknown }).CSS ??= { escape: (text: string) => text };
 });
 

@@ -162,11 +162,14 @@ export class BeatColumn {
     this.show(id);
   }
 
-  /** Brings a row into view. */
+  /** Brings a row into view within the column, with the presses below it: the page itself stays where it is. */
   show(id: string): void {
     const row = this.rowOf(id)?.closest('li');
-    row?.nextElementSibling?.scrollIntoView({ block: 'nearest' });
-    row?.scrollIntoView({ block: 'nearest' });
+    if (!row) return;
+    const [box, { top }] = [this.host.getBoundingClientRect(), row.getBoundingClientRect()];
+    const { bottom } = (row.nextElementSibling ?? row).getBoundingClientRect();
+    if (bottom > box.bottom) this.host.scrollTop += bottom - box.bottom;
+    if (top < box.top) this.host.scrollTop -= box.top - top;
   }
 
   private rowOf(id: string): HTMLElement | null {
