@@ -44,7 +44,7 @@ import { download, fileName } from '../../shared/download';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Icon } from '../../ui/icons/icon';
 import { Failing, Loading } from '../../ui/parts/states';
-import { WorkingPlace } from '../../ui/parts/working-place';
+import { Place } from '../../ui/parts/place';
 import { SavingWord } from '../../ui/saving-word';
 import { PutOnDay } from '../../shared/plan/put-on-day';
 import { BeatColumn, type Chosen } from './column/beat-column';
@@ -93,7 +93,7 @@ const OFFERS_AFTER_MS = 250;
     SavingWord,
     SetDesigner,
     StagePlayer,
-    WorkingPlace,
+    Place,
   ],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,

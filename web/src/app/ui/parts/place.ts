@@ -1,7 +1,10 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { type HelpOfPlace, PlaceHelp } from './place-help';
 
-/** A place of the teacher's side: its head with the title, where it belongs and what can be done, and its content. */
+/**
+ * A place of the teacher's side: its head with the title, where it belongs and what can be done, and its content. One in which one
+ * works for a while has a low bar instead, and all the rest of the screen.
+ */
 @Component({
   selector: 'zp-place',
   imports: [PlaceHelp],
@@ -62,6 +65,45 @@ import { type HelpOfPlace, PlaceHelp } from './place-help';
       gap: 8px 12px;
       align-items: center;
     }
+    :host(.working) {
+      main {
+        display: flex;
+        flex-direction: column;
+        max-width: none;
+        padding: 0;
+      }
+      header {
+        gap: 4px 16px;
+        min-height: 64px;
+        padding: 6px 24px;
+        border-bottom: 1px solid var(--line);
+        background: var(--sheet);
+      }
+      .title {
+        display: block;
+        flex: 1 1 14rem;
+        min-width: 0;
+      }
+      h1 {
+        overflow: hidden;
+        font-size: 22px;
+        line-height: 28px;
+        text-overflow: ellipsis;
+        white-space: nowrap;
+      }
+      p {
+        font-size: 14px;
+        line-height: 20px;
+      }
+      .acts {
+        gap: 8px;
+      }
+    }
+    @media (min-width: 901px) {
+      :host(.working) main {
+        height: 100dvh;
+      }
+    }
     @media print {
       header {
         display: none;
@@ -72,13 +114,23 @@ import { type HelpOfPlace, PlaceHelp } from './place-help';
       }
     }
     @media (max-width: 600px) {
-      main {
+      main,
+      :host(.working) header {
         padding-inline: 12px;
+      }
+      :host(.working) main {
+        padding: 0;
+      }
+      :host(.working) h1 {
+        white-space: normal;
       }
     }
   `,
+  host: { '[class.working]': 'working()' },
 })
 export class Place {
+  /** One works here for a while, as on a script. */
+  readonly working = input(false);
   readonly heading = input.required<string>();
   /** Where it belongs: a class, a school. */
   readonly about = input<string | null>(null);
