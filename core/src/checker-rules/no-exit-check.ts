@@ -1,11 +1,8 @@
 import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
 import { goalQuestion } from '../lesson/goal-question.js';
-import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
+import { beforeGoodbye, LAST_PART, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
-
-/** The last part of a lesson in which something must be asked. */
-const LAST_PART = 0.3;
 
 export const noExitCheck: CheckerRule = {
   severity: 'warning',

@@ -7,6 +7,9 @@ import { seededRng } from '../rehearsal/rng.js';
 import { anotherLike } from '../run/another.js';
 import { SECONDS_PER_HALF_DAY, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 
+/** What is asked in this last part of a lesson shows what pupils leave with. */
+export const LAST_PART = 0.3;
+
 /** A question where it is asked. */
 export interface AskedHere {
   readonly item: Item;

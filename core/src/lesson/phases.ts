@@ -1,4 +1,5 @@
 import { doesOf, type BeatDoes } from '../beats/registry.js';
+import { LAST_PART } from './lesson-parts.js';
 import type { PreparedLesson } from './prepare.js';
 
 /** What a part of a lesson is for. */
@@ -17,8 +18,6 @@ export interface Phase {
 
 /** So many parts can be told apart at a glance. */
 const MOST_PHASES = 7;
-/** What is asked in the last part of a lesson shows what pupils leave with. */
-const LAST_PART = 0.3;
 
 const PHASE_OF: Readonly<Record<Exclude<BeatDoes, 'say'>, PhaseId>> = {
   show: 'show',
@@ -28,7 +27,8 @@ const PHASE_OF: Readonly<Record<Exclude<BeatDoes, 'say'>, PhaseId>> = {
   paper: 'paper',
 };
 
-interface Draft {
+/** A part before it is known when it begins. */
+interface Span {
   readonly id: PhaseId;
   readonly from: number;
   readonly to: number;
@@ -39,21 +39,14 @@ interface Draft {
  * what was there before, those at the end check it. Where there would be more than seven parts, the shortest joins a neighbour.
  */
 export function phasesOf(prepared: PreparedLesson): readonly Phase[] {
-  const { lesson, totalMs } = prepared;
   const starts = startsOf(prepared);
-  const msOf = ({ from, to }: Draft) => starts[to]! - starts[from]!;
-  let parts = joined(withCheck(withRecall(runsOf(prepared)), prepared, starts, totalMs));
+  const msOf = ({ from, to }: Span) => starts[to]! - starts[from]!;
+  let parts = joined(withCheck(withRecall(runsOf(prepared)), prepared, starts));
   while (parts.length > MOST_PHASES) {
     const inner = parts.slice(1, -1).reduce((least, one) => (msOf(one) < msOf(least) ? one : least));
     parts = withoutOne(parts, parts.indexOf(inner), msOf);
   }
-  return parts.map(({ id, from, to }) => ({
-    id,
-    from,
-    to: Math.min(to, lesson.beats.length),
-    startMs: starts[from]!,
-    durationMs: starts[to]! - starts[from]!,
-  }));
+  return parts.map((part) => ({ ...part, startMs: starts[part.from]!, durationMs: msOf(part) }));
 }
 
 /** When each beat begins, and at the end when the lesson is over, in milliseconds. */
@@ -64,8 +57,8 @@ function startsOf({ lesson, steps, totalMs }: PreparedLesson): readonly number[]
 }
 
 /** Runs of beats that do the same; words go with what follows them, and at the end with what was before. */
-function runsOf({ lesson: { beats } }: PreparedLesson): Draft[] {
-  const runs: Draft[] = [];
+function runsOf({ lesson: { beats } }: PreparedLesson): Span[] {
+  const runs: Span[] = [];
   let from = 0;
   beats.forEach((beat, index) => {
     const does = doesOf(beat.kind);
@@ -78,8 +71,8 @@ function runsOf({ lesson: { beats } }: PreparedLesson): Draft[] {
 }
 
 /** Neighbours for the same are one. */
-function joined(parts: readonly Draft[]): Draft[] {
-  const all: Draft[] = [];
+function joined(parts: readonly Span[]): Span[] {
+  const all: Span[] = [];
   for (const part of parts) {
     const before = all.at(-1);
     if (before?.id === part.id) all[all.length - 1] = { ...before, to: part.to };
@@ -88,12 +81,12 @@ function joined(parts: readonly Draft[]): Draft[] {
   return all;
 }
 
-function withRecall([first, ...rest]: readonly Draft[]): Draft[] {
+function withRecall([first, ...rest]: readonly Span[]): Span[] {
   return first?.id === 'turn' && rest.length > 0 ? [{ ...first, id: 'recall' }, ...rest] : [...(first ? [first] : []), ...rest];
 }
 
 /** The questions after the last words between questions are the check, where they come at the end. */
-function withCheck(parts: readonly Draft[], { lesson }: PreparedLesson, starts: readonly number[], totalMs: number): Draft[] {
+function withCheck(parts: readonly Span[], { lesson, totalMs }: PreparedLesson, starts: readonly number[]): Span[] {
   const last = parts.at(-1);
   if (last?.id !== 'turn') return [...parts];
   const places = lesson.beats.map((_, index) => index).slice(last.from, last.to);
@@ -101,16 +94,16 @@ function withCheck(parts: readonly Draft[], { lesson }: PreparedLesson, starts: 
   const words = places.findLast((index) => index < lastAsk && lesson.beats[index]!.kind === 'say');
   const from = words ?? (parts.length > 1 ? last.from : lastAsk);
   if (starts[from]! < (1 - LAST_PART) * totalMs) return [...parts];
-  const check: Draft = { id: 'check', from, to: last.to };
+  const check: Span = { id: 'check', from, to: last.to };
   return from === last.from ? [...parts.slice(0, -1), check] : [...parts.slice(0, -1), { ...last, to: from }, check];
 }
 
 /** A part joins the shorter of its neighbours, which keeps its name where it is longer; neighbours that meet for the same are one. */
-function withoutOne(parts: readonly Draft[], index: number, msOf: (part: Draft) => number): Draft[] {
+function withoutOne(parts: readonly Span[], index: number, msOf: (part: Span) => number): Span[] {
   const part = parts[index]!;
   const [before, after] = [parts[index - 1]!, parts[index + 1]!];
   const other = before.id === after.id || msOf(before) <= msOf(after) ? before : after;
   const id = msOf(part) > msOf(other) && other.id !== 'recall' && other.id !== 'check' ? part.id : other.id;
-  const one: Draft = { id, from: Math.min(part.from, other.from), to: Math.max(part.to, other.to) };
+  const one: Span = { id, from: Math.min(part.from, other.from), to: Math.max(part.to, other.to) };
   return joined(parts.flatMap((each) => (each === part ? [one] : each === other ? [] : [each])));
 }

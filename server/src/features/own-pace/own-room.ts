@@ -207,13 +207,17 @@ export class OwnRoom implements OpenRoom {
 
   live(): OwnPaceLive {
     const { firstDay, lastDay, byKey, voice, line } = this.given;
-    const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
+    const places = this.toldAll();
     return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, voice, endedAtMs: null, line, places, responses: this.answers.latest };
   }
 
   progress(): OwnPaceProgress {
-    const places = [...this.places.keys()].map((pupilId) => this.told(pupilId));
-    return { lastDay: this.given.lastDay, steps: ownSteps(this.lesson).length, places: places.map(({ at, done }) => ({ at, done })) };
+    const places = this.toldAll().map(({ at, done }) => ({ at, done }));
+    return { lastDay: this.given.lastDay, steps: ownSteps(this.lesson).length, places };
+  }
+
+  private toldAll(): OwnPlace[] {
+    return [...this.places.keys()].map((pupilId) => this.told(pupilId));
   }
 
   /** Takes what was changed about it: its days, its key, its line to all. */

@@ -111,7 +111,6 @@ export class ScriptPlace {
   /** Chosen along with the beat at hand; that one is told by the moment that is seen. */
   private readonly along = signal<readonly string[]>([]);
   protected readonly sought = signal('');
-  protected readonly isFolded = signal(false);
   /** The question that is worked on, by its id, and whether a set of them is designed. */
   protected readonly composing = signal<string | null>(null);
   protected readonly composed = computed(() => this.store.lesson()?.items.find(({ id }) => id === this.composing()) ?? null);
@@ -119,7 +118,7 @@ export class ScriptPlace {
   protected readonly packaging = signal(false);
   private readonly package = viewChild(QuestionPackage);
   private readonly composer = viewChild(QuestionComposer);
-  private readonly column = viewChild(BeatColumn);
+  protected readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
   private readonly settings = viewChild(BeatSettings);
 
@@ -157,16 +156,17 @@ export class ScriptPlace {
     const lesson = this.store.lesson();
     return lesson && this.words().rung(RUNGS[rungOfLesson(lesson)].name, lesson.targetMinutes);
   });
-  /** Which step of the beat at hand is seen, from 0. */
-  protected readonly stepNow = computed(() => {
+  /** The step that is seen. */
+  private readonly step = computed(() => {
     const prepared = this.prepared();
-    return prepared ? stepAtMs(prepared, this.atMs()).stepInBeat : 0;
+    return prepared && stepAtMs(prepared, this.atMs());
   });
+  /** Its place within the beat at hand, from 0. */
+  protected readonly stepNow = computed(() => this.step()?.stepInBeat ?? 0);
   /** Where time is best won or lost; found when nothing was changed for a moment, because each offer is tried out. */
   protected readonly offers = signal<readonly TimingOffer[]>([]);
   protected readonly chosen = computed((): Chosen => {
-    const prepared = this.prepared();
-    const id = prepared ? stepAtMs(prepared, this.atMs()).ref.beatId : '';
+    const id = this.step()?.ref.beatId ?? '';
     const along = this.along();
     return { id, all: along.includes(id) ? along : [id] };
   });
@@ -226,11 +226,6 @@ export class ScriptPlace {
   protected async aboutLesson(): Promise<void> {
     const { AboutLesson } = await import('./about/about-lesson');
     this.dialog.open(AboutLesson, { viewContainerRef: this.here, width: '720px', maxWidth: '96vw' });
-  }
-
-  protected foldAll(): void {
-    this.isFolded.update((before) => !before);
-    this.column()?.foldAll(this.isFolded());
   }
 
   protected goTo(id: string): void {

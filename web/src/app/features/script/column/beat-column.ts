@@ -65,6 +65,7 @@ export class BeatColumn {
 
   /** Parts that were folded, by their first beat. */
   private readonly folded = signal<ReadonlySet<string>>(new Set());
+  readonly hasFolded = computed(() => this.folded().size > 0);
   protected readonly parts = computed(() => {
     const [rows, folded, { id }] = [this.rows(), this.folded(), this.chosen()];
     return this.phases().map(({ id: phase, from, to, durationMs }) => {
@@ -93,9 +94,9 @@ export class BeatColumn {
     this.folded.update((before) => new Set(before.has(key) ? [...before].filter((one) => one !== key) : [...before, key]));
   }
 
-  /** Folds all parts but the one at hand, or opens all. */
-  foldAll(isFolded: boolean): void {
-    this.folded.set(new Set(isFolded ? this.phases().map(({ from }) => this.rows()[from]?.id ?? '') : []));
+  /** Folds all parts but the one at hand, or opens all where some are folded. */
+  foldAll(): void {
+    this.folded.set(new Set(this.hasFolded() ? [] : this.phases().map(({ from }) => this.rows()[from]?.id ?? '')));
   }
 
   protected isChosen(id: string): boolean {
