@@ -82,7 +82,7 @@ async function groupToLesson(page: Page, url: string): Promise<number> {
   await walk.click(page.getByRole('link', { name: 'Review', exact: true }));
   const days = page.getByRole('combobox', { name: 'It is on' });
   await walk.choose(days, (await days.getByRole('option').nth(1).getAttribute('value'))!);
-  await walk.click(button(page, /^Draft the lesson .*, Nearest hour/));
+  await walk.click(button(page, /^Draft the lesson .*, Takes the nearest numeral/));
   await page.waitForURL(/\/lessons\//);
   return walk.done;
 }

@@ -61,9 +61,9 @@ test('of five clocks all that show a time are chosen, on a phone, and the reveal
   for (const place of [1, 2, 3]) await choices.nth(place).tap();
   await wren.send();
   await wren.expectKept();
-  await expect(teacher.wall.getByRole('region', { name: 'Hour hand left on its numeral' })).toContainText('B, C and D');
+  await expect(teacher.wall.getByRole('region', { name: 'Leaves the short hand on the numeral' })).toContainText('B, C and D');
   await teacher.goTo('Answer');
-  await expect(teacher.wall.getByRole('region', { name: 'Hour hand left on its numeral' })).toContainText('Wren');
+  await expect(teacher.wall.getByRole('region', { name: 'Leaves the short hand on the numeral' })).toContainText('Wren');
   await expect(wren.page.getByRole('img', { name: /B: A clock dial\..* This one is right\..* D: .* This one is right\./ })).toBeVisible();
   await expect(wren.page.getByText('C can be no time: its hands do not agree.')).toBeVisible();
 });

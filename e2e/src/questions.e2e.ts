@@ -140,7 +140,7 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
 
   await test.step('what ideas answer is shown, and such a pupil can answer', async () => {
     await expect(preview.getByRole('heading', { name: 'What time is it?' })).toBeVisible();
-    await composer.getByRole('button', { name: 'Numeral as minutes' }).last().click();
+    await composer.getByRole('button', { name: 'Reads the 9 as 9 minutes' }).last().click();
     await expect(composer.getByRole('status')).toContainText('Count round in fives');
     await expectAccessible(page, undefined, 'dialog');
   });
@@ -161,7 +161,7 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
   });
 
   await test.step('another kind about the same time, with a wording of one’s own', async () => {
-    await composer.getByLabel('Kind').selectOption({ label: 'Write in words' });
+    await composer.getByRole('button', { name: 'Write in words', exact: true }).click();
     await expect(preview.getByRole('textbox').first()).toBeVisible();
     const own = composer.getByLabel('Also counts as right');
     await own.fill('half past eleven');
@@ -169,7 +169,7 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
     await expect(composer.getByRole('alert').filter({ hasText: 'says another time' })).toBeVisible();
     await own.fill('thereabouts!');
     await own.blur();
-    await expect(composer.getByText(/also counts: .*thereabouts/)).toBeVisible();
+    await expect(composer.getByText(/thereabouts count too/)).toBeVisible();
   });
 
   await test.step('a suggestion is taken', async () => {
@@ -177,8 +177,8 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
     const first = composer.getByRole('list', { name: 'Suggestions' }).getByRole('button').first();
     const kind = (await first.locator('strong').innerText()).split(':')[0]!;
     await first.click();
-    await expect(composer.getByRole('heading', { level: 2, name: kind })).toBeVisible();
-    await composer.getByRole('button', { name: 'Done' }).click();
+    await expect(composer.getByRole('button', { name: kind, exact: true, pressed: true })).toBeVisible();
+    await composer.getByRole('button', { name: 'Keep the question' }).click();
     await script.saved();
   });
 
@@ -191,10 +191,10 @@ test('a question is composed: suggested, changed on the dial, answered as a pupi
     await designer.getByRole('button', { name: 'Choose', exact: true }).click();
     const set = designer.getByRole('region', { name: 'The set' }).getByRole('listitem');
     await expect(set).toHaveCount(4);
-    const kept = await set.first().locator('div').innerText();
+    const kept = await set.first().locator('div').first().innerText();
     await set.first().getByRole('button', { name: 'Keep' }).click();
     await set.nth(1).getByRole('button', { name: 'Not this' }).click();
-    const sent = await set.nth(1).locator('div').innerText();
+    const sent = await set.nth(1).locator('div').first().innerText();
     await designer.getByRole('button', { name: 'Choose again' }).click();
     await expect(set.filter({ hasText: sent.split('\n').at(-1)! })).toHaveCount(0);
     await expect(set.filter({ hasText: kept.split('\n').at(-1)! })).not.toHaveCount(0);

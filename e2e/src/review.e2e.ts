@@ -28,7 +28,7 @@ test('two minutes after a lesson: who holds what, a group’s next lesson drafte
     const acts = new Actions(page);
     await acts.press('link', 'Review', true);
     await acts.press('link', 'Who holds what');
-    const nearest = page.getByRole('region', { name: /^Nearest hour/ });
+    const nearest = page.getByRole('region', { name: /^Takes the nearest numeral/ });
     await expect(nearest.getByRole('row', { name: /^Dov settled/ })).toBeVisible();
     expect(acts.count).toBeLessThanOrEqual(2);
     await nearest.getByRole('button', { name: /answers of Dov that could show/ }).click();
@@ -49,7 +49,7 @@ test('two minutes after a lesson: who holds what, a group’s next lesson drafte
     await acts.press('link', 'Review', true);
     await expect(page.getByText('6 questions, made to measure').first()).toBeVisible();
     await acts.choose('It is on', { index: 1 });
-    await acts.press('button', /^Draft the lesson for .*, Nearest hour/);
+    await acts.press('button', /^Draft the lesson for .*, Takes the nearest numeral/);
     await expect(page).toHaveURL(/\/lessons\//);
     expect(acts.count).toBeLessThanOrEqual(3);
     const lessonId = page.url().split('/').at(-1)!;
@@ -82,7 +82,7 @@ test('groups are the teacher’s: a pupil is moved by hand, stays there after a 
   const { page } = teacher;
   await teacher.signIn();
   await teacher.to('Review');
-  const group = page.getByRole('region', { name: /^To keeps this hour/ });
+  const group = page.getByRole('region', { name: /^Keeps the hour for “to”/ });
   await expect(group.getByRole('link', { name: 'Oskar' })).toBeVisible();
   // The group works on further ideas as well, which its name tells.
   const toKeeps = `to “${await group.getAttribute('aria-label')}”`;
@@ -95,7 +95,7 @@ test('groups are the teacher’s: a pupil is moved by hand, stays there after a 
   await expect(group.getByRole('link', { name: 'Dov' })).toBeVisible();
   await page.getByRole('button', { name: 'Move Dov' }).click();
   await page.getByRole('menuitem', { name: 'back to where it was proposed' }).click();
-  const proposed = page.getByRole('region', { name: /^Nearest hour/ });
+  const proposed = page.getByRole('region', { name: /^Takes the nearest numeral/ });
   await expect(proposed.getByRole('link', { name: 'Dov' })).toBeVisible();
   // The same by hand: a name is drawn to another group.
   const dragged = page.waitForResponse((reply) => reply.url().endsWith('/moves'));
@@ -148,8 +148,8 @@ test('a pupil over the weeks with remarks, and a page for home that is edited, k
   await teacher.to('Review');
   await page.getByRole('link', { name: 'Who can do what' }).click();
   await page.getByRole('row', { name: /^Jory/ }).getByRole('link', { name: 'Jory' }).click();
-  await expect(page.getByText('Numeral as minutes: settled', { exact: false })).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Over the weeks, as a table' })).toContainText('Numeral as minutes');
+  await expect(page.getByText('Reads the 9 as 9 minutes: settled', { exact: false })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Over the weeks, as a table' })).toContainText('Reads the 9 as 9 minutes');
   await expect(page.locator('zp-chart svg')).toBeVisible();
   await page.getByRole('button', { name: 'With intervals' }).click();
   await expect(page.getByText(/of 100 such questions right today/).first()).toBeVisible();

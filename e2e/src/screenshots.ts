@@ -173,7 +173,8 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await expect(preview.getByRole('heading', { level: 1 })).toBeVisible();
   await page.getByRole('dialog').getByRole('button', { name: 'Suggest', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Suggestions' }).getByRole('button').first()).toBeVisible();
-  await page.getByRole('button', { name: 'Done' }).click();
+  await shot(page, 'composer');
+  await page.getByRole('button', { name: 'Keep the question' }).click();
   await teacher.to('Lessons');
   await script.open('Quarters at the tide gauge');
   await script.more('Sheet and key');

@@ -31,7 +31,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('7:30');
   await expect(teacher.wall.getByRole('region', { name: 'Still thinking' })).toContainText('Ceri');
   // What an answer shows is the teacher's to know at once, and nobody else's before the answer is shown.
-  await expect(teacher.wall.getByRole('region', { name: 'Nearest hour or coming hour' })).toContainText('Bashir');
+  await expect(teacher.wall.getByRole('region', { name: 'Another hour' })).toContainText('Bashir');
   await ceri.read('7', '06');
   await anouk.page.getByRole('button', { name: 'Change my answer' }).click();
   await anouk.read('7', '30');
@@ -56,8 +56,8 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await expect(bashir.sentence).toContainText('The short hand has passed 7 and not reached 8 yet');
   await expect(ceri.sentence).toContainText('Count round in fives');
   await expect(bashir.page.getByText('8:30')).toBeVisible();
-  await expect(teacher.wall.getByRole('region', { name: 'Nearest hour or coming hour' })).toContainText('Bashir');
-  await expect(teacher.wall.getByRole('region', { name: 'Numeral as minutes' })).toContainText('Ceri');
+  await expect(teacher.wall.getByRole('region', { name: 'Another hour' })).toContainText('Bashir');
+  await expect(teacher.wall.getByRole('region', { name: 'Reads the 6 as 6 minutes' })).toContainText('Ceri');
   await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Anouk');
 
   await test.step('the other direction: a geared dial, by dragging and by keys', async () => {
@@ -83,13 +83,13 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
     await ceri.send();
     await ceri.expectKept();
     await teacher.goTo('Answer');
-    await expect(teacher.wall.getByRole('region', { name: 'Hour hand left on its numeral' })).toContainText('Ceri');
+    await expect(teacher.wall.getByRole('region', { name: 'Leaves the short hand on the numeral' })).toContainText('Ceri');
   });
 
   await teacher.end();
   const { page } = teacher;
   await expect(page.getByRole('columnheader', { name: /Question 1, Read a dial, 7:30: all answers 1 of 3 right/ })).toBeVisible();
-  await page.getByRole('button', { name: 'Bashir, question 1: partly Nearest hour or coming hour' }).click();
+  await page.getByRole('button', { name: 'Bashir, question 1: partly Another hour' }).click();
   await expect(page.locator('zp-response-card')).toContainText(/8:30\s*as given\s*7:30\s*right/);
   await page.getByRole('button', { name: /Ceri, question 3/ }).click();
   await expect(page.locator('zp-response-card').getByRole('img', { name: /hands do not agree/ })).toBeVisible();

@@ -11,7 +11,7 @@ export type GroupKey = `idea:${MisconceptionId}` | `rung:${RungId}` | `next:${Ru
 /** Pupils who do the same next. A proposal: the teacher's own moves go before it. */
 export interface Group {
   readonly key: GroupKey;
-  /** "Nearest hour", "Half past, once more", "Ready for quarter past". */
+  /** "Takes the nearest numeral", "Half past, once more", "Ready for quarter past". */
   readonly name: string;
   readonly rung: RungId;
   readonly pupils: readonly { readonly id: string; readonly name: string; readonly moved: boolean }[];

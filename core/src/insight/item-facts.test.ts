@@ -77,7 +77,7 @@ test('what stood out: at most five sentences, each with the answers that it is a
   }));
   const said = stoodOut({ questions, answers });
   expect(said.map(({ text }) => text)).toEqual([
-    '“Coming hour” would explain answers of 3 pupils, in question 1.',
+    '“Says the coming hour” would explain answers of 3 pupils, in question 1.',
     'Asked again, question 1 was right for 4 of 4; at first for 2 of 6.',
     'Question 1 was the hardest: right for 2 of 6.',
     'Question 2 was right for everybody: nothing was to be found out there.',

@@ -3,7 +3,7 @@ import { wrapSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const amPmExchanged: Misconception = {
-  name: 'Halves of the day exchanged',
+  name: 'Swaps morning and afternoon',
   whatThePupilDoes: 'Takes the half before noon for the half after it: 7:30 in the evening becomes a.m.',
   sayToPupil: inTongue({
     en: 'Is it before lunch or after lunch? Before noon is one half of the day, after noon the other.',

@@ -4,7 +4,7 @@ import { minuteOfHour, nextHour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const comingHour: Misconception = {
-  name: 'Coming hour',
+  name: 'Says the coming hour',
   whatThePupilDoes: 'Names the numeral the short hand is on its way to whenever it is between two: 2:15 becomes 3:15.',
   sayToPupil: inTongue({
     en: 'The short hand is on its way to the next numeral, but it is not there yet: {which}',

@@ -3,7 +3,7 @@ import { distortMinutes } from './distort-minutes.js';
 import type { Misconception } from './misconception.js';
 
 export const countStartsLate: Misconception = {
-  name: 'Count starts late',
+  name: 'Begins to count after the 1',
   whatThePupilDoes: 'Begins to count after the 1, and comes to five too few: 2:20 becomes 2:15.',
   sayToPupil: inTongue({
     en: 'The way from the 12 to the 1 is five minutes already. Count it, too.',

@@ -3,7 +3,7 @@ import { distortMinutes } from './distort-minutes.js';
 import type { Misconception } from './misconception.js';
 
 export const countStartsOn12: Misconception = {
-  name: 'Count starts on the 12',
+  name: 'Counts the 12 as five',
   whatThePupilDoes: 'Counts the 12 itself as the first five: 2:20 becomes 2:25.',
   sayToPupil: inTongue({
     en: 'Start at the 12 with nothing counted yet. The 1 is the first five.',

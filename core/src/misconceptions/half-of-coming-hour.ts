@@ -6,7 +6,7 @@ import { saysHalfPast } from '../words/says-half-past.js';
 import type { Misconception } from './misconception.js';
 
 export const halfOfComingHour: Misconception = {
-  name: 'Half of the coming hour',
+  name: 'Takes half past as half of the coming hour',
   whatThePupilDoes: 'Counts the half towards the hour that is named, as several languages do: half past 4 is set as 3:30.',
   sayToPupil: inTongue({
     en: '“Half past” means half an hour after. The hour in the words has begun already.',

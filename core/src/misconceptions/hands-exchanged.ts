@@ -10,7 +10,7 @@ import type { Misconception } from './misconception.js';
 const NAMES_EXCHANGED: Readonly<Partial<Record<ClockPart, ClockPart>>> = { 'short-hand': 'long-hand', 'long-hand': 'short-hand' };
 
 export const handsExchanged: Misconception = {
-  name: 'Hands exchanged',
+  name: 'Swaps the hands',
   whatThePupilDoes: 'Takes the long hand for the hour and the short hand for the minutes.',
   sayToPupil: inTongue({
     en: 'Look which hand is the short one: the short hand tells the hour, the long one tells the minutes.',

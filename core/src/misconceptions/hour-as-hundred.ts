@@ -5,7 +5,7 @@ import { hour12, minuteOfHour, onDial } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hourAsHundred: Misconception = {
-  name: 'An hour as a hundred minutes',
+  name: 'Reckons with a hundred minutes',
   whatThePupilDoes: 'Reckons with times as with ordinary numbers: 3:10 − 2:50 becomes 60 minutes, 2:50 + 20 minutes becomes 2:70.',
   sayToPupil: inTongue({
     en: 'An hour is full at 60 minutes. Go to the full hour first, and then on from there.',

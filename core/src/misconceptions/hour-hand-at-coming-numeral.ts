@@ -4,7 +4,7 @@ import { hour12, minuteOfHour } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hourHandAtComingNumeral: Misconception = {
-  name: 'Hour hand already at the coming numeral',
+  name: 'Puts the short hand on the next hour',
   whatThePupilDoes: 'Puts the short hand exactly on the next hour as soon as there are minutes.',
   sayToPupil: inTongue({
     en: 'The short hand starts at its own numeral and creeps. When will it be at the next one?',

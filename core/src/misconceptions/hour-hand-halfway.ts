@@ -4,7 +4,7 @@ import { hour12, minuteOfHour } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hourHandHalfway: Misconception = {
-  name: 'Hour hand always half way',
+  name: 'Puts the short hand half way, always',
   whatThePupilDoes: 'Puts the short hand half way between two numerals, whatever the minutes are.',
   sayToPupil: inTongue({
     en: 'The short hand is half way only at half past. Is that much of the hour gone here?',

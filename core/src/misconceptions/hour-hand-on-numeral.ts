@@ -4,7 +4,7 @@ import { hour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hourHandOnNumeral: Misconception = {
-  name: 'Hour hand left on its numeral',
+  name: 'Leaves the short hand on the numeral',
   whatThePupilDoes: 'Points the short hand exactly at the hour, whatever the minutes are.',
   sayToPupil: inTongue({
     en: 'When the long hand goes round, the short hand creeps on. Where is it at half past?',

@@ -3,7 +3,7 @@ import { hour12, hour24 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const hours24MinusTen: Misconception = {
-  name: 'Twenty-four hours minus ten',
+  name: 'Takes ten from the 24-hour time',
   whatThePupilDoes: 'Takes ten away instead of twelve, or only the first digit: 15:00 becomes 5 o’clock.',
   sayToPupil: inTongue({
     en: 'From 13 on, take 12 away: 13 is 1, 14 is 2. How far is yours?',

@@ -3,7 +3,7 @@ import { minuteHandDeg } from '../dial/pose.js';
 import type { Misconception } from './misconception.js';
 
 export const longHandIgnored: Misconception = {
-  name: 'Only the short hand is read',
+  name: 'Reads only the short hand',
   whatThePupilDoes: 'Reads every dial as a full hour: 7:20 becomes 7:00.',
   sayToPupil: inTongue({
     en: 'Look at the long hand, too: it tells how many minutes have gone.',

@@ -4,7 +4,7 @@ import { hour12, hour24, wrapSecondOfDay, type SecondOfDay } from '../time/secon
 import type { Misconception } from './misconception.js';
 
 export const midnightNoonExchanged: Misconception = {
-  name: 'Midnight and noon exchanged',
+  name: 'Swaps midnight and noon',
   whatThePupilDoes: 'Takes 12 at night for noon and 12 at noon for night: half past midnight becomes p.m.',
   sayToPupil: inTongue({
     en: 'Think of the middle of the day and the middle of the night: which of them is this 12?',

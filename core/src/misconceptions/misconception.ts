@@ -7,8 +7,10 @@ import type { LessonSettings } from '../lesson/settings.js';
  * the right one (3:15 read by the nearest hour); whoever compares drops those.
  */
 export interface Misconception {
-  /** For the teacher, in the list of ideas: "Hands exchanged". */
+  /** As a teacher says it of a pupil, so that it heads a row and follows a name: "Swaps the hands". */
   readonly name: string;
+  /** The same at a question whose long hand is on a numeral, 1 to 11; only where the name speaks of one. */
+  readonly nameAt?: (numeral: number) => string;
   /** For the teacher: what the pupil does. */
   readonly whatThePupilDoes: string;
   /** For the pupil after the reveal, in the language of the lesson and by its rules: kind, and says what to look at. */

@@ -2,7 +2,7 @@ import { inTongue } from '../lesson/talk/registry.js';
 import type { Misconception } from './misconception.js';
 
 export const nearestHour: Misconception = {
-  name: 'Nearest hour',
+  name: 'Takes the nearest numeral',
   whatThePupilDoes: 'Takes the numeral that the short hand is nearest to: 2:45 becomes 3:45.',
   sayToPupil: inTongue({
     en: 'Look at the short hand again: {which} It has not reached the next one yet.',

@@ -3,7 +3,7 @@ import { hour12, minuteOfHour, onDial } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const noWrapAt12: Misconception = {
-  name: 'No wrap at 12',
+  name: 'Goes on past twelve',
   whatThePupilDoes: 'Goes on counting after 12 on the 12-hour dial: 12 + 2 becomes 14 o’clock, and 12:30 comes after 1:15.',
   sayToPupil: inTongue({
     en: 'After 12 the hours begin again at 1.',

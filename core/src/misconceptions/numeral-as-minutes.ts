@@ -5,7 +5,8 @@ import { minuteOfHour } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const numeralAsMinutes: Misconception = {
-  name: 'Numeral as minutes',
+  name: 'Reads the 9 as 9 minutes',
+  nameAt: (numeral) => `Reads the ${numeral} as ${numeral} ${numeral === 1 ? 'minute' : 'minutes'}`,
   whatThePupilDoes:
     'Takes the numeral at the long hand for the number of minutes: 2:45 is read 2:09, 2:05 is set with the long hand on the 5.',
   sayToPupil: inTongue({

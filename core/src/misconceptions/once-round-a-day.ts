@@ -3,7 +3,7 @@ import { hour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const onceRoundADay: Misconception = {
-  name: 'One round is a day',
+  name: 'Takes one round for a day',
   whatThePupilDoes: 'Takes one round of the short hand for a whole day: the day has 12 hours.',
   sayToPupil: inTongue({
     en: 'The short hand goes round from midnight to noon. And then? How often does it go round until the next midnight?',

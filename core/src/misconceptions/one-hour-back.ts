@@ -6,7 +6,7 @@ import type { Misconception } from './misconception.js';
 const CLOSE_TO_NUMERAL_MIN = 10;
 
 export const oneHourBack: Misconception = {
-  name: 'One hour back',
+  name: 'Says the hour before',
   whatThePupilDoes: 'Steps back to the numeral before although the short hand is at its numeral or just past it: 6:05 becomes 5:05.',
   sayToPupil: inTongue({
     en: 'Look at the short hand once more: it has reached its numeral, so that hour has begun.',

@@ -17,7 +17,7 @@ const OF_A_HUNDRED: Readonly<Partial<Record<UnitQuestion, number>>> = {
 };
 
 export const quarterIs25: Misconception = {
-  name: 'A quarter is 25, a half is 50',
+  name: 'Makes a quarter 25',
   whatThePupilDoes: 'Takes an hour for a hundred minutes when it is cut: quarter past 4 becomes 4:25, half past 4:50.',
   sayToPupil: inTongue({
     en: 'A whole round is 60 minutes, not 100. Cut it in half, or into four: how many minutes is each part?',

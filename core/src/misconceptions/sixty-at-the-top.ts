@@ -3,7 +3,7 @@ import { previousHour12 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 
 export const sixtyAtTheTop: Misconception = {
-  name: 'Sixty at the top',
+  name: 'Says sixty at the top',
   whatThePupilDoes: 'Counts the full turn as 60 minutes of the hour before: 4:00 becomes 3:60.',
   sayToPupil: inTongue({
     en: 'When the long hand comes back to 12, the next hour has begun: its minutes start at 00.',

@@ -3,7 +3,7 @@ import { distortMinutes } from './distort-minutes.js';
 import type { Misconception } from './misconception.js';
 
 export const tickMiscounted: Misconception = {
-  name: 'Tick miscounted',
+  name: 'Is one tick out',
   whatThePupilDoes: 'Counts a tick too many or too few after the fives: 2:23 becomes 2:24.',
   sayToPupil: inTongue({
     en: 'Count the single ticks up to the long hand once more, one by one.',

@@ -6,7 +6,7 @@ import { distortWords } from './distort-words.js';
 import type { Misconception } from './misconception.js';
 
 export const toAsPast: Misconception = {
-  name: 'To as past',
+  name: 'Takes “to” for “past”',
   whatThePupilDoes: 'Takes “to” for “past”: quarter to 4 becomes 4:15.',
   sayToPupil: inTongue({
     en: '“To” means the hour has not come yet: so many minutes are still missing.',

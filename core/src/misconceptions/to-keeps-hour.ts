@@ -6,7 +6,7 @@ import { distortWords } from './distort-words.js';
 import type { Misconception } from './misconception.js';
 
 export const toKeepsHour: Misconception = {
-  name: 'To keeps this hour',
+  name: 'Keeps the hour for “to”',
   whatThePupilDoes: 'Writes the hour that is named before the minutes: quarter to 4 becomes 4:45, and 3:45 is said quarter to 3.',
   sayToPupil: inTongue({
     en: '“To” names the hour that is coming. It is not that hour yet: which one is it still?',

@@ -10,7 +10,7 @@ import type { Misconception } from './misconception.js';
 const EXCHANGED: Readonly<Partial<Record<ClockPart, ClockPart>>> = { hours: 'minutes', minutes: 'hours' };
 
 export const writtenAsHeard: Misconception = {
-  name: 'Written as it is heard',
+  name: 'Writes it in the order of the words',
   whatThePupilDoes: 'Writes the numbers in the order of the words: ten past seven becomes 10:07.',
   sayToPupil: inTongue({
     en: 'On a display the hour always comes first. Which of your numbers is the hour?',

@@ -2,7 +2,7 @@ import { inTongue } from '../lesson/talk/registry.js';
 import type { Misconception } from './misconception.js';
 
 export const wrongDirection: Misconception = {
-  name: 'Before and after exchanged',
+  name: 'Swaps earlier and later',
   whatThePupilDoes: 'Goes back where it says later, and on where it says earlier; takes early for late.',
   sayToPupil: inTongue({
     en: 'Later means the hands go on; earlier means they go back. Which way is it here?',

@@ -3,7 +3,7 @@ import type { TypedTime } from '../acts/typed-time.js';
 import type { Misconception } from './misconception.js';
 
 export const zeroDropped: Misconception = {
-  name: 'Zero dropped',
+  name: 'Drops the zero',
   whatThePupilDoes: 'Writes one digit for minutes under ten, or puts the zero behind: 6:05 becomes 6:5 or 6:50.',
   sayToPupil: inTongue({
     en: 'The minutes always have two digits: five minutes are written 05, the full hour 00.',

@@ -3,7 +3,8 @@ import type { SessionDetail } from '@zeitpunkt/contract';
 import { kindOf, LatestAttempts, timesAsked } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { counts } from '../../shared/late';
-import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
+import { VERDICT_WORDS } from '../../shared/verdict-words';
 
 /** What one pupil has answered in this lesson so far, question by question. */
 @Component({
@@ -90,7 +91,7 @@ export class PupilAnswers {
         view,
         given,
         verdict: VERDICT_WORDS[given?.mark.verdict ?? 'blank'],
-        ideas: given ? misconceptionNames(given.mark) : '',
+        ideas: given ? ideaWords(given.mark.misconceptions, item, given.response) : '',
       };
     });
   });

@@ -1,7 +1,7 @@
-import { isNotSure, isRightVerdict, LatestAttempts, misconceptionOf, type Asking } from '@zeitpunkt/core';
+import { isNotSure, isRightVerdict, LatestAttempts, misconceptionOf, type Asking, type Item } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
+import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { counts } from '../../shared/late';
-import { namesOfIdeas } from '../../shared/verdict-words';
 
 /** A pupil on the wall with the latest response to the question, if there is one. */
 export interface WallPupil {
@@ -36,7 +36,7 @@ function group(tone: Exclude<WallTone, 'idea'>, title: string, pupils: readonly 
  * The wall in groups, most urgent first: who is still thinking, who is not sure, then by the ideas that explain the answers,
  * the most frequent first, and the right ones last. What came late and does not count stands by itself.
  */
-export function wallGroups(detail: SessionDetail, { id, phase }: Asking, order: WallOrder = 'idea'): WallGroup[] {
+export function wallGroups(detail: SessionDetail, { id, phase, item }: Asking, order: WallOrder = 'idea'): WallGroup[] {
   const counting = new LatestAttempts(detail.live.responses.filter(counts)).at(id);
   const late = new LatestAttempts(detail.live.responses.filter((one) => !counts(one))).at(id);
   const inRoom = detail.live.participants.filter(({ waits }) => !waits);
@@ -50,13 +50,13 @@ export function wallGroups(detail: SessionDetail, { id, phase }: Asking, order: 
   return [
     ...group('silent', phase === 'open' ? 'Still thinking' : 'No answer', silent),
     ...group('late', 'Came late', came),
-    ...(order === 'idea' ? byIdea(answered) : group('answered', 'Answered', [...answered].sort(byArrival))),
+    ...(order === 'idea' ? byIdea(answered, item) : group('answered', 'Answered', [...answered].sort(byArrival))),
   ];
 }
 
 const byArrival = (one: WallPupil, other: WallPupil) => one.response!.receivedAtMs - other.response!.receivedAtMs;
 
-function byIdea(answered: readonly WallPupil[]): WallGroup[] {
+function byIdea(answered: readonly WallPupil[], item: Item): WallGroup[] {
   const [unsure, right]: [WallPupil[], WallPupil[]] = [[], []];
   const wrong = new Map<string, WallPupil[]>();
   for (const pupil of answered) {
@@ -70,9 +70,16 @@ function byIdea(answered: readonly WallPupil[]): WallGroup[] {
   }
   const named = [...wrong].filter(([key]) => key !== '').sort(([, a], [, b]) => b.length - a.length);
   const groups = named.map(([key, pupils], index): WallGroup => {
-    const ideas = pupils[0]!.response!.mark.misconceptions.map(misconceptionOf);
+    const { mark, response } = pupils[0]!.response!;
     const sign = String.fromCharCode(65 + (index % 26));
-    return { id: key, tone: 'idea', sign, title: namesOfIdeas(ideas.map((idea) => idea.name)), hint: ideas[0]!.nextMove, pupils };
+    return {
+      id: key,
+      tone: 'idea',
+      sign,
+      title: ideaWords(mark.misconceptions, item, response),
+      hint: misconceptionOf(mark.misconceptions[0]!).nextMove,
+      pupils,
+    };
   });
   const others = group('other', 'Another answer', wrong.get('') ?? []);
   return [...group('unsure', 'Not sure', unsure), ...groups, ...others, ...group('right', 'Right', right)];

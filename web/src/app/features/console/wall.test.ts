@@ -17,9 +17,9 @@ test('answers come in as they are given, and stand by their idea after the revea
   expect(textOf(find.getByRole('heading', { level: 2 }))).toBe('1 of 3 answered open');
   await setInputs({ detail: withLive({ responses }), asking: askingOf('q1', 'revealed') });
   expect(textOf(find.getByRole('heading', { level: 2 }))).toBe('2 of 3 answered revealed');
-  await until(() => /8:30/.test(textOf(find.getByRole('region', { name: /oming hour/ }))));
+  await until(() => /8:30/.test(textOf(find.getByRole('region', { name: /Another hour/ }))));
   const group = (name: RegExp) => textOf(find.getByRole('region', { name }));
-  expect(group(/oming hour/)).toContain('8:30 Bashir');
+  expect(group(/Another hour/)).toContain('8:30 Bashir');
   expect(group(/^Right/)).toContain('7:30 Anouk');
   expect(group(/^No answer/)).toContain('Ceri');
 });
@@ -70,7 +70,7 @@ test('a part of the bar shows its group alone; a card opens what the pupil answe
   expect(document.activeElement).toBe(card('Anouk'));
   await press('Answers of Bashir');
   const answers = find.getByRole('region', { name: 'Bashir so far' });
-  expect(textOf(answers)).toMatch(/1\. What time is it\?.*partly: Nearest hour or coming hour/);
+  expect(textOf(answers)).toMatch(/1\. What time is it\?.*partly: Another hour/);
   await press(/^1 Right/);
   expect(find.queryByRole('button', { name: 'Answers of Bashir' })).toBeNull();
   await press(/^1 Right/);

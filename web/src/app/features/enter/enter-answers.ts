@@ -6,7 +6,8 @@ import { TYPED_EXAMPLES, typedResponse } from '@zeitpunkt/core/question-kinds/ty
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { counts } from '../../shared/late';
-import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
+import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { TeacherFrame } from '../frame/teacher-frame';
 
 /** Answers that are a few characters. */
@@ -29,7 +30,7 @@ export class EnterAnswers {
   readonly id = input.required<string>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
   protected readonly verdicts = VERDICT_WORDS;
-  protected readonly ideasOf = misconceptionNames;
+  protected readonly ideasOf = ({ item }: Asking, { mark, response }: MarkedResponse) => ideaWords(mark.misconceptions, item, response);
   protected readonly detail = signal<SessionDetail | null>(null);
   protected readonly source = signal<'paper' | 'spoken'>('paper');
   protected readonly problem = signal<string | null>(null);

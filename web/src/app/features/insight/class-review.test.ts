@@ -78,19 +78,19 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   const { find, page, press, router } = await open('next');
   await until(() => page.textContent!.includes('6 questions, made to measure'));
   expect(textOf(page)).toContain('From 60 answers in 2 lessons. All of it is a hint with its evidence, for you: never a grade.');
-  const group = find.getByRole('region', { name: 'Nearest hour' });
+  const group = find.getByRole('region', { name: 'Takes the nearest numeral' });
   expect(textOf(group)).toContain('Seen in 12 of 12 answers that could show it: settled.');
   expect(textOf(page)).toContain('Dov : has not answered anything yet');
   await press('Move Ceri');
-  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Nearest hour”' }));
-  await until(() => textOf(find.getByRole('region', { name: 'Nearest hour' })).includes('Ceri'));
+  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Takes the nearest numeral”' }));
+  await until(() => textOf(find.getByRole('region', { name: 'Takes the nearest numeral' })).includes('Ceri'));
   expect(server.sent('POST /api/classes/c1/moves')).toEqual([{ pupilId: 'Ceri', key: 'idea:nearest-hour' }]);
 
   const days = find.getByRole<HTMLSelectElement>('combobox', { name: 'It is on' });
   const day = days.options[1]!.value;
   change(days, days.options[1]!.text);
   const navigate = jest.spyOn(router, 'navigate').mockResolvedValue(true);
-  await press(/^Draft the lesson for .*Nearest hour$/);
+  await press(/^Draft the lesson for .*Takes the nearest numeral$/);
   await until(() => navigate.mock.calls.length > 0);
   const [wish] = server.sent('POST /api/lessons') as [
     { id: string; rung: string; insight: { items: unknown[]; misconceptions: string[] } },
@@ -111,7 +111,7 @@ test('in the class’s place a group’s lesson moves the others on, which is sa
   await press('in its place');
   await until(() => /The class’s lesson goes to .*, and 1 more moves/.test(textOf(page)));
   const navigate = jest.spyOn(router, 'navigate').mockResolvedValue(true);
-  await press(/^Draft the lesson for .*Nearest hour$/);
+  await press(/^Draft the lesson for .*Takes the nearest numeral$/);
   await until(() => navigate.mock.calls.length > 0);
   const [{ plan }] = server.sent('POST /api/classes/c1/plan') as [{ plan: ClassPlan }];
   expect(plan.series!.lessonIds).toEqual([expect.any(String), 'l1', 'l2']);
@@ -121,9 +121,9 @@ test('what the group of a pupil does not work on becomes a follow-up at a press,
   server.on('GET /api/classes/c1/notes', { ...NOTES, moves: [{ pupilId: 'Anouk', key: 'rung:quarter-past' }] });
   server.on('POST /api/lessons', {});
   const { find, press, router } = await open('next');
-  expect(textOf(find.getByRole('list', { name: 'Besides, at their own pace' }))).toContain('Nearest hour: Anouk');
+  expect(textOf(find.getByRole('list', { name: 'Besides, at their own pace' }))).toContain('Takes the nearest numeral: Anouk');
   const navigate = jest.spyOn(router, 'navigate').mockResolvedValue(true);
-  await press(/^Draft a follow-up.*Nearest hour$/);
+  await press(/^Draft a follow-up.*Takes the nearest numeral$/);
   await until(() => navigate.mock.calls.length > 0);
   const [wish] = server.sent('POST /api/lessons') as [{ id: string }];
   expect(wish).toMatchObject({ classId: 'c1', rung: 'quarter-to', insight: { misconceptions: ['nearest-hour'] } });
@@ -134,9 +134,9 @@ test('a move that could not be kept is taken back, and the reason said', async (
   server.on('POST /api/classes/c1/moves', new Refusal('PUPIL_UNKNOWN', 'This class has no such pupil.'));
   const { find, page, press } = await open('next');
   await press('Move Ceri');
-  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Nearest hour”' }));
+  fireEvent.click(within(document.body).getByRole('menuitem', { name: 'to “Takes the nearest numeral”' }));
   await until(() => page.textContent!.includes('This class has no such pupil.'));
-  expect(textOf(find.getByRole('region', { name: 'Nearest hour' }))).not.toContain('Ceri');
+  expect(textOf(find.getByRole('region', { name: 'Takes the nearest numeral' }))).not.toContain('Ceri');
 });
 
 test('pupils and rungs stand as a map and as a table in words; every cell opens its answers; the change is told with care', async () => {
@@ -168,14 +168,14 @@ test('an idea says who holds it, how sure that is, and when it was seen; a wordi
   server.on('GET /api/classes/c1/notes', { ...NOTES, wordings: [wording] });
   server.on('POST /api/classes/c1/wordings/w1/take-back', NOTES);
   const { find, page } = await open('ideas');
-  const idea = find.getByRole('region', { name: /^Nearest hour/ });
+  const idea = find.getByRole('region', { name: /^Takes the nearest numeral/ });
   expect(textOf(idea)).toMatch(
-    /Anouk settled 12 of 12 answers of Anouk that could show Nearest hour \d+ \w+ to \d+ \w+, most on quarter to/,
+    /Anouk settled 12 of 12 answers of Anouk that could show Takes the nearest numeral \d+ \w+ to \d+ \w+, most on quarter to/,
   );
   expect(textOf(idea)).not.toContain('Bashir');
   fireEvent.click(find.getByRole('button', { name: /^12 of 12 answers/ }));
   await until(() => page.querySelector('zp-answers-list') !== null);
-  expect(textOf(find.getByRole('region', { name: 'Anouk: nearest hour' }))).toContain('12 answers, 0 right');
+  expect(textOf(find.getByRole('region', { name: 'Anouk: takes the nearest numeral' }))).toContain('12 answers, 0 right');
   expect(textOf(page)).toContain('It says where to look, not what a child is like.');
   fireEvent.click(find.getByRole('button', { name: /^take it back/ }));
   server.on('GET /api/classes/c1/notes', NOTES);
@@ -188,8 +188,8 @@ test('a pupil over the weeks: what they could do and held then, with remarks tha
   server.on('POST /api/classes/c1/pupils/Bashir/comments/k1/delete', NOTES);
   const { find, page, press, type } = await open('pupils/Bashir', 'tbody tr');
   const weeks = [...find.getByRole('region', { name: 'Over the weeks, as a table' }).querySelectorAll('tbody tr')].map(textOf);
-  expect(weeks[0]).toMatch(/not yet Nearest hour/);
-  expect(weeks[1]).not.toMatch(/Nearest hour/);
+  expect(weeks[0]).toMatch(/not yet Takes the nearest numeral/);
+  expect(weeks[1]).not.toMatch(/Takes the nearest numeral/);
   fireEvent.click(find.getByRole('region', { name: 'Over the weeks, as a table' }).querySelectorAll('tbody button')[0]!);
   await until(() => page.querySelector('zp-answers-list') !== null);
   expect(textOf(page.querySelector('zp-answers-list')!)).toContain('10 answers, 4 right');

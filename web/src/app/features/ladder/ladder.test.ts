@@ -56,7 +56,7 @@ test('a chosen rung opens to its side: what pupils can say, new words, what goes
   await press(/^Any minute/);
   const side = page.querySelector('zp-rung-side')!;
   expect(textOf(side)).toMatch(
-    /Seventh of 12 rungs Any minute after five minutes to.*I count in fives.*minute tick.*Nearest hour reads 2:58 as 3:58/,
+    /Seventh of 12 rungs Any minute after five minutes to.*I count in fives.*minute tick.*Takes the nearest numeral reads 2:58 as 3:58/,
   );
   expect(side.querySelectorAll('zp-pair').length).toBeGreaterThanOrEqual(3);
 });

@@ -11,8 +11,8 @@ export const LOOK_WORDS = catalogue({
     ticks: 'Pupils as ticks',
     chips: 'Names that are dragged, or moved by menu',
     lists: [
-      { key: 'coming', name: 'Coming hour', names: ['Dov', 'Mirela'] },
-      { key: 'nearest', name: 'Nearest hour', names: ['Zeb'] },
+      { key: 'coming', name: 'Says the coming hour', names: ['Dov', 'Mirela'] },
+      { key: 'nearest', name: 'Takes the nearest numeral', names: ['Zeb'] },
     ] as readonly { readonly key: string; readonly name: string; readonly names: readonly string[] }[],
     states: 'Loading, empty, failing',
     loading: 'Fetching the plan of the class …',

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import { isRightVerdict } from '@zeitpunkt/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import { counts } from '../../shared/late';
-import { misconceptionNames, VERDICT_WORDS } from '../../shared/verdict-words';
+import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
+import { VERDICT_WORDS } from '../../shared/verdict-words';
 import type { Opened } from './review-store';
 import { rowsFor, type ReviewCell, type ReviewQuestion, type ReviewTable, type RowFilter, type RowOrder } from './review-table';
 
@@ -43,7 +44,7 @@ export class AnswerGrid {
   /** What a cell says: the idea that would explain it, else right, else what was given instead. */
   protected inShort({ mark, response, correction }: MarkedResponse, question: ReviewQuestion): string {
     const words = isRightVerdict(mark.verdict) ? VERDICT_WORDS[mark.verdict].words : question.textOf(response);
-    return (misconceptionNames(mark) || words) + (correction ? ', corrected' : '');
+    return (ideaWords(mark.misconceptions, question.item, response) || words) + (correction ? ', corrected' : '');
   }
 
   protected signOf({ mark }: MarkedResponse): string {
@@ -51,7 +52,7 @@ export class AnswerGrid {
   }
 
   protected heard({ pupil, question }: ReviewCell, last: MarkedResponse): string {
-    const verdict = `${VERDICT_WORDS[last.mark.verdict].words} ${misconceptionNames(last.mark)}`;
+    const verdict = `${VERDICT_WORDS[last.mark.verdict].words} ${ideaWords(last.mark.misconceptions, question.item, last.response)}`;
     const more = `${last.correction ? ', corrected' : ''}${counts(last) ? '' : ', late, not counted'}`;
     return `${pupil.name}, question ${question.name}: ${verdict}${more}`;
   }

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { misconceptionOf, type ItemFacts, type MisconceptionId } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import type { LessonAnswer } from '../../shared/insight/answers-of-lesson';
-import { namesOfIdeas } from '../../shared/verdict-words';
+import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { TakesFocus } from '../../ui/takes-focus';
 import type { ReviewQuestion } from './review-table';
 
@@ -112,7 +112,7 @@ export class QuestionCard {
     const groups = new Map<string, { name: string; rank: number; nextMove: string | null; answers: Given[] }>();
     for (const { text, right, answers } of this.facts().groups) {
       const ideas = right ? [] : (ideasOf.get(answers[0]!.id) ?? []);
-      const name = right ? 'Right' : ideas.length > 0 ? namesOfIdeas(ideas.map((id) => misconceptionOf(id).name)) : 'Other answers';
+      const name = right ? 'Right' : ideas.length > 0 ? ideaWords(ideas, this.question().item, answers[0]!.response) : 'Other answers';
       const group = groups.get(name) ?? { name, rank: right ? 2 : ideas.length > 0 ? 0 : 1, nextMove: nextMoveOf(ideas), answers: [] };
       const pupils = answers.map(({ pupilId }) => ({ id: pupilId, name: this.names().get(pupilId) ?? '' }));
       group.answers.push({ text, response: answers[0]!.response, pupils });

@@ -44,7 +44,7 @@ test('every cell opens the answer it came from, beside the right one, with what 
   expect(textOf(find.getByRole('row', { name: /^Ceri/ }))).toBe('Ceri no answer no answer');
   expect(find.getByRole('alert').textContent).toContain('The mark of Ceri to question q2 cannot be read: no such verdict.');
   expect(page.textContent).toMatch(/Not there:\s*Dov\./);
-  await press('Bashir, question 1: partly Numeral as minutes');
+  await press('Bashir, question 1: partly Reads the 6 as 6 minutes');
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
   expect(page.querySelector('zp-response-card')!.textContent).toContain('changed once');
   await until(() => textOf(page.querySelector('zp-response')!) !== '');
@@ -63,7 +63,7 @@ test('a review that is not one’s own says so and can be tried again', async ()
 test('what pupils hold is said with how sure it is, and every answer that shows it can be opened', async () => {
   const { find, page, press } = await open(taught());
   await until(() => page.querySelector('zp-held-ideas ul') !== null);
-  expect(textOf(page.querySelector('zp-held-ideas')!)).toContain('Bashir Numeral as minutes: too few answers to say, 1 of 1 chance');
+  expect(textOf(page.querySelector('zp-held-ideas')!)).toContain('Bashir Reads the 9 as 9 minutes: too few answers to say, 1 of 1 chance');
   await press('question 1');
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBeTruthy();
 });
@@ -72,7 +72,7 @@ test('what stood out opens its answers, a question all that was given to it, a n
   const { find, page, press } = await open(taught());
   await press('Question 1, Read a dial, 7:30: all answers');
   const card = page.querySelector('zp-question-card')!;
-  expect(textOf(card)).toMatch(/Numeral as minutes 1 .*Bashir Next: .*Right 1 .*Anouk/);
+  expect(textOf(card)).toMatch(/Reads the 6 as 6 minutes 1 .*Bashir Next: .*Right 1 .*Anouk/);
   expect(textOf(card)).toContain('1 of 2 right.');
   await press('Bashir');
   expect(find.getByRole('heading', { name: 'Bashir, question 1' })).toBe(document.activeElement);
@@ -95,7 +95,7 @@ test('a mark is corrected with a reason, all that is counted follows, and it is 
   const mark = { ...given!.mark, verdict: 'right', misconceptions: [], sayToPupil: 'Yes.' };
   server.on(`${path}/correct`, { ...given, mark, correction });
   server.on(`${path}/as-at-first`, given);
-  await press('Bashir, question 1: partly Numeral as minutes');
+  await press('Bashir, question 1: partly Reads the 6 as 6 minutes');
   await press('Correct it');
   expect(textOf(page.querySelector('zp-mark-correction')!)).toContain('Say why in a few words');
   expect(server.sent(`${path}/correct`)).toEqual([]);
@@ -116,7 +116,7 @@ test('a correction that is refused says why, and nothing changes on the screen',
     `POST /api/sessions/session/responses/${given!.id}/correct`,
     new Refusal('NOT_FOUND', 'There is no such answer in this lesson.', 404),
   );
-  await press('Bashir, question 1: partly Numeral as minutes');
+  await press('Bashir, question 1: partly Reads the 6 as 6 minutes');
   await type(find.getByLabelText('Why'), 'A slip.');
   await press('Correct it');
   await until(() => page.textContent!.includes('There is no such answer in this lesson.'));

@@ -1,22 +1,11 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  effect,
-  inject,
-  input,
-  signal,
-  untracked,
-  viewChild,
-  ViewContainerRef,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked, viewChild } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
-import { MatDialog } from '@angular/material/dialog';
+import type { MatDialogRef } from '@angular/material/dialog';
 import { MatFormField, MatPrefix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
-import { RouterLink } from '@angular/router';
+import { Router, RouterLink } from '@angular/router';
 import {
   addQuestion,
   clipOf,
@@ -53,11 +42,9 @@ import { hasText, rowsOf, rowsTyped, stepAtMs, type BeatRow } from './column/bea
 import { BeatSettings } from './fields/beat-settings';
 import { Findings } from './column/findings';
 import { LessonStore } from './lesson-store';
-import { QuestionComposer } from './composer/question-composer';
 import { insertOf } from './column/new-beats';
-import { QuestionPackage } from './package/question-package';
-import { SetDesigner } from './set/set-designer';
 import { OpenRoom } from './open-room';
+import { OverScript } from './over-script';
 import { LessonRim } from './rim/lesson-rim';
 import { StagePlayer } from './stage/stage-player';
 import { SCRIPT_WORDS } from './words';
@@ -86,16 +73,13 @@ const OFFERS_AFTER_MS = 250;
     MatPrefix,
     MatTooltip,
     OpenRoom,
-    QuestionComposer,
     PutOnDay,
     RouterLink,
-    QuestionPackage,
     SavingWord,
-    SetDesigner,
     StagePlayer,
     Place,
   ],
-  providers: [LessonStore],
+  providers: [LessonStore, OverScript],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-place.html',
   styleUrl: './script-place.scss',
@@ -103,25 +87,21 @@ const OFFERS_AFTER_MS = 250;
 })
 export class ScriptPlace {
   readonly id = input.required<string>();
+  /** The question that is worked on over the script; stands in the address. */
+  readonly question = input<string>();
   protected readonly store = inject(LessonStore);
-  private readonly dialog = inject(MatDialog);
-  private readonly here = inject(ViewContainerRef);
+  protected readonly over = inject(OverScript);
+  private readonly router = inject(Router);
   protected readonly words = SCRIPT_WORDS;
   protected readonly atMs = signal(0);
   /** Chosen along with the beat at hand; that one is told by the moment that is seen. */
   private readonly along = signal<readonly string[]>([]);
   protected readonly sought = signal('');
-  /** The question that is worked on, by its id, and whether a set of them is designed. */
-  protected readonly composing = signal<string | null>(null);
-  protected readonly composed = computed(() => this.store.lesson()?.items.find(({ id }) => id === this.composing()) ?? null);
-  protected readonly designing = signal(false);
-  protected readonly packaging = signal(false);
-  private readonly package = viewChild(QuestionPackage);
-  private readonly composer = viewChild(QuestionComposer);
   protected readonly column = viewChild(BeatColumn);
   private readonly player = viewChild(StagePlayer);
   private readonly settings = viewChild(BeatSettings);
 
+  private readonly isThere = computed(() => this.store.lesson() !== null);
   /** The lesson as it was before the first letter of what is being typed: a letter costs no more than its own beat. */
   private readonly settled = computed(() => {
     const lesson = this.store.began() ?? this.store.lesson();
@@ -210,6 +190,19 @@ export class ScriptPlace {
       untracked(() => void this.store.load(id));
     });
     effect((onCleanup) => {
+      const itemId = this.question();
+      if (!this.isThere() || itemId === undefined) return;
+      let opened: Promise<MatDialogRef<unknown> | null> = Promise.resolve(null);
+      untracked(() => {
+        if (!this.store.lesson()!.items.some(({ id }) => id === itemId)) return this.seeQuestion(null);
+        opened = this.over.composer({ itemId, apply: (edit) => this.apply(edit) }).then((dialog) => {
+          dialog.afterClosed().subscribe(() => this.seeQuestion(null));
+          return dialog;
+        });
+      });
+      onCleanup(() => void opened.then((dialog) => dialog?.close()));
+    });
+    effect((onCleanup) => {
       const prepared = this.settled();
       const timer = setTimeout(() => this.offers.set(prepared ? timingOf(prepared).offers : []), OFFERS_AFTER_MS);
       onCleanup(() => clearTimeout(timer));
@@ -218,14 +211,11 @@ export class ScriptPlace {
 
   protected compose(itemId: string): void {
     this.store.endTyping();
-    this.composing.set(itemId);
-    setTimeout(() => this.composer()?.open());
+    this.seeQuestion(itemId);
   }
 
-  /** What the lesson says of itself, over the script that it changes. */
-  protected async aboutLesson(): Promise<void> {
-    const { AboutLesson } = await import('./about/about-lesson');
-    this.dialog.open(AboutLesson, { viewContainerRef: this.here, width: '720px', maxWidth: '96vw' });
+  private seeQuestion(itemId: string | null): void {
+    void this.router.navigate([], { queryParams: { question: itemId }, queryParamsHandling: 'merge' });
   }
 
   protected goTo(id: string): void {
@@ -234,20 +224,18 @@ export class ScriptPlace {
   }
 
   protected openPackage(): void {
-    this.packaging.set(true);
-    setTimeout(() => this.package()?.open());
+    void this.over.package({ lessonId: this.id(), add: this.addSet });
   }
 
   /** Questions of a designed set after the beat at hand, each with its time to think and its answer. */
-  protected addSet(items: readonly Item[]): void {
-    this.designing.set(false);
+  protected readonly addSet = (items: readonly Item[]): void => {
     const lesson = this.store.lesson();
     if (!lesson) return;
     const { id } = this.chosen();
     const beforeId = this.nextOf(id);
     const rung = rungOfLesson(lesson);
     this.addAfter(id, (one) => items.reduce((now, item) => addQuestion(item, thinkSecondsFor(item.kind, rung), beforeId)(now), one));
-  }
+  };
 
   protected choose(chosen: Chosen): void {
     this.store.endTyping(); // the rows stand at their times again

@@ -76,7 +76,7 @@ test('what stood out last is a pair of dials with the names of those whose answe
   const { page, find } = await open({ plan: NEXT, sessions: [SESSION], standing: { ...NO_STANDING, names, stoodOut } });
   await until(() => page.querySelector('zp-pair') !== null);
   expect(textOf(page.querySelector('zp-stood-out')!)).toBe(
-    'What stood out on Friday Five-minute steps, 24 there Open the review Nearest hour read 8:50 as 9:50 Dov Mirela Ulla Zeb Runa and 1 more',
+    'What stood out on Friday Five-minute steps, 24 there Open the review Takes the nearest numeral read 8:50 as 9:50 Dov Mirela Ulla Zeb Runa and 1 more',
   );
   expect(find.getByRole('link', { name: 'Dov' }).getAttribute('href')).toBe('/classes/c1/review/pupils/dov');
 });

@@ -24,7 +24,7 @@ export function notAskedFor({ lastAskedMs }: Pick<IdeaFinding, 'lastAskedMs'>, n
 const MS_PER_WEEK = 7 * 86_400_000;
 const LONG_WEEKS = 2;
 
-/** "Nearest hour: settled, 3 of 4 chances". */
+/** "Takes the nearest numeral: settled, 3 of 4 chances". */
 export function ideaWords({ id, sureness, hits, chances }: IdeaFinding): string {
   return `${misconceptionOf(id).name}: ${SURENESS_WORDS[sureness]}, ${hits} of ${chances} ${chances === 1 ? 'chance' : 'chances'}`;
 }

@@ -4,6 +4,7 @@ import arrowBack from '@material-symbols/svg-400/rounded/arrow_back.svg';
 import arrowDropDown from '@material-symbols/svg-400/rounded/arrow_drop_down.svg';
 import arrowForward from '@material-symbols/svg-400/rounded/arrow_forward.svg';
 import arrowRightAlt from '@material-symbols/svg-400/rounded/arrow_right_alt.svg';
+import autorenew from '@material-symbols/svg-400/rounded/autorenew.svg';
 import badge from '@material-symbols/svg-400/rounded/badge.svg';
 import calendarMonth from '@material-symbols/svg-400/rounded/calendar_month.svg';
 import chatBubble from '@material-symbols/svg-400/rounded/chat_bubble.svg';
@@ -14,6 +15,7 @@ import chevronRight from '@material-symbols/svg-400/rounded/chevron_right.svg';
 import clearDayFill from '@material-symbols/svg-400/rounded/clear_day-fill.svg';
 import clearDay from '@material-symbols/svg-400/rounded/clear_day.svg';
 import coPresent from '@material-symbols/svg-400/rounded/co_present.svg';
+import computer from '@material-symbols/svg-400/rounded/computer.svg';
 import contentCopy from '@material-symbols/svg-400/rounded/content_copy.svg';
 import contrast from '@material-symbols/svg-400/rounded/contrast.svg';
 import darkMode from '@material-symbols/svg-400/rounded/dark_mode.svg';
@@ -49,6 +51,7 @@ import menuBookFill from '@material-symbols/svg-400/rounded/menu_book-fill.svg';
 import menuBook from '@material-symbols/svg-400/rounded/menu_book.svg';
 import merge from '@material-symbols/svg-400/rounded/merge.svg';
 import mic from '@material-symbols/svg-400/rounded/mic.svg';
+import mobile from '@material-symbols/svg-400/rounded/mobile.svg';
 import moreVert from '@material-symbols/svg-400/rounded/more_vert.svg';
 import moveDown from '@material-symbols/svg-400/rounded/move_down.svg';
 import musicNote from '@material-symbols/svg-400/rounded/music_note.svg';
@@ -68,7 +71,9 @@ import send from '@material-symbols/svg-400/rounded/send.svg';
 import stickyNote from '@material-symbols/svg-400/rounded/sticky_note.svg';
 import stop from '@material-symbols/svg-400/rounded/stop.svg';
 import style from '@material-symbols/svg-400/rounded/style.svg';
+import swapHoriz from '@material-symbols/svg-400/rounded/swap_horiz.svg';
 import swapVert from '@material-symbols/svg-400/rounded/swap_vert.svg';
+import tablet from '@material-symbols/svg-400/rounded/tablet.svg';
 import unarchive from '@material-symbols/svg-400/rounded/unarchive.svg';
 import undo from '@material-symbols/svg-400/rounded/undo.svg';
 import unfoldLess from '@material-symbols/svg-400/rounded/unfold_less.svg';
@@ -87,6 +92,7 @@ export const ICONS = {
   'arrow-drop-down': arrowDropDown,
   'arrow-forward': arrowForward,
   'arrow-right-alt': arrowRightAlt,
+  autorenew,
   badge,
   'calendar-month': calendarMonth,
   'chat-bubble': chatBubble,
@@ -97,6 +103,7 @@ export const ICONS = {
   'clear-day': clearDay,
   'clear-day-fill': clearDayFill,
   'co-present': coPresent,
+  computer,
   'content-copy': contentCopy,
   contrast,
   'dark-mode': darkMode,
@@ -134,6 +141,7 @@ export const ICONS = {
   'menu-book-fill': menuBookFill,
   merge,
   mic,
+  mobile,
   'more-vert': moreVert,
   'move-down': moveDown,
   'music-note': musicNote,
@@ -153,7 +161,9 @@ export const ICONS = {
   'sticky-note': stickyNote,
   stop,
   style,
+  'swap-horiz': swapHoriz,
   'swap-vert': swapVert,
+  tablet,
   unarchive,
   undo,
   'unfold-less': unfoldLess,

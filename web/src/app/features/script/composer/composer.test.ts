@@ -80,9 +80,9 @@ test('what a question tells: the key with what also counts, each idea with its a
   expect(keyOf(item, settings)).toMatchObject({ text: '2:45', also: ['02:45', '14:45'] });
   const told = new Map(tellsOf(item, settings).map((one) => [one.id, one]));
   expect(told.get('numeral-as-minutes')!.text).toBe('2:09');
-  expect(told.get('nearest-hour')!.same).toEqual(['Coming hour']);
+  expect(told.get('nearest-hour')!.same).toEqual(['Says the coming hour']);
   const tried = triedOut(item, { kind: 'read-dial', hour: '2', minute: '09' }, settings);
-  expect(tried).toMatchObject({ right: false, ideas: ['Numeral as minutes'], text: '2:09' });
+  expect(tried).toMatchObject({ right: false, explained: 'Reads the 9 as 9 minutes', text: '2:09' });
   for (const id of QUESTION_KIND_IDS) {
     const sample = QUESTION_KINDS[id].samples[0] as Item;
     expect(keyOf(sample, settings).text.length).toBeGreaterThan(0);
@@ -105,10 +105,10 @@ test('a set says what it tells, what it shows too seldom, what it leaves out, an
   };
   expect(setWords(set)).toEqual([
     'It tells most of these ideas apart.',
-    'Shown often enough to be sure: Nearest hour (4 chances).',
-    'Shown, but too seldom to be sure: To as past (1).',
-    'Left out: Hands exchanged.',
-    'Nearest hour and coming hour answer alike here.',
+    'Shown often enough to be sure: Takes the nearest numeral (4 chances).',
+    'Shown, but too seldom to be sure: Takes “to” for “past” (1).',
+    'Left out: Swaps the hands.',
+    'Takes the nearest numeral and says the coming hour answer alike here.',
   ]);
 });
 

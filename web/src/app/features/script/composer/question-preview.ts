@@ -10,31 +10,40 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import type { ItemView, Response } from '@zeitpunkt/core';
+import { Icon } from '../../../ui/icons/icon';
 import { isFromPreview, type Previewed } from '../../desk/preview-messages';
+import { COMPOSER_WORDS } from './words';
 
 /** Screens that pupils have, in CSS pixels, and how small they are drawn here. */
 const SCREENS = [
-  { name: 'Phone', width: 360, height: 640, scale: 0.8 },
-  { name: 'Tablet', width: 768, height: 1024, scale: 0.52 },
-  { name: 'Tablet on its side', width: 1024, height: 768, scale: 0.5 },
+  { name: 'phone', icon: 'mobile', width: 360, height: 640, scale: 0.8 },
+  { name: 'tablet', icon: 'tablet', width: 768, height: 1024, scale: 0.52 },
+  { name: 'side', icon: 'computer', width: 1024, height: 768, scale: 0.5 },
 ] as const;
 
 /** A question as it will be on a pupil's screen: the desk's own page at the size of that screen, drawn smaller. */
 @Component({
   selector: 'zp-question-preview',
+  imports: [Icon, MatButtonToggle, MatButtonToggleGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="sizes" role="group" aria-label="Size of the screen">
+    <mat-button-toggle-group
+      hideSingleSelectionIndicator
+      [attr.aria-label]="words().preview.size"
+      [value]="screen()"
+      (change)="screen.set($event.value)"
+    >
       @for (one of screens; track one.name) {
-        <button type="button" class="press" [attr.aria-pressed]="screen() === one" (click)="screen.set(one)">{{ one.name }}</button>
+        <mat-button-toggle [value]="one"><mat-icon [svgIcon]="one.icon" />{{ words().screens[one.name] }}</mat-button-toggle>
       }
-    </div>
+    </mat-button-toggle-group>
     <div class="screen" [style.width.px]="screen().width * screen().scale" [style.height.px]="screen().height * screen().scale">
       <iframe
         #frame
         src="/desk/preview"
-        title="The question as a pupil sees it"
+        [title]="words().preview.frame"
         [style.width.px]="screen().width"
         [style.height.px]="screen().height"
         [style.transform]="'scale(' + screen().scale + ')'"
@@ -47,10 +56,6 @@ const SCREENS = [
       gap: 0.5rem;
       justify-items: center;
       align-content: start;
-    }
-    .sizes {
-      display: flex;
-      gap: 0.25rem;
     }
     .screen {
       overflow: hidden;
@@ -69,6 +74,7 @@ export class QuestionPreview {
   /** What stands in it already: an answer to look at, or nothing. */
   readonly given = input.required<Response | null>();
   readonly answered = output<Response>();
+  protected readonly words = COMPOSER_WORDS;
   protected readonly screens = SCREENS;
   protected readonly screen = signal<(typeof SCREENS)[number]>(SCREENS[0]);
   private readonly frame = viewChild.required<ElementRef<HTMLIFrameElement>>('frame');

@@ -2,7 +2,6 @@ import {
   isRightVerdict,
   kindOf,
   markOf,
-  misconceptionOf,
   textOfResponse,
   WORD_PACKS,
   say,
@@ -13,6 +12,8 @@ import {
   type MisconceptionId,
   type Response,
 } from '@zeitpunkt/core';
+import { pairOfAnswer, type IdeaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
+import { ideaName, ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { predictionsOf } from '@zeitpunkt/core/question-kinds/predictions';
 
 /** What an idea makes of a question. */
@@ -26,6 +27,8 @@ export interface Tells {
   readonly sayToPupil: string;
   /** Ideas that give the very same answer. */
   readonly same: readonly string[];
+  /** The same as two dials, where it is read from one or set on one. */
+  readonly pair: IdeaPair | null;
 }
 
 /** What a question tells: for each idea that makes a difference the first answer that it leads to. */
@@ -34,11 +37,12 @@ export function tellsOf(item: Item, settings: LessonSettings): Tells[] {
     const mark = markOf(item, response!, settings);
     return {
       id,
-      name: misconceptionOf(id).name,
+      name: ideaName(id, item),
+      pair: pairOfAnswer(item, response!),
       response: response!,
       text: textOfResponse(item, response!, settings),
       sayToPupil: mark.sayToPupil,
-      same: mark.misconceptions.filter((other) => other !== id).map((other) => misconceptionOf(other).name),
+      same: mark.misconceptions.filter((other) => other !== id).map((other) => ideaName(other, item)),
     };
   });
 }
@@ -68,12 +72,12 @@ export function triedOut(
   item: Item,
   response: Response,
   settings: LessonSettings,
-): { readonly text: string; readonly mark: Mark; readonly right: boolean; readonly ideas: readonly string[] } {
+): { readonly text: string; readonly mark: Mark; readonly right: boolean; readonly explained: string } {
   const mark = markOf(item, response, settings);
   return {
     text: textOfResponse(item, response, settings),
     mark,
     right: isRightVerdict(mark.verdict),
-    ideas: mark.misconceptions.map((id) => misconceptionOf(id).name),
+    explained: ideaWords(mark.misconceptions, item, response),
   };
 }

@@ -1,10 +1,13 @@
+import { signal } from '@angular/core';
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { fireEvent } from '@testing-library/dom';
 import { DEFAULT_SETTINGS, type Item, type Lesson } from '@zeitpunkt/core';
 import { unzipSync } from 'fflate';
 import * as downloads from '../../../shared/download';
 import { FakeServer, Refusal } from '../../../testing/fake-server';
-import { heard, render, textOf, until } from '../../../testing/render';
-import { QuestionPackage } from './question-package';
+import { render, textOf, until } from '../../../testing/render';
+import { LessonStore } from '../lesson-store';
+import { QuestionPackage, type PackageWanted } from './question-package';
 
 jest.mock('../../../shared/download', () => ({ ...jest.requireActual('../../../shared/download'), download: jest.fn() }));
 
@@ -21,18 +24,19 @@ const ITEMS: Item[] = [
 ];
 
 async function open(items: readonly Item[] = ITEMS) {
-  HTMLDialogElement.prototype.showModal = jest.fn();
-  HTMLDialogElement.prototype.close = jest.fn();
   jest.mocked(downloads.download).mockClear();
   const server = new FakeServer({ [LOOK]: FOUND });
   const lesson = { title: 'Pier', items, settings: DEFAULT_SETTINGS } as unknown as Lesson;
-  const screen = await render(QuestionPackage, { lessonId: 'l1', lesson });
-  const component = screen.component as QuestionPackage;
-  component.open();
-  await screen.settled();
-  // A dialog that is not shown by the browser hides its buttons from roles.
+  const added: (readonly Item[])[] = [];
+  const wanted: PackageWanted = { lessonId: 'l1', add: (items) => added.push(items) };
+  const dialog = { close: jest.fn() };
+  const screen = await render(QuestionPackage, {}, [
+    { provide: LessonStore, useValue: { lesson: signal(lesson) } },
+    { provide: MAT_DIALOG_DATA, useValue: wanted },
+    { provide: MatDialogRef, useValue: dialog },
+  ]);
   const button = (name: RegExp) => [...screen.page.querySelectorAll('button')].find((one) => name.test(one.textContent!));
-  return { ...screen, server, button, added: heard(component.add) };
+  return { ...screen, server, button, added, dialog };
 }
 
 test('all questions go out as one package, with what other programs would lose said before', async () => {
@@ -57,7 +61,7 @@ test('a lesson without questions has nothing to give out', async () => {
 });
 
 test('what can be taken and what cannot is said file by file; only a press adds it to the lesson', async () => {
-  const { page, button, chooseFile, added } = await open();
+  const { page, button, chooseFile, added, dialog } = await open();
   await chooseFile('Choose a package', new File(['PK'], 'q.zip'));
   await until(() => textOf(page).includes('1 question can be taken, 1 cannot.'));
   expect(textOf(page)).toContain('Write it as a display: half past seven a.xml');
@@ -65,6 +69,7 @@ test('what can be taken and what cannot is said file by file; only a press adds 
   expect(added).toEqual([]);
   fireEvent.click(button(/Add 1 to the lesson/)!);
   expect(added).toEqual([[TAKEN]]);
+  expect(dialog.close).toHaveBeenCalled();
 });
 
 test('a package that is none changes nothing, and offers nothing of the one before', async () => {

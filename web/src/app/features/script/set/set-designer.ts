@@ -1,17 +1,20 @@
-import {
-  afterNextRender,
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  DestroyRef,
-  type ElementRef,
-  inject,
-  input,
-  output,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatChipListbox, MatChipOption } from '@angular/material/chips';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { MatTooltip } from '@angular/material/tooltip';
 import {
   kindOf,
   lengthText,
@@ -19,36 +22,63 @@ import {
   RUNGS,
   type DesignedSet,
   type Item,
-  type Lesson,
   type MisconceptionId,
   type Rung,
   rungOfLesson,
 } from '@zeitpunkt/core';
 import { MOST_IDEAS } from '@zeitpunkt/core/diagnosis/design-set';
+import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { ask, sentenceOf } from '../../../shared/api';
 import { Diagnoser } from '../../../shared/diagnosis/diagnoser';
 import { ideasOfClass, type ClassIdea } from './class-ideas';
+import { KindPicture } from '../composer/kind-picture';
 import { keyOf } from '../composer/what-it-tells';
+import { LessonStore } from '../lesson-store';
 import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
 import { setWords } from '../../../shared/diagnosis/set-words';
+import { SET_WORDS } from './words';
 
 const POOL = 3000;
 /** By how much each further idea of a rung is less usual than the first. */
 const USUAL_FALL = 0.15;
 
+/** What the designer is opened with: where the questions of the set go. */
+export interface SetWanted {
+  readonly add: (items: readonly Item[]) => void;
+}
+
 /** A set of questions that tells ideas apart, chosen from thousands in a worker: so many of them, in so much time, with some kept and some sent away. */
 @Component({
   selector: 'zp-set-designer',
-  imports: [MatButton],
+  imports: [
+    KindPicture,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatChipListbox,
+    MatChipOption,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatFormField,
+    MatInput,
+    MatLabel,
+    MatOption,
+    MatProgressBar,
+    MatSelect,
+    MatTooltip,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-designer.html',
   styleUrl: './set-designer.scss',
 })
 export class SetDesigner {
-  readonly lesson = input.required<Lesson>();
-  readonly add = output<readonly Item[]>();
-  readonly closed = output();
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  private readonly opened = inject<SetWanted>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<SetDesigner>>(MatDialogRef);
+  private readonly store = inject(LessonStore);
+  private readonly lesson = computed(() => this.store.lesson()!);
+  protected readonly words = SET_WORDS;
   protected readonly clock = lengthText;
   private readonly rungId = computed(() => rungOfLesson(this.lesson()));
   private readonly rung = computed((): Rung => RUNGS[this.rungId()]);
@@ -61,12 +91,17 @@ export class SetDesigner {
     const ofClass = this.ofClass();
     const likely = ofClass ?? this.rung().misconceptions.map((id, place) => ({ id, weight: 1 / (1 + USUAL_FALL * place), pupils: 0 }));
     return likely.slice(0, MOST_IDEAS).map(({ id, weight, pupils }) => {
-      const { name, whatThePupilDoes } = misconceptionOf(id);
-      return { id, weight, name: pupils > 0 ? `${name} (${pupils})` : name, does: whatThePupilDoes };
+      const name = ideaName(id);
+      return { id, weight, name: pupils > 0 ? `${name} (${pupils})` : name, does: misconceptionOf(id).whatThePupilDoes };
     });
   });
   private readonly left = signal<ReadonlySet<MisconceptionId>>(new Set());
-  protected readonly isWanted = (id: MisconceptionId) => !this.left().has(id);
+  protected readonly wanted = computed(() => {
+    const left = this.left();
+    return this.ideas()
+      .map(({ id }) => id)
+      .filter((id) => !left.has(id));
+  });
   protected readonly count = signal(6);
   protected readonly minutes = signal(8);
   protected readonly progress = signal<number | null>(null);
@@ -74,7 +109,7 @@ export class SetDesigner {
   protected readonly set = signal<DesignedSet | null>(null);
   protected readonly pins = signal<readonly string[]>([]);
   protected readonly bans = signal<readonly string[]>([]);
-  protected readonly words = computed(() => {
+  protected readonly told = computed(() => {
     const set = this.set();
     return set ? setWords(set) : [];
   });
@@ -91,7 +126,6 @@ export class SetDesigner {
   private seed = 1;
 
   constructor() {
-    afterNextRender(() => this.dialog().nativeElement.showModal());
     // Without classes there is nothing to choose, and the usual ideas of the rung do.
     void ask<readonly { id: string; name: string }[]>('GET', '/api/classes').then(
       (classes) => this.classes.set(classes),
@@ -105,21 +139,26 @@ export class SetDesigner {
     this.left.set(new Set());
     this.classWord.set(null);
     if (!classId) return this.ofClass.set(null);
-    const looking = 'Looking through its answers …';
-    this.classWord.set(looking);
+    const words = this.words();
+    this.classWord.set(words.looking);
     try {
-      const ideas = await ideasOfClass(classId, this.diagnoser, (part) => this.classWord.set(`${looking} ${Math.round(part * 100)} %`));
+      const ideas = await ideasOfClass(classId, this.diagnoser, (part) => this.classWord.set(words.lookingAt(Math.round(part * 100))));
       this.ofClass.set(ideas.length > 0 ? ideas : null);
-      const none = 'Its answers show no idea, or are too few to say: the usual ones of the rung stand here.';
-      this.classWord.set(ideas.length > 0 ? 'In brackets: pupils of whom an idea is settled or likely.' : none);
+      this.classWord.set(ideas.length > 0 ? words.brackets : words.noIdea);
     } catch (error) {
       this.ofClass.set(null);
       this.classWord.set(sentenceOf(error));
     }
   }
 
-  protected toggleIdea(id: MisconceptionId): void {
-    this.left.update((left) => new Set(left.has(id) ? [...left].filter((one) => one !== id) : [...left, id]));
+  protected keepOnly(wanted: readonly MisconceptionId[]): void {
+    this.left.set(
+      new Set(
+        this.ideas()
+          .map(({ id }) => id)
+          .filter((id) => !wanted.includes(id)),
+      ),
+    );
   }
 
   protected toggle(list: 'pins' | 'bans', id: string): void {
@@ -133,7 +172,7 @@ export class SetDesigner {
     this.stop();
     this.problem.set(null);
     this.progress.set(0);
-    const ideas = this.ideas().filter(({ id }) => this.isWanted(id));
+    const ideas = this.ideas().filter(({ id }) => this.wanted().includes(id));
     const likely = ideas.map(({ id, weight }) => ({ id, weight }));
     this.designing = designInWorker(
       {
@@ -160,13 +199,9 @@ export class SetDesigner {
     this.progress.set(null);
   }
 
-  protected close(): void {
-    this.dialog().nativeElement.close();
-  }
-
   protected take(): void {
     const { items } = this.set() ?? { items: [] };
-    this.close();
-    this.add.emit(items);
+    this.dialog.close();
+    this.opened.add(items);
   }
 }

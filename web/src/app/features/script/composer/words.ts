@@ -1,0 +1,53 @@
+import { catalogue, count } from '../../../shared/words/catalogue';
+
+export const COMPOSER_WORDS = catalogue({
+  en: {
+    heading: (n: number, of: number) => `Question ${n} of ${of}`,
+    undo: 'Undo',
+    redo: 'Redo',
+    another: 'Another like it',
+    anew: 'Other choices',
+    noChoices: 'At this time no idea makes a difference: take another one.',
+    keep: 'Keep the question',
+    kinds: 'What pupils do',
+    all: (n: number) => `All ${n}`,
+    usual: 'Usual here',
+    parts: 'The question itself',
+    suggest: {
+      heading: 'Suggest one',
+      apart: 'That tells these ideas apart:',
+      press: 'Suggest',
+      looking: 'Looking for questions …',
+      list: 'Suggestions',
+      none: 'No question of this rung tells these ideas.',
+    },
+    preview: { label: 'As the pupil sees it', size: 'Size of the screen', frame: 'The question as a pupil sees it' },
+    screens: { phone: 'Phone', tablet: 'Tablet', side: 'On its side' },
+    tells: {
+      heading: 'What each idea would answer',
+      who: (name: string) => `Who in ${name}?`,
+      looking: (percent: number) => `Looking through their answers … ${percent} %`,
+      right: 'Right',
+      also: (texts: string) => `${texts} count too`,
+      hold: (n: number) => count(n, { one: '{n} says this', other: '{n} say this' }),
+      nobody: 'nobody yet',
+      same: (names: string) => `as ${names}`,
+      none: 'No idea that is known makes a difference here.',
+      hint: 'Press one to see its answer in the pupil’s view, or answer there yourself.',
+      explained: (names: string) => `Explained by: ${names}`,
+      or: ' or ',
+      again: 'Answer again',
+    },
+    alike: {
+      both: (one: string, other: string, text: string) => `${one} and ${other} both say ${text}.`,
+      apart: (at: string, one: string, other: string) => `At ${at} they say ${one} and ${other}.`,
+      ask: (at: string) => `Ask ${at} instead`,
+    },
+    problems: {
+      nothingRight: 'So nothing would be right.',
+      noChoice: 'None of the choices would be right.',
+      nothingAsked: 'So nothing would be asked.',
+      noQuestion: 'So it would be no question that can be asked.',
+    },
+  },
+});
