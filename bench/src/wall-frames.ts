@@ -36,7 +36,7 @@ async function measure(): Promise<Seen> {
   const wish = { count: PUPILS, rung: null, ideas: null, slowness: 0.05, carelessness: 0.06, dropOuts: 0, seed: 5 };
   await post(`/api/sessions/${id}/simulated`, wish);
   await page.goto(`${server.url}/console/${id}`);
-  await page.getByText(`${PUPILS} of ${PUPILS} are in`).waitFor();
+  await page.getByRole('button', { name: `${PUPILS} of ${PUPILS} are in` }).waitFor();
   const command = (told: object, number: number) =>
     post(`/api/sessions/${id}/commands`, { id: id.replace(/^.{8}/, String(10_000_000 + number)), command: told });
   await command({ type: 'begin' }, 1);

@@ -14,7 +14,7 @@ test('a question is asked again, and another like it: each has its own answers o
   await elin.read('8', '30');
   await elin.expectKept();
   await teacher.goTo('Answer');
-  await expect(teacher.wall.getByRole('region', { name: /oming hour/ })).toContainText('Elin');
+  await expect(teacher.wall.getByRole('region', { name: /Another hour/ })).toContainText('Elin');
 
   await test.step('again: the pupil starts anew, the answer is hidden until it is shown', async () => {
     await teacher.page.getByRole('button', { name: 'Ask again' }).click();

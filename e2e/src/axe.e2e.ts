@@ -206,13 +206,13 @@ test('axe finds nothing on the console, the stage and the desk of a lesson', asy
   ] as const)
     await expectAccessible(at, place);
   await page.keyboard.press('ArrowRight');
-  await page.getByRole('button', { name: 'arc', exact: true }).click();
+  await page.getByRole('button', { name: 'Arc', exact: true }).click();
   await expectAccessible(page, 'console, beside the script');
   await page.keyboard.press('?');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+  await expect(page.getByRole('dialog', { name: 'Console' })).toBeVisible();
   await expectAccessible(page, 'console, keys');
   await page.keyboard.press('Escape');
-  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeHidden();
+  await expect(page.getByRole('dialog', { name: 'Console' })).toBeHidden();
   await page.keyboard.press('PageDown');
   await expect(page.getByRole('button', { name: 'Back to the script' })).toHaveCount(0);
   await teacher.goTo('Ask');

@@ -73,12 +73,12 @@ test('typed times that are none say why, and nothing changes', async ({ dials })
 
 test('free hands say what is impossible and why, and let go into gear', async ({ dials }) => {
   await dials.type('9:00');
-  await dials.page.getByRole('button', { name: 'Free hands' }).click();
+  await dials.toggle('Hands', 'Free');
   await dials.drag([0, 0.9], [90, 0.9], [180, 0.9]);
   await expect(dials.reading).toContainText(
     'This cannot be: at half past, the hour hand is half way from the 9 to the 10; here it has not gone so far.',
   );
-  await dials.page.getByRole('button', { name: 'Let go into gear' }).click();
+  await dials.toggle('Hands', 'Free');
   await expect(dials.reading).toContainText(/9:30|8:30/);
 });
 
@@ -87,15 +87,15 @@ test('a sweep counts on the rim, can be stopped, and arrives as one step', async
   await dials.type('2:00');
   await dials.choose('Pace', 'fast');
   await dials.page.getByLabel('Time', { exact: true }).fill('2:30');
-  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
+  await dials.page.getByRole('button', { name: 'Sweep', exact: true }).click();
   await expect(dials.stage.locator('text', { hasText: /^10$/ }).last()).toBeVisible();
   await expect(dials.reading).toContainText('2:30');
   await dials.stage.click({ position: { x: 5, y: 5 } });
   await dials.page.keyboard.press('Control+z');
   await expect(dials.reading).toContainText('2:00');
   await dials.choose('Pace', 'slow');
-  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
-  await dials.page.getByRole('button', { name: 'Keys' }).focus();
+  await dials.page.getByRole('button', { name: 'Sweep', exact: true }).click();
+  await dials.page.getByRole('button', { name: 'Redo' }).focus();
   await dials.page.keyboard.press('Escape');
   await expect(dials.reading).toContainText('2:00');
 });
@@ -105,13 +105,13 @@ test('a sweep is overtaken by whoever takes the hands or another dial, and layer
   const sweepAway = async () => {
     await dials.type('2:00');
     await page.getByLabel('Time', { exact: true }).fill('2:30');
-    await page.getByRole('button', { name: 'Sweep there' }).click();
+    await page.getByRole('button', { name: 'Sweep', exact: true }).click();
     await expect(dials.reading).toContainText('2:01');
   };
   await page.emulateMedia({ reducedMotion: 'no-preference' });
   await dials.choose('Pace', 'slow');
   await sweepAway();
-  await page.getByLabel('Halves').check();
+  await dials.toggle('Face', 'Halves');
   await expect(dials.stage.locator('[data-role="dial"] path.s-soft')).toHaveCount(2);
   await page.keyboard.press('ArrowUp');
   await expect(dials.reading).toContainText(/2:0[6-9]/);
@@ -131,11 +131,11 @@ test('a sweep is overtaken by whoever takes the hands or another dial, and layer
 test('pointers stand on the dial, follow it, and are all gone with one key', async ({ dials }) => {
   const { page } = dials;
   const marks = dials.stage.locator('[data-role="dial"] .s-accent, [data-role="dial"] .f-accent');
-  await dials.tool('Ring a numeral');
+  await dials.tool('Ring');
   await dials.drag([120, 0.7], [120, 0.7]);
   await dials.tool('Ray');
   await dials.drag([90, 0.8], [90, 0.8]);
-  await dials.tool('Arc with count');
+  await dials.tool('Arc');
   await dials.drag([0, 0.9], [60, 0.9], [120, 0.9]);
   await expect(dials.stage.getByText('4 fives')).toBeVisible();
   await dials.tool('Ink');
@@ -144,29 +144,30 @@ test('pointers stand on the dial, follow it, and are all gone with one key', asy
   await dials.page.keyboard.press('Backspace');
   await expect(marks).toHaveCount(0);
   await page.keyboard.press('r');
-  await page.getByRole('combobox', { name: 'at' }).selectOption('2');
+  await dials.choose('At', '2');
   await page.getByRole('button', { name: 'Leave it out' }).click();
   await expect(dials.stage.locator('text', { hasText: /^2$/ })).toHaveCount(0);
   await page.keyboard.press('u');
   await expect(dials.stage.locator('text', { hasText: /^2$/ })).not.toHaveCount(0);
-  await dials.tool('Leave out a numeral');
+  await dials.tool('Gap');
   await dials.drag([60, 0.7], [60, 0.7]);
   await expect(dials.stage.locator('text', { hasText: /^2$/ })).toHaveCount(0);
 });
 
 test('dials are saved by themselves, named, duplicated, ordered, deleted and brought back', async ({ dials }) => {
   const { page } = dials;
-  const names = page.locator('.open');
+  const names = page.getByRole('list', { name: 'Saved dials' }).locator('.open');
   await dials.type('4:30');
   await page.getByLabel('Name of this dial').fill('Mail boat');
   await page.getByLabel('Name of this dial').blur();
-  await page.getByRole('button', { name: 'Duplicate' }).click();
+  await page.getByRole('button', { name: 'More for this dial' }).click();
+  await page.getByRole('menuitem', { name: 'Duplicate' }).click();
   await expect(names).toHaveText(['Mail boat', 'Mail boat 2']);
-  await page.getByRole('button', { name: 'Move Mail boat 2 up' }).click();
+  await dials.fromMenu('Mail boat 2', 'Move up');
   await expect(names).toHaveText(['Mail boat 2', 'Mail boat']);
-  await page.getByRole('button', { name: 'Delete Mail boat 2' }).click();
+  await dials.fromMenu('Mail boat 2', 'Delete');
   await expect(names).toHaveText(['Mail boat']);
-  await page.getByRole('button', { name: 'Bring it back' }).click();
+  await page.locator('mat-snack-bar-container').getByRole('button', { name: 'Undo' }).click();
   await expect(names).toHaveText(['Mail boat 2', 'Mail boat']);
   await dials.type('5:15');
   await page.reload(); // at once, before the pause after which a change is saved
@@ -179,7 +180,7 @@ test('pupils see at once what is built, without controls, also after a reload, i
   const show = await dials.openShow();
   await dials.type('10:10');
   await expect(show.getByRole('img', { name: /between 10 and 11.*Display: 10 : 10/ })).toBeVisible();
-  await dials.page.getByLabel('Day line').check();
+  await dials.toggle('Under it', 'Day line');
   await expect(show.getByText('mail boat')).toBeVisible();
   expect(await show.locator('button, input, a').count()).toBe(0);
   await show.reload();
@@ -187,7 +188,7 @@ test('pupils see at once what is built, without controls, also after a reload, i
   const before = await show.evaluate(() => getComputedStyle(document.body).backgroundColor);
   await show.keyboard.press('d');
   await expect.poll(() => show.evaluate(() => getComputedStyle(document.body).backgroundColor)).not.toBe(before);
-  await dials.choose('Lines', 'one');
+  await dials.choose('Words', 'one');
   const size = () => show.getByText('ten past ten').getAttribute('font-size').then(Number);
   const normal = await size();
   await show.keyboard.press('l');
@@ -239,7 +240,7 @@ test('several dials stand in order; any of them is taken up by a press on it or 
 }) => {
   const { page } = dials;
   const shown = (text: RegExp) => expect(dials.stage).toHaveAttribute('aria-label', text);
-  const setAside = page.getByRole('button', { name: 'Set aside' });
+  const setAside = page.getByRole('button', { name: 'Second dial' });
   await dials.type('1:00');
   await setAside.click();
   await dials.type('2:30');
@@ -251,7 +252,11 @@ test('several dials stand in order; any of them is taken up by a press on it or 
   await expect(dials.reading).toContainText('1:00');
   await dials.type('5:00');
   await shown(/A: .*hour hand points at 5\..* C: .*hour hand points at 3\./);
-  await dials.choose('At hand', 'B');
+  await page
+    .getByRole('group', { name: 'At hand' })
+    .or(page.getByRole('radiogroup', { name: 'At hand' }))
+    .getByText('B', { exact: true })
+    .click();
   await expect(dials.reading).toContainText('2:30');
   await page.getByRole('button', { name: 'Take away' }).click();
   await shown(/A: .*hour hand points at 5\..* B: .*hour hand points at 3\.[^:]*$/);
@@ -278,7 +283,7 @@ test('a sweep goes on smoothly for the pupils while the window it is built in is
     );
   });
   await dials.page.getByLabel('Time', { exact: true }).fill('2:30');
-  await dials.page.getByRole('button', { name: 'Sweep there' }).click();
+  await dials.page.getByRole('button', { name: 'Sweep', exact: true }).click();
   await expect(show.getByRole('img', { name: /Display: 2 : 30/ })).toBeVisible();
   // A window without frames would leap from the first place to the last; how many there are in between is up to the machine.
   expect(await show.evaluate(() => (window as unknown as { seen: Set<string> }).seen.size)).toBeGreaterThan(3);
@@ -287,27 +292,31 @@ test('a sweep goes on smoothly for the pupils while the window it is built in is
 test('a dial goes out as an SVG drawing and as a PNG of the size wanted, clear where wanted', async ({ dials }) => {
   await dials.page.getByLabel('Name of this dial').fill('Tide: 1/2');
   await dials.page.getByLabel('Name of this dial').blur();
-  const get = async (button: string) => {
-    const [download] = await Promise.all([dials.page.waitForEvent('download'), dials.page.getByRole('button', { name: button }).click()]);
+  const get = async (item: string) => {
+    await dials.page.getByRole('button', { name: 'Save as picture' }).click();
+    const [download] = await Promise.all([dials.page.waitForEvent('download'), dials.page.getByRole('menuitem', { name: item }).click()]);
     return { name: download.suggestedFilename(), data: readFileSync(await download.path()) };
   };
-  const svg = await get('SVG drawing');
+  const svg = await get('Drawing for large prints');
   expect(svg.name).toBe('Tide-12.svg');
   expect(String(svg.data)).toContain('<title>Tide: 1/2</title>');
-  await dials.choose('Pixels wide', '800');
-  const opaque = PNG.sync.read((await get('PNG picture')).data);
+  const opaque = PNG.sync.read((await get('Picture, 800 wide')).data);
   expect([opaque.width, opaque.height, opaque.data[3]]).toEqual([800, 450, 255]);
-  await dials.page.getByLabel('Clear background').check();
-  const clear = PNG.sync.read((await get('PNG picture')).data);
+  await dials.page.getByRole('button', { name: 'Save as picture' }).click();
+  await dials.page.getByRole('menuitemcheckbox', { name: 'Clear background' }).click();
+  await dials.page.keyboard.press('Escape');
+  const clear = PNG.sync.read((await get('Picture, 800 wide')).data);
   expect(clear.data[3]).toBe(0);
   expect(clear.data.some((value, index) => index % 4 === 3 && value === 255)).toBe(true);
 });
 
 test('a dial kept in a lesson is its last beat, and pupils see it there', async ({ dials, teacher, newPupil }) => {
   await dials.type('11:20');
+  await dials.page.getByRole('button', { name: 'Keep in a lesson' }).click();
   await dials.page.getByLabel('What you will say').fill('The lamp is lit.');
   await dials.page.getByRole('button', { name: 'Keep as last beat' }).click();
   await expect(dials.page.getByText('Kept as beat 16 of “Half past at the harbour”.')).toBeVisible();
+  await dials.page.getByRole('button', { name: 'Close' }).click();
   await teacher.to('Lessons');
   const key = await teacher.openRoom();
   const pia = await newPupil('Pia');
@@ -325,7 +334,7 @@ test('axe finds nothing where dials are built and shown', async ({ dials }) => {
 });
 
 test('the day line carries the pupils’ own events; a line that cannot be read is named', async ({ dials }) => {
-  await dials.page.getByLabel('Day line').check();
+  await dials.toggle('Under it', 'Day line');
   const events = dials.page.getByLabel(/Events of the day/);
   await events.fill('half past 3 puffin count\n20:00 lamp lit');
   await events.blur();
@@ -338,9 +347,9 @@ test('the day line carries the pupils’ own events; a line that cannot be read 
 
 test('with one hand hidden the reading says what the other one tells', async ({ dials }) => {
   await dials.type('8:15');
-  await dials.page.getByRole('checkbox', { name: 'Minute hand' }).uncheck();
+  await dials.toggle('Hands', 'Long');
   await expect(dials.reading).toContainText('The hour hand alone: about 8:15, give or take 4 minutes.');
-  await dials.page.getByRole('checkbox', { name: 'Minute hand' }).check();
-  await dials.page.getByRole('checkbox', { name: 'Hour hand' }).uncheck();
+  await dials.toggle('Hands', 'Long');
+  await dials.toggle('Hands', 'Short');
   await expect(dials.reading).toContainText('12 times are possible');
 });

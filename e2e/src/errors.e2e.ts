@@ -150,6 +150,6 @@ test('the first start for real use: from the code in the console to a class of 2
   await expect(page.getByText(/^“Whole hours, 15 minutes” is drafted/).first()).toBeVisible();
   expect(actions).toBeLessThanOrEqual(12);
   await page.getByRole('button', { name: 'Open the room' }).click();
-  await expect(page.getByText('0 of 20 are in')).toBeVisible();
+  await expect(page.getByRole('button', { name: '0 of 20 are in' })).toBeVisible();
   await server.stop();
 });

@@ -15,7 +15,7 @@ test('a question as a class goes through it: nudged, more time, talked about wit
   await elin.read('8', '30');
   await elin.expectKept();
 
-  await page.getByRole('button', { name: 'Nudge 1' }).click();
+  await page.getByRole('button', { name: 'Remind 1' }).click();
   await expect(femi.page.getByText('Your teacher waits for your answer.')).toBeVisible();
   await expect(elin.page.getByText('Your teacher waits for your answer.')).toBeHidden();
   await page.getByRole('button', { name: 'Two more minutes' }).click();

@@ -101,7 +101,8 @@ test('planned lessons go out as a calendar, days off come in from one, and a dia
   await page.getByRole('menuitem', { name: 'Undo in the plan' }).click();
 
   await teacher.to('Dials');
-  const [dial] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Dial file', exact: true }).click()]);
+  await page.getByRole('button', { name: 'More for this dial' }).click();
+  const [dial] = await Promise.all([page.waitForEvent('download'), page.getByRole('menuitem', { name: 'Save as a dial file' }).click()]);
   const bytes = await fileOf(dial);
   const { name } = JSON.parse(bytes.toString()) as { name: string };
   const open = page.getByLabel('Open a dial file');

@@ -79,8 +79,8 @@ test('a lesson from nothing: built on the dial, broken and mended, rehearsed, ta
   const lessonId = page.url().split('/').at(-1)!;
   // What the script says and shows, from its printed page.
   const printed = await page.context().newPage();
-  await printed.goto(`${server.url}/lessons/${lessonId}/print`);
-  const onPaper = printed.getByRole('list', { name: 'Beats' }).getByRole('listitem');
+  await printed.goto(`${server.url}/lessons/${lessonId}/print?how=long`);
+  const onPaper = printed.locator('main ol > li');
   await expect(onPaper).toHaveCount(await beats.count());
   const said = await onPaper.locator('div p + p').allInnerTexts();
   const pictures = await onPaper.getByRole('img').evaluateAll((all) => all.map((one) => one.getAttribute('aria-label')!));

@@ -32,7 +32,7 @@ test('two minutes after a lesson: who holds what, a group’s next lesson drafte
     await expect(nearest.getByRole('row', { name: /^Dov settled/ })).toBeVisible();
     expect(acts.count).toBeLessThanOrEqual(2);
     await nearest.getByRole('button', { name: /answers of Dov that could show/ }).click();
-    const shown = page.getByRole('region', { name: 'Dov: nearest hour' });
+    const shown = page.getByRole('region', { name: 'Dov: takes the nearest numeral' });
     await expect(shown.getByRole('listitem').first()).toContainText('Dov');
     await shown
       .getByRole('link', { name: /question/ })
@@ -117,7 +117,7 @@ test('a mark is corrected with a reason while the lesson runs, everything follow
   await teacher.begin();
   await teacher.goTo('Ask');
   await anouk.read('8', '30');
-  await expect(teacher.wall.getByRole('region', { name: /coming hour/ })).toContainText('Anouk');
+  await expect(teacher.wall.getByRole('region', { name: /Another hour/ })).toContainText('Anouk');
   await teacher.next();
   await teacher.next();
   await expect(anouk.sentence).toContainText('short hand');

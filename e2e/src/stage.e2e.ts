@@ -89,8 +89,9 @@ test('either half of the keyboard is enough to teach with', async ({ teacher }) 
     await expect.poll(placeOf).toBe(before); // the thumb stays where it is
     await page.keyboard.press(keys.pointer);
     const form = page.locator('zp-point-at');
-    await form.getByRole('combobox').selectOption('6');
-    await form.getByRole('button').click();
+    await form.getByRole('combobox').click();
+    await page.getByRole('option', { name: '6', exact: true }).click();
+    await form.getByRole('button', { name: 'Ring it' }).click();
     await expect(page.getByRole('button', { name: 'Wipe' })).toBeEnabled();
     await page.keyboard.press(keys.wipe);
     await expect(page.getByRole('button', { name: 'Wipe' })).toBeDisabled();
@@ -101,7 +102,7 @@ test('either half of the keyboard is enough to teach with', async ({ teacher }) 
     await page.keyboard.press(keys.back);
     await expect(teacher.place).toContainText('Step 2 of');
     await page.keyboard.press(keys.list);
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('dialog', { name: 'Console' })).toBeVisible();
     await page.keyboard.press('Escape');
   }
   await page.keyboard.press('7');
@@ -109,8 +110,8 @@ test('either half of the keyboard is enough to teach with', async ({ teacher }) 
   await page.keyboard.press('Enter');
   await expect(aside).toContainText('7:45');
 
-  await page.getByRole('button', { name: 'Keys' }).click();
-  await page.getByRole('checkbox', { name: /act as keys/ }).uncheck();
+  await page.getByRole('button', { name: 'Help with this place' }).click();
+  await page.getByRole('switch', { name: /act as keys/ }).click();
   await page.getByRole('button', { name: 'Close', exact: true }).click();
   await page.keyboard.press('w');
   await page.keyboard.press('ArrowRight');

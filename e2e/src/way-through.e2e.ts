@@ -13,7 +13,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   const ceri = await newPupil('Ceri');
   const received = new Received(anouk.page);
   for (const pupil of [anouk, bashir, ceri]) await pupil.join(key);
-  await expect(teacher.wall).toContainText('3 of 26 are in');
+  await expect(teacher.page.getByRole('button', { name: '3 of 26 are in' })).toBeVisible();
 
   await teacher.begin();
   await expect(audience.getByRole('img', { name: /clock dial/ })).toBeVisible();

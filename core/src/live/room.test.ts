@@ -93,7 +93,7 @@ test('the door stays open in the lobby, closes ten minutes after the lesson has 
   const shut = play([{ type: 'door', open: false }], running);
   expect([shut.door.closesAtMs, opensIn(shut, 0)]).toEqual([null, false]);
   expect(play([{ type: 'door', open: true }], shut).door.closesAtMs).toBe(closesAt);
-  expect([NEW_ROOM.calls.showMe, running.calls.showMe]).toEqual([false, false]); // nobody is called before it is asked for
+  expect([NEW_ROOM.calls.showMe, running.calls.showMe]).toEqual([true, false]); // while a class gathers everybody has a clock to turn
 });
 
 test('a command that changes nothing gives the same room, so that nothing is told twice', () => {

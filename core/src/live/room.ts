@@ -61,9 +61,12 @@ export interface RoomHappening {
   readonly type: 'silence';
 }
 
+/** While a class gathers everybody has a clock to turn, and the teacher sees it. */
+const LOBBY_CALLS: Calls = { ...NO_CALLS, showMe: true };
+
 /** @param admits who is in at once */
 export function newRoom(prepared: PreparedLesson, admits: DoorMode = 'one-by-one'): RoomState {
-  return { phase: 'lobby', begunAtMs: null, run: newRun(prepared), aside: null, door: newDoor(admits), calls: NO_CALLS, endedBy: null };
+  return { phase: 'lobby', begunAtMs: null, run: newRun(prepared), aside: null, door: newDoor(admits), calls: LOBBY_CALLS, endedBy: null };
 }
 
 /**
@@ -77,7 +80,7 @@ export function applyCommand(room: RoomState, command: RoomCommand | RoomHappeni
       if (room.phase === 'running') return room;
       if (room.phase === 'ended') throw new CoreError('ROOM_NOT_RUNNING', 'This lesson has ended; start it anew from the list of lessons.');
       const run = enterStep(room.run, prepared.steps[0]!.ref, prepared, nowMs);
-      return { ...room, phase: 'running', begunAtMs: nowMs, run, door: turnDoor(room.door, room.door.open, true, nowMs) };
+      return { ...room, phase: 'running', begunAtMs: nowMs, run, calls: NO_CALLS, door: turnDoor(room.door, room.door.open, true, nowMs) };
     }
     case 'go': {
       mustRun(room, 'The lesson can only move on while it is running.');

@@ -29,8 +29,15 @@ function disc(): SceneNode[] {
   return [{ type: 'circle', id: 'face', cx: 0, cy: 0, r: FACE_RADIUS, fill: 'face', stroke: 'ink', strokeWidth: 2.4 }];
 }
 
+/** Every second zone is filled; where the face is shaded as well, two fills would be mud, and the zones are lines of the hour's ink. */
 function zones(layers: DialLayers): SceneNode[] {
   if (!layers.hourZones) return [];
+  if (layers.shaded) {
+    return Array.from({ length: 12 }, (_, hour) => {
+      const [x, y] = pointAt(hour * 30, FACE_RADIUS - 2).map(coordinate);
+      return { type: 'path', id: `zone-${hour || 12}`, d: `M0 0 L${x} ${y}`, fill: 'none', stroke: 'hour', strokeWidth: 1, opacity: 0.7 };
+    });
+  }
   return [0, 2, 4, 6, 8, 10].map((hour) => ({
     type: 'path',
     id: `zone-${hour || 12}`,

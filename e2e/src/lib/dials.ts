@@ -25,11 +25,23 @@ export class DialsPage {
   }
 
   async choose(group: string, option: string): Promise<void> {
-    await this.page.getByRole('group', { name: group, exact: true }).getByRole('button', { name: option, exact: true }).click();
+    await this.page.getByRole('combobox', { name: group, exact: true }).click();
+    await this.page.getByRole('option', { name: option, exact: true }).click();
   }
 
   async tool(name: string): Promise<void> {
     await this.page.getByRole('group', { name: 'Pointers' }).getByRole('button', { name, exact: true }).click();
+  }
+
+  /** A layer, or what stands beside and below the dial. */
+  async toggle(group: string, name: string): Promise<void> {
+    await this.page.getByRole('group', { name: group, exact: true }).getByRole('button', { name, exact: true }).click();
+  }
+
+  /** Something of the menu of a saved dial. */
+  async fromMenu(dial: string, item: string): Promise<void> {
+    await this.page.getByRole('button', { name: `More for ${dial}`, exact: true }).click();
+    await this.page.getByRole('menuitem', { name: item }).click();
   }
 
   drag(...places: readonly DialPlace[]): Promise<void> {

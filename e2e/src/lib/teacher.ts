@@ -46,10 +46,9 @@ export class TeacherPage {
     await this.page.getByRole('button', { name: `Open the room for ${title}` }).click();
     const key = this.page.getByRole('list', { name: 'Room key' }).first();
     await expect(key).toBeVisible();
-    const admits = this.page.getByRole('combobox', { name: 'Who comes in' });
-    if (door === 'open' && (await admits.inputValue()) === 'one-by-one') {
+    if (door === 'open' && (await this.page.getByRole('radio', { name: 'I let each one in' }).isChecked())) {
       const told = this.page.waitForResponse((reply) => reply.url().endsWith('/commands'));
-      await admits.selectOption('class-list');
+      await this.page.getByRole('radio', { name: 'My class list comes straight in' }).check();
       await told;
     }
     return (await key.getByRole('listitem').allInnerTexts()).map((text) => text.trim());
@@ -98,9 +97,15 @@ export class TeacherPage {
   }
 
   async end(): Promise<void> {
-    await this.page.locator('header').getByRole('button', { name: 'End lesson' }).click();
+    await this.more('End lesson');
     await this.page.getByRole('button', { name: 'End it' }).click();
-    await this.page.getByRole('button', { name: 'Review the answers' }).click();
+    await this.page.waitForURL(/\/review\//);
+  }
+
+  /** Something of the menu of a lesson that runs. */
+  async more(item: string | RegExp): Promise<void> {
+    await this.page.getByRole('button', { name: 'More for this lesson' }).click();
+    await this.page.getByRole('menuitem', { name: item }).click();
   }
 
   get place(): Locator {

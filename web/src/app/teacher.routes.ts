@@ -89,6 +89,8 @@ export const placesInFrame: Routes = [
     title: 'Enter answers',
     loadComponent: () => import('./features/enter/enter-answers').then((file) => file.EnterAnswers),
   },
+  // Last, so that its part of the page is fetched only for what is none of the others.
+  { path: '', loadChildren: () => import('./live.routes').then((file) => file.teachingRoutes) },
 ];
 
 export const teacherRoutes: Routes = [
@@ -109,7 +111,7 @@ export const teacherRoutes: Routes = [
         path: 'lessons/:id/print',
         title: 'Print the script',
         canActivate: [signedIn],
-        loadComponent: () => import('./features/script/print-script').then((file) => file.PrintScript),
+        loadComponent: () => import('./features/script/print/print-script').then((file) => file.PrintScript),
       },
       {
         path: 'look',

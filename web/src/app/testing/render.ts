@@ -1,6 +1,6 @@
 import type { Type } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
-import { fireEvent, within } from '@testing-library/dom';
+import { fireEvent, screen, within } from '@testing-library/dom';
 
 /** A component on a page of its own, used as a person uses it: by what is seen and heard. */
 export async function render(component: Type<unknown>, inputs: Record<string, unknown> = {}, providers: unknown[] = []) {
@@ -26,6 +26,11 @@ export async function render(component: Type<unknown>, inputs: Record<string, un
     settled: () => fixture.whenStable(),
     press: (name: string | RegExp) => act(() => fireEvent.click(find.getByRole('button', { name }))),
     key: (element: HTMLElement, key: string, change: KeyboardEventInit = {}) => act(() => fireEvent.keyDown(element, { key, ...change })),
+    /** Chooses from a list that opens at a press. */
+    choose: async (label: string | RegExp, option: string | RegExp) => {
+      await act(() => fireEvent.click(find.getByRole('combobox', { name: label })));
+      await act(() => fireEvent.click(screen.getAllByRole('option', { name: option }).at(-1)!)); // lists that closed before may still fade
+    },
     chooseFile: (label: string, file: File) =>
       act(() => {
         const field = find.getByLabelText<HTMLInputElement>(label);

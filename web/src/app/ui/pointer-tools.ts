@@ -8,15 +8,9 @@ export interface DialPoint {
   readonly y: number;
 }
 
-export const POINTER_TOOLS = {
-  turn: 'Turn hands',
-  ring: 'Ring a numeral',
-  ray: 'Ray',
-  arc: 'Arc with count',
-  ink: 'Ink',
-  gap: 'Leave out a numeral',
-} as const;
-export type PointerTool = keyof typeof POINTER_TOOLS;
+/** What can be done to a dial by pointing at it. */
+export const POINTER_TOOLS = ['turn', 'ring', 'ray', 'arc', 'ink', 'gap'] as const;
+export type PointerTool = (typeof POINTER_TOOLS)[number];
 
 /** The tool after one, round and round. */
 export function toolAfter(tools: readonly PointerTool[], tool: PointerTool): PointerTool {
@@ -25,11 +19,7 @@ export function toolAfter(tools: readonly PointerTool[], tool: PointerTool): Poi
 
 /** Minutes that an arc counts in. */
 export type ArcBy = 1 | 5 | 15;
-export const ARC_BY: readonly { readonly value: ArcBy; readonly text: string }[] = [
-  { value: 1, text: 'ones' },
-  { value: 5, text: 'fives' },
-  { value: 15, text: 'quarters' },
-];
+export const ARC_BY: readonly ArcBy[] = [1, 5, 15];
 
 export function degOf({ x, y }: DialPoint): number {
   return wrapDeg((Math.atan2(x, -y) * 180) / Math.PI);

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import type { DialMark, GroupNode, StageState } from '@zeitpunkt/core';
+import { withDialAtHand } from '@zeitpunkt/core/scene/dial-at-hand';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { v4 as uuid } from 'uuid';
@@ -9,6 +10,8 @@ import { StageView, type StagePlay } from './stage-view';
 
 /** A gesture under way: hands turned, an arc or a line drawn. */
 type Gesture = { readonly type: 'turn'; readonly hold: Hold } | { readonly type: 'draw'; readonly points: readonly DialPoint[] };
+
+const RING: StagePlay['besides'] = (scene, { dialPlace }) => withDialAtHand(scene, dialPlace);
 
 /** How far from the centre a press still means the dial; its face has a radius of 100. */
 const REACH = 130;
@@ -48,13 +51,16 @@ export class PointingStage {
   /** What the hands are when one is taken: a time that gears carry, or a free pose. */
   readonly turning = input.required<() => Turning>();
 
+  /** The one of several dials that is at hand has a ring. */
+  readonly marksAtHand = input(false);
+
   readonly turnBegan = output();
   readonly turned = output<Turning>();
   readonly turnEnded = output();
   readonly turnCancelled = output();
   /** Something was pointed at; an ink mark's id is new. */
   readonly marked = output<DialMark>();
-  /** Another one of several dials was pressed; its place among all. */
+  /** Another one of several dials was pressed, and is at hand from now on; its place among all. */
   readonly dialPressed = output<number>();
   /** A numeral was pressed that is to be left out, or put back. */
   readonly gapped = output<number>();
@@ -69,7 +75,8 @@ export class PointingStage {
     return gesture?.type === 'draw' ? this.markOf(gesture.points, 'draft') : null;
   });
   protected readonly shown = computed<StagePlay>(() => {
-    const [play, draft] = [this.play(), this.draft()];
+    const [given, draft] = [this.play(), this.draft()];
+    const play = this.marksAtHand() ? { ...given, besides: RING } : given;
     return draft ? { ...play, stateAt: (elapsedMs) => withMarks(play.stateAt(elapsedMs), [draft]) } : play;
   });
 
@@ -80,7 +87,8 @@ export class PointingStage {
     const pressed = this.findDial(stage, event);
     if (pressed === null) return;
     event.preventDefault();
-    if (pressed !== stage.dialPlace) return this.dialPressed.emit(pressed);
+    // Another dial is taken up, and what was meant for it is done with the same grab.
+    if (pressed !== stage.dialPlace) this.dialPressed.emit(pressed);
     const point = this.pointOf(event);
     this.host.setPointerCapture(event.pointerId);
     if (this.tool() !== 'turn') return this.gesture.set({ type: 'draw', points: [point] });

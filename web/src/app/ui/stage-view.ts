@@ -9,7 +9,7 @@ import {
   input,
   viewChild,
 } from '@angular/core';
-import type { Pose, StageLayout, StageState } from '@zeitpunkt/core';
+import type { Pose, Scene, StageLayout, StageState } from '@zeitpunkt/core';
 import { poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
@@ -24,6 +24,8 @@ export interface StagePlay {
   readonly beganAtMs: number;
   /** How far it has come, in milliseconds, where something else than the clock tells so: a voice that can pause and go slower. */
   readonly elapsedMs?: () => number;
+  /** What is drawn besides, for this window alone. */
+  readonly besides?: (scene: Scene, state: StageState) => Scene;
   /** The hands are turned by somebody: they glide there from where they were last seen. */
   readonly glides?: boolean;
 }
@@ -79,7 +81,8 @@ export class StageView {
       const shown =
         part < 1 && from && state.dial ? { ...state, dial: { ...state.dial, pose: poseBetween(from, state.dial.pose, part) } } : state;
       this.seen = shown.dial?.pose ?? null;
-      outlet.draw(stageScene(shown, layout));
+      const scene = stageScene(shown, layout);
+      outlet.draw(play.besides?.(scene, shown) ?? scene);
       if (moving || part < 1) this.frame = requestAnimationFrame(draw);
     };
     draw();

@@ -1,8 +1,9 @@
+import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { fireEvent } from '@testing-library/dom';
 import { prepareLesson } from '@zeitpunkt/core';
-import { heard, render, textOf } from '../../testing/render';
+import { render, textOf } from '../../testing/render';
 import { sessionDetail, stepOf, withRun } from '../../testing/session';
-import { BeatList } from './beat-list';
+import { BeatList, type BeatListShown } from './beat-list';
 
 const prepared = prepareLesson(sessionDetail().lesson);
 const { run } = withRun({
@@ -14,16 +15,13 @@ const { run } = withRun({
 }).live.room;
 
 test('every beat stands with what it was to take and what it took; one that is found is leapt to', async () => {
-  HTMLDialogElement.prototype.showModal = function () {
-    this.open = true;
-  };
-  HTMLDialogElement.prototype.close = function () {
-    this.open = false;
-  };
-  const { component, settled, find, page } = await render(BeatList, { prepared, run, nowMs: 70_000 });
-  const leaps = heard((component as BeatList).leap);
-  (component as BeatList).open();
-  await settled();
+  const leaps: string[] = [];
+  const shown: BeatListShown = { prepared, run, nowMs: 70_000, leap: (beatId) => leaps.push(beatId) };
+  const dialog = { close: jest.fn() };
+  const { settled, find, page } = await render(BeatList, {}, [
+    { provide: MAT_DIALOG_DATA, useValue: shown },
+    { provide: MatDialogRef, useValue: dialog },
+  ]);
   const rows = () => [...page.querySelectorAll('tbody tr')].map((row) => textOf(row));
   expect(rows()[0]).toMatch(/1 Say Hello\. 0:0\d 1:05 , longer than planned/);
   expect(rows()[1]).toMatch(/2 Ask: read a dial, 7:30 0:0\d 0:05$/);
@@ -33,4 +31,5 @@ test('every beat stands with what it was to take and what it took; one that is f
   expect(rows()).toHaveLength(1);
   fireEvent.click(find.getByRole('button', { name: /set a dial, 9:30/ }));
   expect(leaps).toEqual(['b4']);
+  expect(dialog.close).toHaveBeenCalled();
 });

@@ -1,94 +1,102 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import {
+  MAT_DIALOG_DATA,
+  MatDialogActions,
+  MatDialogClose,
+  MatDialogContent,
+  MatDialogRef,
+  MatDialogTitle,
+} from '@angular/material/dialog';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatTableModule } from '@angular/material/table';
 import { beatTimes, lengthText, nameInLesson, wordsOf, type PreparedLesson, type Run } from '@zeitpunkt/core';
+import { CONSOLE_WORDS } from './words';
+
+/** What the list is opened with. */
+export interface BeatListShown {
+  readonly prepared: PreparedLesson;
+  readonly run: Run;
+  /** The server's clock, in milliseconds since 1970. */
+  readonly nowMs: number;
+  /** Goes to a beat. */
+  readonly leap: (beatId: string) => void;
+}
 
 /** All beats of the lesson with what each was to take and what it took, to jump to one of them. */
 @Component({
   selector: 'zp-beat-list',
-  imports: [MatButton],
+  imports: [
+    MatButton,
+    MatDialogActions,
+    MatDialogClose,
+    MatDialogContent,
+    MatDialogTitle,
+    MatFormField,
+    MatInput,
+    MatLabel,
+    MatTableModule,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <dialog #dialog aria-labelledby="beat-list-title" (close)="isOpen.set(false)">
-      <div class="head">
-        <h2 id="beat-list-title">Beats of this lesson</h2>
-        <label>
-          <span class="heard-only">Find a beat</span>
-          <input #word type="search" class="field" placeholder="Find" [value]="sought()" (input)="sought.set(word.value)" />
-        </label>
-        <button mat-stroked-button type="button" (click)="dialog.close()">Close</button>
-      </div>
-      @if (isOpen()) {
-        <table>
-          <thead>
-            <tr>
-              <th scope="col">Beat</th>
-              <th scope="col">Planned</th>
-              <th scope="col">Took</th>
-            </tr>
-          </thead>
-          <tbody>
-            @for (row of rows(); track row.id) {
-              <tr [class.here]="row.isHere">
-                <th scope="row">
-                  <button type="button" class="go" [attr.aria-current]="row.isHere ? 'step' : null" (click)="go(row.id)">
-                    {{ row.number }} <strong>{{ row.name }}</strong> {{ row.words }}
-                  </button>
-                </th>
-                <td>{{ row.planned }}</td>
-                <td [class.longer]="row.isLonger">
-                  {{ row.actual }}
-                  @if (row.isLonger) {
-                    <span class="heard-only">, longer than planned</span>
-                  }
-                </td>
-              </tr>
-            } @empty {
-              <tr>
-                <td colspan="3">No beat has “{{ sought() }}” in it.</td>
-              </tr>
+    <h2 mat-dialog-title>{{ words().heading }}</h2>
+    <mat-dialog-content>
+      <mat-form-field appearance="outline" subscriptSizing="dynamic">
+        <mat-label>{{ words().find }}</mat-label>
+        <input #word matInput type="search" [value]="sought()" (input)="sought.set(word.value)" />
+      </mat-form-field>
+      <table mat-table [dataSource]="rows()" [trackBy]="byId">
+        <ng-container matColumnDef="beat">
+          <th mat-header-cell *matHeaderCellDef scope="col">{{ words().beat }}</th>
+          <td mat-cell *matCellDef="let row">
+            <button type="button" class="go" [attr.aria-current]="row.isHere ? 'step' : null" (click)="go(row.id)">
+              {{ row.number }} <strong>{{ row.name }}</strong> {{ row.words }}
+            </button>
+          </td>
+        </ng-container>
+        <ng-container matColumnDef="planned">
+          <th mat-header-cell *matHeaderCellDef scope="col">{{ words().planned }}</th>
+          <td mat-cell *matCellDef="let row">{{ row.planned }}</td>
+        </ng-container>
+        <ng-container matColumnDef="took">
+          <th mat-header-cell *matHeaderCellDef scope="col">{{ words().took }}</th>
+          <td mat-cell *matCellDef="let row" [class.longer]="row.isLonger">
+            {{ row.actual }}
+            @if (row.isLonger) {
+              <span class="heard-only">{{ words().longer }}</span>
             }
-          </tbody>
-        </table>
+          </td>
+        </ng-container>
+        <tr mat-header-row *matHeaderRowDef="columns"></tr>
+        <tr mat-row *matRowDef="let row; columns: columns" [class.here]="row.isHere"></tr>
+      </table>
+      @if (!rows().length) {
+        <p role="status">{{ words().none(sought()) }}</p>
       }
-    </dialog>
+    </mat-dialog-content>
+    <mat-dialog-actions align="start">
+      <button mat-stroked-button type="button" mat-dialog-close>{{ words().close }}</button>
+    </mat-dialog-actions>
   `,
   styles: `
-    dialog {
-      width: min(46rem, 94vw);
-    }
-    .head {
-      display: flex;
-      gap: 1rem;
-      align-items: center;
-      justify-content: space-between;
+    mat-form-field {
+      margin: 8px 0 16px;
     }
     table {
       width: 100%;
-      margin-top: 0.5rem;
-      border-collapse: collapse;
+    }
+    .mat-column-planned,
+    .mat-column-took {
+      text-align: right;
       font-variant-numeric: tabular-nums;
-    }
-    th,
-    td {
-      padding: 0.1rem 0.5rem;
-      text-align: right;
-      font-weight: 400;
-    }
-    th {
-      text-align: left;
-    }
-    thead th + th {
-      text-align: right;
-    }
-    tbody tr {
-      border-top: 1px solid var(--faint);
     }
     .go {
       display: -webkit-box;
       overflow: hidden;
       width: 100%;
       min-height: 32px;
-      padding: 0.2rem 0;
+      padding: 4px 0;
       border: 0;
       background: none;
       color: inherit;
@@ -108,20 +116,19 @@ import { beatTimes, lengthText, nameInLesson, wordsOf, type PreparedLesson, type
   `,
 })
 export class BeatList {
-  readonly prepared = input.required<PreparedLesson>();
-  readonly run = input.required<Run>();
-  /** The server's clock, in milliseconds since 1970. */
-  readonly nowMs = input.required<number>();
-  /** The beat to go to. */
-  readonly leap = output<string>();
+  private readonly shown = inject<BeatListShown>(MAT_DIALOG_DATA);
+  private readonly dialog = inject<MatDialogRef<BeatList>>(MatDialogRef);
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().beats);
+  protected readonly columns = ['beat', 'planned', 'took'];
   protected readonly sought = signal('');
-  protected readonly isOpen = signal(false);
-  private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
+  protected readonly byId = (_place: number, { id }: { readonly id: string }) => id;
 
   protected readonly rows = computed(() => {
-    const [prepared, run, sought] = [this.prepared(), this.run(), this.sought().trim().toLowerCase()];
+    const sought = this.sought().trim().toLowerCase();
+    const { prepared, run, nowMs } = this.shown;
     const { lesson } = prepared;
-    const times = beatTimes(prepared, run, this.nowMs());
+    const times = beatTimes(prepared, run, nowMs);
     return lesson.beats
       .map((beat, index) => {
         const { plannedMs, actualMs } = times[index]!;
@@ -140,14 +147,8 @@ export class BeatList {
       .filter(({ name, words }) => sought === '' || `${name} ${words}`.toLowerCase().includes(sought));
   });
 
-  open(): void {
-    this.sought.set('');
-    this.isOpen.set(true);
-    this.dialog().nativeElement.showModal();
-  }
-
   protected go(beatId: string): void {
-    this.dialog().nativeElement.close();
-    this.leap.emit(beatId);
+    this.dialog.close();
+    this.shown.leap(beatId);
   }
 }

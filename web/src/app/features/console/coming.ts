@@ -1,6 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import {
   describeStage,
+  lengthText,
+  nameInLesson,
   nameOfKind,
   narrationAt,
   stageOfRun,
@@ -11,40 +13,48 @@ import {
   type Step,
 } from '@zeitpunkt/core';
 import { SceneView } from '../../ui/scene-view';
+import { CONSOLE_WORDS } from './words';
 
 /** A step in a few words: what kind of beat, and where in one of several steps. */
 export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
   return stepsOfBeat > 1 ? `${nameOfKind(kind)}, ${stepInBeat + 1} of ${stepsOfBeat}` : nameOfKind(kind);
 }
 
-/** What comes: the picture and the first words of the next step, and smaller those of the two beats after it. */
+/** A step by what it shows, where a beat begins: "Ask: set a dial, 4:45". */
+export const aboutStep = (step: Step, { lesson }: PreparedLesson): string =>
+  step.stepInBeat === 0 ? nameInLesson(lesson.beats[step.beatIndex]!, lesson) : nameOfStep(step);
+
+/** So many beats after the next step are shown, too. */
+const AFTER = 3;
+
+/** What comes: the picture and the first words of the next step, and smaller those of the beats after it. */
 @Component({
   selector: 'zp-coming',
   imports: [SceneView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (next(); as next) {
-      <h2>Coming next</h2>
-      <div class="next">
-        <zp-scene class="picture" [scene]="next.scene" [label]="next.label" />
-        <p>
-          <strong>{{ next.name }}</strong><br />{{ next.words }}
-        </p>
-      </div>
-      @if (after().length) {
-        <ol>
-          @for (one of after(); track one.key) {
-            <li>
-              <zp-scene class="picture" [scene]="one.scene" [label]="one.label" />
-              <p>
-                <strong>{{ one.name }}</strong><br />{{ one.words }}
-              </p>
-            </li>
-          }
-        </ol>
-      }
+      <h2>{{ words().heading }}</h2>
+      <ol>
+        <li class="next">
+          <zp-scene class="picture" [scene]="next.scene" [label]="next.label" />
+          <p>
+            <strong>{{ next.name }}</strong><br />{{ next.words }}
+          </p>
+          <span class="facts">{{ next.length }}</span>
+        </li>
+        @for (one of after(); track one.key) {
+          <li>
+            <zp-scene class="picture" [scene]="one.scene" [label]="one.label" />
+            <p>
+              <strong>{{ one.name }}</strong><br />{{ one.words }}
+            </p>
+            <span class="facts">{{ one.length }}</span>
+          </li>
+        }
+      </ol>
     } @else {
-      <p class="facts">This is the last step of the lesson.</p>
+      <p class="facts">{{ words().last }}</p>
     }
   `,
   styles: `
@@ -53,11 +63,24 @@ export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
       gap: 0.6rem;
       width: 100%;
     }
-    .next {
+    h2 {
+      font-size: 18px;
+    }
+    ol {
+      margin: 0;
+      padding: 0;
+      list-style: none;
+    }
+    li {
       display: grid;
-      grid-template-columns: minmax(0, 3fr) minmax(0, 2fr);
-      gap: 1rem;
+      grid-template-columns: 132px minmax(0, 1fr) auto;
+      gap: 16px;
       align-items: start;
+      padding: 10px 0;
+      border-top: 1px solid var(--line);
+    }
+    .next {
+      grid-template-columns: 208px minmax(0, 1fr) auto;
     }
     .picture {
       border: 1px solid var(--line);
@@ -65,47 +88,53 @@ export function nameOfStep({ kind, stepInBeat, stepsOfBeat }: Step): string {
       background: var(--sheet);
       aspect-ratio: 16 / 9;
     }
-    ol {
-      display: grid;
-      grid-template-columns: 1fr 1fr;
-      gap: 1rem;
-      margin: 0;
-      padding: 0.6rem 0 0;
-      border-top: 1px solid var(--line);
-      color: var(--soft);
-      list-style: none;
-    }
-    li {
-      display: grid;
-      gap: 0.3rem;
-      align-content: start;
-    }
-    li p {
+    li:not(.next) p {
       display: -webkit-box;
       overflow: hidden;
+      color: var(--soft);
       -webkit-box-orient: vertical;
       -webkit-line-clamp: 3;
+    }
+    strong {
+      color: var(--ink);
+    }
+    p {
+      margin: 0;
+    }
+    @media (max-width: 600px) {
+      li,
+      .next {
+        grid-template-columns: 96px minmax(0, 1fr);
+      }
+      .facts {
+        display: none;
+      }
     }
   `,
 })
 export class Coming {
   readonly prepared = input.required<PreparedLesson>();
   readonly run = input.required<Run>();
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().coming);
   private readonly index = computed(() => stepIndex(this.prepared(), this.run().at));
 
   protected readonly next = computed(() => {
     const step = this.prepared().steps[this.index() + 1];
-    return step ? { ...this.pictured(step, 'The picture of the next step.'), name: nameOfStep(step) } : null;
+    return step
+      ? { ...this.pictured(step, this.words().picture), name: aboutStep(step, this.prepared()), length: lengthText(step.durationMs) }
+      : null;
   });
-  /** The two beats after the next step's, each once however many steps it has. */
+  /** The beats after the next step's, each once however many steps it has. */
   protected readonly after = computed(() => {
     const { steps } = this.prepared();
     const next = steps[this.index() + 1];
     const firsts = steps.slice(this.index() + 2).filter((step) => step.stepInBeat === 0 && step.beatIndex !== next?.beatIndex);
-    return firsts.slice(0, 2).map((step) => ({
+    return firsts.slice(0, AFTER).map((step) => ({
       key: step.ref.beatId,
-      ...this.pictured(step, 'A picture of what comes after it.'),
-      name: nameOfStep(step).replace(/, 1 of \d+$/, ''),
+      ...this.pictured(step, this.words().after),
+      name: aboutStep(step, this.prepared()),
+      length: lengthText(steps.reduce((sum, one) => sum + (one.beatIndex === step.beatIndex ? one.durationMs : 0), 0)),
     }));
   });
 

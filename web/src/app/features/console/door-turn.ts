@@ -1,54 +1,62 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { isDoorOpen, type Door, type DoorMode, type RoomCommand } from '@zeitpunkt/core';
+import { CONSOLE_WORDS } from './words';
 
 /** What the door is doing, in a few words. @param nowMs by the server's clock */
 export function doorWords(door: Door, nowMs: number): string {
-  if (!isDoorOpen(door, nowMs)) return 'the door is closed, they knock';
-  if (door.closesAtMs === null) return 'the door is open';
-  const minutes = Math.max(1, Math.round((door.closesAtMs - nowMs) / 60_000));
-  return `the door is open for ${minutes} more ${minutes === 1 ? 'minute' : 'minutes'}`;
+  const words = CONSOLE_WORDS().doorPlace;
+  if (!isDoorOpen(door, nowMs)) return words.isClosed;
+  return door.closesAtMs === null ? words.isOpen : words.openFor(Math.max(1, Math.round((door.closesAtMs - nowMs) / 60_000)));
 }
 
-const MODES: readonly { readonly id: DoorMode; readonly text: string }[] = [
-  { id: 'one-by-one', text: 'waits until I let them in' },
-  { id: 'class-list', text: 'is in at once, by the class list alone' },
-  { id: 'all', text: 'is in at once, also who is not on the list' },
-];
+const MODES: readonly DoorMode[] = ['class-list', 'one-by-one', 'all'];
 
 /** Opens and closes the door, and says who is in at once. */
 @Component({
   selector: 'zp-door-turn',
-  imports: [MatButton],
+  imports: [MatButton, MatRadioButton, MatRadioGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button mat-stroked-button type="button" (click)="turn()">{{ isOpen() ? 'Close the door' : 'Open the door' }}</button>
-    <label
-      >Who comes in
-      <select #admits class="field" (change)="admit(admits.value)">
-        @for (mode of modes; track mode.id) {
-          <option [value]="mode.id" [selected]="mode.id === door().admits">{{ mode.text }}</option>
-        }
-      </select>
-    </label>
+    <mat-radio-group [attr.aria-label]="words().lobby.whoComes" [value]="door().admits" (change)="admit($event.value)">
+      @for (mode of modes; track mode) {
+        <mat-radio-button [value]="mode">{{ words().lobby.modes[mode] }}</mat-radio-button>
+      }
+    </mat-radio-group>
+    <p>
+      <button mat-stroked-button type="button" (click)="turn()">
+        {{ isOpen() ? words().doorPlace.close : words().doorPlace.open }}
+      </button>
+      @if (!isOpen()) {
+        <strong>{{ words().lobby.closed }}</strong>
+      }
+    </p>
   `,
   styles: `
+    :host,
+    mat-radio-group {
+      display: grid;
+    }
     :host {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.4rem 0.6rem;
-      align-items: center;
+      gap: 12px;
     }
-    label {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0 0.5rem;
-      align-items: center;
-      min-width: 0;
+    mat-radio-group {
+      border: 1px solid var(--line);
+      border-radius: 4px;
+      background: var(--sheet);
     }
-    select {
-      width: 100%;
-      max-width: 21rem;
+    mat-radio-button {
+      padding: 6px 8px;
+    }
+    mat-radio-button + mat-radio-button {
+      border-top: 1px solid var(--faint);
+    }
+    p {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      margin: 0;
     }
   `,
 })
@@ -57,12 +65,12 @@ export class DoorTurn {
   /** The server's clock, in milliseconds since 1970. */
   readonly nowMs = input.required<number>();
   readonly tell = output<RoomCommand>();
+  protected readonly words = CONSOLE_WORDS;
   protected readonly isOpen = computed(() => isDoorOpen(this.door(), this.nowMs()));
-
   protected readonly modes = MODES;
 
-  protected admit(mode: string): void {
-    this.tell.emit({ type: 'door-admits', admits: mode as DoorMode });
+  protected admit(admits: DoorMode): void {
+    this.tell.emit({ type: 'door-admits', admits });
   }
 
   protected turn(): void {

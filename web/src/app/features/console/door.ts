@@ -3,6 +3,9 @@ import { MatButton } from '@angular/material/button';
 import { isDoorOpen, type RoomCommand } from '@zeitpunkt/core';
 import type { Participant, SessionDetail } from '@zeitpunkt/contract';
 import type { RoomAct } from '../../state/live';
+import { Icon } from '../../ui/icons/icon';
+import { KeyHint } from '../../ui/parts/key-hint';
+import { CONSOLE_WORDS } from './words';
 
 /** So many wrong keys within a minute are more than a class mistypes. */
 const MANY_WRONG_KEYS = 8;
@@ -10,48 +13,57 @@ const MANY_WRONG_KEYS = 8;
 /** Who stands before the door of the room: who waits to be let in, who knocks, and whether keys are being guessed. */
 @Component({
   selector: 'zp-door',
-  imports: [MatButton],
+  imports: [Icon, KeyHint, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (waiting().length) {
       <div class="row" role="status">
-        <strong>At the door:</strong>
+        <mat-icon svgIcon="meeting-room" />
+        <strong>{{ words().atDoor }}</strong>
         @for (one of waiting(); track one.id) {
-          <button mat-stroked-button type="button" (click)="letIn([one.id])">Let {{ one.name }} in{{ aboutOne(one) }}</button>
+          <button mat-stroked-button type="button" (click)="letIn([one.id])">
+            {{ words().letIn(one.name, aboutOne(one)) }}
+            @if (waiting().length === 1) {
+              <zp-key key="I" />
+            }
+          </button>
           <button mat-button type="button" (click)="act.emit({ type: 'send-out', participantId: one.id })">
-            No<span class="heard-only">, not {{ one.name }}</span>
+            {{ words().no }}<span class="heard-only">{{ words().notOne(one.name) }}</span>
           </button>
         }
         @if (waiting().length > 1) {
-          <button mat-flat-button class="next" type="button" (click)="letInAll()">Let all {{ waiting().length }} in</button>
+          <button mat-flat-button class="next" type="button" (click)="letInAll()">
+            {{ words().letAll(waiting().length) }}<zp-key key="I" />
+          </button>
         }
       </div>
     }
     @if (knocks()[0]; as first) {
       <div class="row" role="status">
-        <strong>{{ knocks().length === 1 ? 'Somebody knocks' : knocks().length + ' knock' }} at the closed door.</strong>
+        <mat-icon svgIcon="meeting-room" />
+        <strong>{{ words().knocks(knocks().length) }}</strong>
         <button mat-stroked-button type="button" (click)="act.emit({ type: 'open-to', knockId: first.id })">
-          Open to {{ knocks().length === 1 ? 'them' : 'the first' }}
+          {{ knocks().length === 1 ? words().openToOne : words().openToFirst }}
         </button>
-        <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: true })">Open to all</button>
+        <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: true })">{{ words().openToAll }}</button>
       </div>
     }
     @if (wrongKeys() >= most) {
       <div class="row problem" role="status">
-        {{ wrongKeys() }} wrong room keys were tried within a minute.
+        {{ words().guessed(wrongKeys()) }}
         @if (isOpen()) {
-          If a stranger may be guessing:
-          <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: false })">Close the door now</button>
+          {{ words().stranger }}
+          <button mat-stroked-button type="button" (click)="tell.emit({ type: 'door', open: false })">{{ words().closeNow }}</button>
         }
       </div>
     } @else if (wrongKeys() > 0) {
-      <p class="facts">{{ wrongKeys() }} wrong room {{ wrongKeys() === 1 ? 'key was' : 'keys were' }} tried in the last minute.</p>
+      <p class="facts">{{ words().wrong(wrongKeys()) }}</p>
     }
   `,
   styles: `
     :host {
       display: grid;
-      gap: 0.5rem;
+      gap: 8px;
       width: 100%;
     }
     :host:empty {
@@ -60,8 +72,16 @@ const MANY_WRONG_KEYS = 8;
     .row {
       display: flex;
       flex-wrap: wrap;
-      gap: 0.4rem 0.6rem;
+      gap: 6px 10px;
       align-items: center;
+      padding: 6px 12px;
+      background: var(--zone);
+    }
+    .row.problem {
+      background: var(--sheet);
+    }
+    p {
+      margin: 0;
     }
   `,
 })
@@ -71,6 +91,8 @@ export class DoorPanel {
   readonly nowMs = input.required<number>();
   readonly tell = output<RoomCommand>();
   readonly act = output<RoomAct>();
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().doorPlace);
 
   protected readonly most = MANY_WRONG_KEYS;
   protected readonly isOpen = computed(() => isDoorOpen(this.live().room.door, this.nowMs()));
@@ -80,16 +102,16 @@ export class DoorPanel {
 
   /** What a teacher should know first: the pupil is not on the list, or is in already and this device would take over. */
   protected aboutOne({ id, pupilId, newcomer }: Participant): string {
-    if (newcomer) return ', who is not on the list';
+    if (newcomer) return this.words().newcomer;
     const isElsewhere = this.live().participants.some((other) => other.pupilId === pupilId && other.id !== id);
-    return isElsewhere ? ', who was on another device' : '';
+    return isElsewhere ? this.words().elsewhere : '';
   }
 
   protected letIn(participantIds: readonly string[]): void {
     this.act.emit({ type: 'let-in', participantIds });
   }
 
-  protected letInAll(): void {
-    this.letIn(this.waiting().map(({ id }) => id));
+  letInAll(): void {
+    if (this.waiting().length > 0) this.letIn(this.waiting().map(({ id }) => id));
   }
 }

@@ -3,47 +3,61 @@ import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
 import { kindOf, LatestAttempts, type Asking, type Item } from '@zeitpunkt/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
+import type { Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
+import { KeyHint } from '../../ui/parts/key-hint';
 import { FollowUp } from './follow-up';
+import { CONSOLE_WORDS } from './words';
 
 const MORE_MINUTES = 2;
+
+/** The keys that act on the question on the stage, while there is one. */
+export function flowShortcuts(bar: () => FlowBar | undefined): readonly Shortcut[] {
+  const { keys } = CONSOLE_WORDS();
+  return [
+    { left: ['Shift+E'], right: ['Shift+N'], text: keys.remind, act: () => bar()?.remind() },
+    { left: ['Shift+T'], right: ['Shift+M'], text: keys.moreTime, act: () => bar()?.moreTime() },
+    { left: ['Shift+C'], right: ['Shift+L'], text: keys.close, act: () => bar()?.close() },
+    { left: ['Shift+R'], right: ['Shift+I'], text: keys.again, act: () => bar()?.askAgain() },
+    { left: ['Shift+X'], right: ['Shift+K'], text: keys.another, act: () => bar()?.askAnother() },
+    { left: ['Shift+F'], right: ['Shift+J'], text: keys.followUp, act: () => bar()?.askFollowUp() },
+  ];
+}
+
+/** How many are in the room and have not answered a question. */
+export function thinkingAt({ live: { participants, responses } }: SessionDetail, { id }: Asking): number {
+  const answered = new LatestAttempts(responses).at(id);
+  return participants.filter(({ waits, pupilId }) => !waits && !answered.has(pupilId)).length;
+}
 
 /** What can be done with the question on the stage: give time, close it, and once it is answered ask again or go after what went wrong. */
 @Component({
   selector: 'zp-flow-bar',
-  imports: [MatButton, MatTooltip],
+  imports: [KeyHint, MatButton, MatTooltip],
   providers: [FollowUp],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @let one = asking();
     @if (one.phase === 'open') {
-      <button
-        mat-stroked-button
-        type="button"
-        [disabled]="thinking() === 0 || calls().nudged === one.id"
-        matTooltip="Those who have not answered read that you wait for them, and that there is time"
-        (click)="steering.tell({ type: 'nudge', askingId: one.id })"
-      >
-        {{ calls().nudged === one.id ? 'Nudged' : 'Nudge ' + thinking() }}
+      <button mat-stroked-button type="button" [disabled]="!canRemind()" [matTooltip]="words().remindHint" (click)="remind()">
+        {{ calls().nudged === one.id ? words().reminded : words().remind(thinking()) }}<zp-key key="Shift+N" />
       </button>
-      <button mat-stroked-button type="button" (click)="steering.tell({ type: 'more-time', askingId: one.id, minutes: minutes })">
-        Two more minutes
-      </button>
-      <button mat-stroked-button type="button" (click)="steering.tell({ type: 'close', askingId: one.id })">Close answers</button>
+      <button mat-stroked-button type="button" (click)="moreTime()">{{ words().more }}<zp-key key="Shift+M" /></button>
+      <button mat-stroked-button type="button" (click)="close()">{{ words().close }}<zp-key key="Shift+L" /></button>
       @if (steering.canTakeBack()) {
-        <button mat-stroked-button type="button" matTooltip="Esc, full stop" (click)="steering.takeBack()">Take it back</button>
+        <button mat-stroked-button type="button" (click)="steering.takeBack()">{{ words().takeBack }}<zp-key key="Escape" /></button>
       }
     } @else {
       @if (one.phase === 'revealed') {
-        <button mat-stroked-button type="button" (click)="steering.askAgain(one.item)">Ask again</button>
-        <button mat-stroked-button type="button" (click)="steering.askAnother(one.item)">Ask another like it</button>
+        <button mat-stroked-button type="button" (click)="askAgain()">{{ words().again }}<zp-key key="Shift+I" /></button>
+        <button mat-stroked-button type="button" (click)="askAnother()">{{ words().another }}<zp-key key="Shift+K" /></button>
       }
       @if (followUp.ready(); as ready) {
-        <button mat-stroked-button class="follow" type="button" [matTooltip]="stemOf(ready.item)" (click)="steering.askAgain(ready.item)">
-          Follow up A: {{ ready.title }}
+        <button mat-stroked-button class="follow" type="button" [matTooltip]="stemOf(ready.item)" (click)="askFollowUp()">
+          {{ words().followUp(ready.title) }}<zp-key key="Shift+J" />
         </button>
       } @else if (followUp.isComing()) {
-        <span class="facts" role="status">Finding a follow-up …</span>
+        <span class="facts" role="status">{{ words().finding }}</span>
       }
     }
   `,
@@ -51,13 +65,13 @@ const MORE_MINUTES = 2;
     :host {
       display: flex;
       flex-wrap: wrap;
-      gap: 0.5rem 0.75rem;
+      gap: 8px;
       align-items: center;
     }
     .follow {
       height: auto;
-      min-height: 40px;
-      padding-block: 0.25rem;
+      min-height: 36px;
+      padding-block: 4px;
     }
   `,
 })
@@ -66,14 +80,38 @@ export class FlowBar {
   readonly asking = input.required<Asking>();
   protected readonly steering = inject(Steering);
   protected readonly followUp = inject(FollowUp);
-  protected readonly minutes = MORE_MINUTES;
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().flow);
   protected readonly calls = computed(() => this.detail().live.room.calls);
-  /** How many are in the room and have not answered. */
-  protected readonly thinking = computed(() => {
-    const { participants, responses } = this.detail().live;
-    const answered = new LatestAttempts(responses).at(this.asking().id);
-    return participants.filter(({ waits, pupilId }) => !waits && !answered.has(pupilId)).length;
-  });
+  protected readonly thinking = computed(() => thinkingAt(this.detail(), this.asking()));
+  protected readonly canRemind = computed(() => this.isOpen() && this.thinking() > 0 && this.calls().nudged !== this.asking().id);
+  private readonly isOpen = computed(() => this.asking().phase === 'open');
+  private readonly isRevealed = computed(() => this.asking().phase === 'revealed');
+
+  remind(): void {
+    if (this.canRemind()) this.steering.tell({ type: 'nudge', askingId: this.asking().id });
+  }
+
+  moreTime(): void {
+    if (this.isOpen()) this.steering.tell({ type: 'more-time', askingId: this.asking().id, minutes: MORE_MINUTES });
+  }
+
+  close(): void {
+    if (this.isOpen()) this.steering.tell({ type: 'close', askingId: this.asking().id });
+  }
+
+  askAgain(): void {
+    if (this.isRevealed()) this.steering.askAgain(this.asking().item);
+  }
+
+  askAnother(): void {
+    if (this.isRevealed()) this.steering.askAnother(this.asking().item);
+  }
+
+  askFollowUp(): void {
+    const ready = this.followUp.ready();
+    if (ready) this.steering.askAgain(ready.item);
+  }
 
   protected stemOf(item: Item): string {
     return kindOf(item).viewOf(item, this.detail().lesson.settings).stem;

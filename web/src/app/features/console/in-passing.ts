@@ -4,6 +4,7 @@ import { dialScene, dialOf, nearestTime, PLAIN_LAYERS, displayText } from '@zeit
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { Steering } from '../../shared/steering';
 import { SceneView } from '../../ui/scene-view';
+import { CONSOLE_WORDS } from './words';
 
 /** "Ready?" and "Show me your clocks": what a teacher asks of the class in passing, and what comes back at once. */
 @Component({
@@ -18,7 +19,7 @@ import { SceneView } from '../../ui/scene-view';
         [attr.aria-pressed]="calls().pulse !== null"
         (click)="steering.tell({ type: 'pulse', on: calls().pulse === null })"
       >
-        {{ calls().pulse === null ? 'Ready?' : 'No longer ask “Ready?”' }}
+        {{ calls().pulse === null ? words().ready : words().noLonger }}
       </button>
       <button
         mat-stroked-button
@@ -26,22 +27,22 @@ import { SceneView } from '../../ui/scene-view';
         [attr.aria-pressed]="calls().showMe"
         (click)="steering.tell({ type: 'show-me', on: !calls().showMe })"
       >
-        {{ calls().showMe ? 'Put the clocks away' : 'Show me your clocks' }}
+        {{ calls().showMe ? words().away : words().show }}
       </button>
     </div>
     @if (calls().pulse !== null) {
       <p role="status">
-        <strong>{{ ready().length }} of {{ inRoom().length }} ready</strong>
+        <strong>{{ words().readyOf(ready().length, inRoom().length) }}</strong>
         @if (notYet().length) {
-          · not yet: {{ notYet().join(', ') }}
+          · {{ words().notYet(notYet().join(', ')) }}
         }
         @if (silent().length) {
-          · <span class="facts">nothing yet: {{ silent().join(', ') }}</span>
+          · <span class="facts">{{ words().silent(silent().join(', ')) }}</span>
         }
       </p>
     }
     @if (calls().showMe) {
-      <ul aria-label="Clocks of the class">
+      <ul [attr.aria-label]="words().clocks">
         @for (one of clocks(); track one.id) {
           <li>
             @if (one.scene) {
@@ -101,6 +102,8 @@ import { SceneView } from '../../ui/scene-view';
 export class InPassing {
   readonly detail = input.required<SessionDetail>();
   protected readonly steering = inject(Steering);
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().passing);
   protected readonly calls = computed(() => this.detail().live.room.calls);
   protected readonly inRoom = computed(() => this.detail().live.participants.filter(({ waits }) => !waits));
   private readonly said = computed(
@@ -114,7 +117,7 @@ export class InPassing {
     return this.inRoom().map(({ id, name }) => {
       const pose = shown.get(id);
       if (!pose) return { id, name, scene: null, label: '' };
-      return { id, name, scene: dialScene(dialOf(pose, PLAIN_LAYERS)), label: `The clock of ${name} at ${displayText(nearestTime(pose))}` };
+      return { id, name, scene: dialScene(dialOf(pose, PLAIN_LAYERS)), label: this.words().clockOf(name, displayText(nearestTime(pose))) };
     });
   });
 

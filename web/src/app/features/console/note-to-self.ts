@@ -2,6 +2,7 @@ import {
   ChangeDetectionStrategy,
   ChangeDetectorRef,
   Component,
+  computed,
   effect,
   type ElementRef,
   inject,
@@ -11,9 +12,13 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import { MatTooltip } from '@angular/material/tooltip';
 import type { LessonDetail, LessonSaved, NoteKeep } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
+import { Icon } from '../../ui/icons/icon';
+import { CONSOLE_WORDS } from './words';
 
 /**
  * What the teacher noted at the beat at hand, seen here only. What is noted while teaching stays with the lesson; rooms that
@@ -21,29 +26,30 @@ import { ask, sentenceOf } from '../../shared/api';
  */
 @Component({
   selector: 'zp-note-to-self',
-  imports: [MatButton, MatTooltip],
+  imports: [Icon, MatButton, MatFormField, MatInput, MatLabel, MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (isWriting()) {
       <form (submit)="keep($event, field.value)">
-        <label for="note-to-self">Note to self</label>
-        <input
-          #field
-          id="note-to-self"
-          class="field"
-          maxlength="200"
-          autocomplete="off"
-          [value]="notes().get(beatId()) ?? ''"
-          (keydown.escape)="isWriting.set(false)"
-        />
-        <button mat-stroked-button type="submit">Keep</button>
+        <mat-form-field appearance="outline" subscriptSizing="dynamic">
+          <mat-label>{{ words().label }}</mat-label>
+          <input
+            #field
+            matInput
+            maxlength="200"
+            autocomplete="off"
+            [value]="notes().get(beatId()) ?? ''"
+            (keydown.escape)="isWriting.set(false)"
+          />
+        </mat-form-field>
+        <button mat-stroked-button type="submit">{{ words().keep }}</button>
       </form>
     } @else {
       @if (notes().get(beatId()); as note) {
-        <span class="note">✎ {{ note }}</span>
+        <span class="note"><mat-icon svgIcon="sticky-note" />{{ note }}</span>
       }
       <button mat-button type="button" matTooltip="B, N" (click)="write()">
-        {{ notes().get(beatId()) ? 'Change the note' : 'Note to self' }}
+        {{ notes().get(beatId()) ? words().change : words().label }}
       </button>
     }
     @if (problem(); as problem) {
@@ -61,13 +67,16 @@ import { ask, sentenceOf } from '../../shared/api';
     form {
       flex: 1;
     }
-    .field {
+    mat-form-field {
       flex: 1;
       min-width: 10rem;
     }
     .note {
+      display: inline-flex;
+      gap: 6px;
+      align-items: center;
       padding: 0.2rem 0.7rem;
-      border-left: 5px solid var(--hour-hand, var(--accent));
+      border-left: 4px solid var(--accent);
       background: var(--sheet);
     }
   `,
@@ -75,6 +84,8 @@ import { ask, sentenceOf } from '../../shared/api';
 export class NoteToSelf {
   readonly lessonId = input.required<string>();
   readonly beatId = input.required<string>();
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().note);
   protected readonly isWriting = signal(false);
   protected readonly problem = signal<string | null>(null);
   /** The notes of the lesson by beat, as it is edited. */

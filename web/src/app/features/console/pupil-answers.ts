@@ -1,35 +1,37 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { kindOf, LatestAttempts, timesAsked } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { counts } from '../../shared/late';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
+import { CONSOLE_WORDS } from './words';
 
 /** What one pupil has answered in this lesson so far, question by question. */
 @Component({
   selector: 'zp-pupil-answers',
-  imports: [ResponseView],
+  imports: [MatButton, ResponseView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="whose">
-      <h3 id="whose">{{ name() }} so far</h3>
-      <button type="button" class="press" (click)="closed.emit()">
-        Close<span class="heard-only"> the answers of {{ name() }}</span>
+      <h3 id="whose">{{ words().soFar(name()) }}</h3>
+      <button mat-stroked-button type="button" (click)="closed.emit()">
+        {{ words().close }}<span class="heard-only">{{ words().closeOf(name()) }}</span>
       </button>
       <ol>
         @for (row of rows(); track row.askingId) {
           <li>
-            <span class="stem">{{ row.number }}. {{ row.stem }}{{ row.again ? ', again' : '' }}</span>
+            <span class="stem">{{ row.number }}. {{ row.stem }}{{ row.again ? words().again : '' }}</span>
             @if (row.given; as given) {
               <zp-response class="given" [response]="given.response" [view]="row.view" />
               <span>{{ row.verdict.sign }} {{ row.verdict.words }}{{ row.ideas ? ': ' + row.ideas : '' }}</span>
             } @else {
-              <span class="facts">no answer</span>
+              <span class="facts">{{ words().none }}</span>
             }
           </li>
         } @empty {
-          <li class="facts">Nothing was asked yet.</li>
+          <li class="facts">{{ words().nothing }}</li>
         }
       </ol>
     </section>
@@ -45,10 +47,6 @@ import { VERDICT_WORDS } from '../../shared/verdict-words';
       border: 2px solid var(--ink);
       border-radius: 5px;
       background: var(--sheet);
-    }
-    .press {
-      min-height: 28px;
-      padding: 0 0.6rem;
     }
     ol {
       grid-column: 1 / -1;
@@ -73,6 +71,8 @@ export class PupilAnswers {
   readonly detail = input.required<SessionDetail>();
   readonly pupilId = input.required<string>();
   readonly closed = output();
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().pupil);
 
   protected readonly name = computed(() => this.detail().live.participants.find(({ pupilId }) => pupilId === this.pupilId())?.name ?? '');
   protected readonly rows = computed(() => {

@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Store } from '@ngrx/store';
 import {
@@ -21,46 +22,57 @@ import type { Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
 import { liveFeature } from '../../state/live';
 import { playOf } from '../../state/stage-play';
-import { BeatList } from './beat-list';
-import { nameOfStep } from './coming';
+import { Icon } from '../../ui/icons/icon';
+import { KeyHint } from '../../ui/parts/key-hint';
+import type { BeatListShown } from './beat-list';
+import { aboutStep, nameOfStep } from './coming';
+import { FlowBar, flowShortcuts, thinkingAt } from './flow-bar';
 import { NoteToSelf } from './note-to-self';
 import { ScriptStage, scriptStageShortcuts } from './script-stage';
+import { CONSOLE_WORDS } from './words';
 
 /** The keys of a lesson that runs, each within either half of a keyboard. */
 export function scriptShortcuts(steering: Steering, panel: () => ScriptPanel | undefined): readonly Shortcut[] {
+  const { keys } = CONSOLE_WORDS();
   return [
     ...steering.shortcuts,
     ...scriptStageShortcuts(() => panel()?.stage()),
-    { left: ['F'], right: ['J'], text: 'Jump to a beat', act: () => panel()?.openBeats() },
-    { left: ['G'], right: ['K'], text: 'Skip the rest of this beat', act: () => panel() && steering.skipBeat() },
-    { left: ['Q'], right: ['U'], text: 'To the next question', act: () => panel() && steering.leapToAsk() },
-    { left: ['B'], right: ['N'], text: 'Note to self', act: () => panel()?.writeNote() },
+    ...flowShortcuts(() => panel()?.flow()),
+    { left: ['F'], right: ['J'], text: keys.jump, act: () => panel()?.openBeats() },
+    { left: ['G'], right: ['K'], text: keys.skip, act: () => panel() && steering.skipBeat() },
+    { left: ['Q'], right: ['U'], text: keys.toAsk, act: () => panel() && steering.leapToAsk() },
+    { left: ['B'], right: ['N'], text: keys.note, act: () => panel()?.writeNote() },
   ];
 }
 
 /** The script as it is taught: the stage, what to read out, where the lesson stands and how it keeps its time. */
 @Component({
   selector: 'zp-script-panel',
-  imports: [BeatList, MatButton, MatTooltip, NoteToSelf, ScriptStage],
+  imports: [FlowBar, Icon, KeyHint, MatButton, MatTooltip, NoteToSelf, ScriptStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-panel.html',
   styleUrl: './script-panel.scss',
 })
 export class ScriptPanel {
+  /** What the large press says before the lesson has begun. */
+  readonly begin = input('');
   /** The script is at its end, and the lesson may end too. */
   readonly end = output();
   private readonly store = inject(Store);
+  private readonly dialog = inject(MatDialog);
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().panel);
   protected readonly steering = inject(Steering);
   protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
   protected readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
+  protected readonly asking = this.store.selectSignal(liveFeature.selectAsking);
   protected readonly play = playOf(this.store, this.steering.ahead);
   private readonly skewMs = this.store.selectSignal(liveFeature.selectClockSkewMs);
   private readonly now = everySecond();
   readonly stage = viewChild(ScriptStage);
-  private readonly beatList = viewChild(BeatList);
+  readonly flow = viewChild(FlowBar);
   private readonly note = viewChild(NoteToSelf);
   protected readonly nameOf = nameOfStep;
-  protected readonly clock = lengthText;
   /** The server's clock now, to the second, in milliseconds since 1970. */
   protected readonly serverNow = computed(() => this.now() - this.skewMs());
 
@@ -79,13 +91,32 @@ export class ScriptPanel {
   protected readonly hasNextBeat = computed(() => (this.step()?.beatIndex ?? 0) + 1 < (this.prepared()?.lesson.beats.length ?? 0));
   /** What the large button does next. */
   protected readonly nextWords = computed(() => {
+    if (this.room()?.phase === 'lobby') return this.begin();
     const example = this.steering.example();
-    if (example && example.index < example.steps.length - 1) return `Example: step ${example.index + 2} of ${example.steps.length}`;
-    if (this.steering.isAside()) return 'Back to the script';
+    if (example && example.index < example.steps.length - 1) return this.words().example(example.index + 2, example.steps.length);
+    if (this.steering.isAside()) return this.words().toScript;
     const beside = this.steering.besideAsking();
-    if (beside && beside.phase !== 'revealed') return 'Show the answer';
+    if (beside && beside.phase !== 'revealed') return this.words().showAnswer;
     const next = this.nextStep();
-    return next ? `Next: ${nameOfStep(next)}` : null;
+    return next ? this.words().next(aboutStep(next, this.prepared()!)) : null;
+  });
+  /** What is said below it: who is waited for, or how long the beat has taken. */
+  protected readonly nextNote = computed(() => {
+    if (this.room()?.phase !== 'running') return '';
+    const [detail, asking] = [this.detail(), this.asking()];
+    if (detail && asking?.phase === 'open') {
+      const thinking = thinkingAt(detail, asking);
+      return thinking > 0 ? this.words().thinking(thinking) : this.words().allAnswered;
+    }
+    const time = this.beatTime();
+    return time ? this.words().beat(lengthText(time.actualMs ?? 0), lengthText(time.plannedMs)) : '';
+  });
+  /** What follows the next step while the class answers. */
+  protected readonly then = computed(() => {
+    const prepared = this.prepared();
+    if (!prepared) return null;
+    const next = prepared.steps.slice(this.stepIndex() + 2).find(({ stepInBeat }) => stepInBeat === 0);
+    return next ? aboutStep(next, prepared) : null;
   });
   /** What to read out now: of the script, or of what is put or shown beside it. */
   protected readonly notes = computed(() => {
@@ -112,17 +143,13 @@ export class ScriptPanel {
   });
   /** What is put beside the script, for the line that names where the lesson stands. */
   protected readonly besideWords = computed(() => {
-    if (this.steering.example()) return 'Example beside the script:';
-    if (this.steering.aside()?.shows?.kind === 'chart') return 'The reference chart';
-    if (this.steering.aside()?.shows?.kind === 'answer') return 'Talking about an answer, without a name';
-    if (this.steering.isAside()) return 'Beside the script:';
+    if (this.steering.example()) return this.words().beside.example;
+    if (this.steering.aside()?.shows?.kind === 'chart') return this.words().beside.chart;
+    if (this.steering.aside()?.shows?.kind === 'answer') return this.words().beside.answer;
+    if (this.steering.isAside()) return this.words().beside.other;
     const beside = this.steering.besideAsking();
     if (!beside) return null;
-    return timesAsked(this.room()!.run.askings, beside) > 1 ? 'Asked again' : 'Another like it';
-  });
-  protected readonly elapsedSec = computed(() => {
-    const begun = this.room()?.begunAtMs;
-    return begun === undefined || begun === null ? 0 : Math.max(0, Math.floor((this.serverNow() - begun) / 1000));
+    return timesAsked(this.room()!.run.askings, beside) > 1 ? this.words().beside.again : this.words().beside.another;
   });
   /** What the beat at hand was to take and has taken, in milliseconds. */
   protected readonly beatTime = computed(() => {
@@ -130,11 +157,17 @@ export class ScriptPanel {
     if (!prepared || room?.phase !== 'running') return null;
     return beatTimes(prepared, room.run, this.serverNow()).find(({ beatId }) => beatId === room.run.at.beatId) ?? null;
   });
-  /** Whole minutes behind the plan; ahead of it when negative. */
-  protected readonly behindMin = computed(() => Math.round((this.elapsedSec() - (this.step()?.startMs ?? 0) / 1000) / 60));
-
   openBeats(): void {
-    this.beatList()?.open();
+    void this.showBeats();
+  }
+
+  /** All beats with what they took, to leap to one of them. */
+  private async showBeats(): Promise<void> {
+    const { BeatList } = await import('./beat-list');
+    const [prepared, room] = [this.prepared(), this.room()];
+    if (!prepared || !room) return;
+    const data: BeatListShown = { prepared, run: room.run, nowMs: this.serverNow(), leap: (beatId) => this.steering.leap(beatId) };
+    this.dialog.open(BeatList, { data, width: '736px', maxWidth: '94vw' });
   }
 
   writeNote(): void {

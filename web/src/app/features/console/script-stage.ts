@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, input, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
   MOST_ASIDE_MARKS,
@@ -14,33 +16,37 @@ import {
   type SecondOfDay,
 } from '@zeitpunkt/core';
 import { Steering } from '../../shared/steering';
-import { Choice } from '../../ui/choice';
+import { Icon } from '../../ui/icons/icon';
 import type { Turning } from '../../ui/dial-gesture';
+import { KeyHint } from '../../ui/parts/key-hint';
 import { PointAt } from '../../ui/point-at';
+import { PointerTiles } from '../../ui/pointer-tiles';
 import { toggled, toolAfter, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
 import { PointingStage } from '../../ui/pointing-stage';
 import { beginTyping, type Shortcut } from '../../shared/shortcuts';
 import type { StagePlay } from '../../ui/stage-view';
+import { CONSOLE_WORDS } from './words';
 
 /** The keys that act on the stage of a console, while it has one. Page up and down steer the lesson. */
 export function scriptStageShortcuts(stage: () => ScriptStage | undefined): readonly Shortcut[] {
+  const { keys } = CONSOLE_WORDS();
   const nudge = (minutes: number) => (place: number) => stage()?.nudge(place === 0 ? -minutes : minutes);
   return [
-    { left: ['A', 'D'], right: ['ArrowLeft', 'ArrowRight'], text: 'Hands 1 minute back, on', repeats: true, act: nudge(1) },
-    { left: ['S', 'W'], right: ['ArrowDown', 'ArrowUp'], text: 'Hands 5 minutes back, on', repeats: true, act: nudge(5) },
-    { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => stage()?.beginEntry(key) },
-    { left: ['E'], right: ['L'], text: 'Explain the time on the dial', act: () => stage()?.explain() },
-    { left: ['C'], right: ['M'], text: 'Reference chart', act: () => stage()?.toggleChart() },
-    { left: ['R'], right: ['P'], text: 'Next pointer', act: () => stage()?.nextTool() },
-    { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => stage()?.wipe() },
-    { left: ['Escape'], right: ['.'], text: 'Back to the script, or take an extra question back', act: () => stage()?.leave() },
+    { left: ['A', 'D'], right: ['ArrowLeft', 'ArrowRight'], text: keys.minute, repeats: true, act: nudge(1) },
+    { left: ['S', 'W'], right: ['ArrowDown', 'ArrowUp'], text: keys.fives, repeats: true, act: nudge(5) },
+    { left: ['T'], right: ['Enter', 'Digit'], text: keys.type, act: (_, key) => stage()?.beginEntry(key) },
+    { left: ['E'], right: ['L'], text: keys.explain, act: () => stage()?.explain() },
+    { left: ['C'], right: ['M'], text: keys.chart, act: () => stage()?.toggleChart() },
+    { left: ['R'], right: ['P'], text: keys.pointer, act: () => stage()?.nextTool() },
+    { left: ['X'], right: ['Backspace', 'Delete'], text: keys.wipe, act: () => stage()?.wipe() },
+    { left: ['Escape'], right: ['.'], text: keys.leave, act: () => stage()?.leave() },
   ];
 }
 
 /** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
 @Component({
   selector: 'zp-script-stage',
-  imports: [Choice, MatButton, MatTooltip, PointAt, PointingStage],
+  imports: [Icon, KeyHint, MatButton, MatFormField, MatInput, MatLabel, MatPrefix, MatTooltip, PointAt, PointerTiles, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-stage.html',
   styleUrl: './script-stage.scss',
@@ -49,13 +55,9 @@ export class ScriptStage {
   readonly play = input.required<StagePlay>();
   readonly settings = input.required<LessonSettings>();
   protected readonly steering = inject(Steering);
-  protected readonly tools: readonly { readonly value: PointerTool; readonly text: string }[] = [
-    { value: 'turn', text: 'turn' },
-    { value: 'ring', text: 'ring' },
-    { value: 'ray', text: 'ray' },
-    { value: 'arc', text: 'arc' },
-    { value: 'ink', text: 'ink' },
-  ];
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().stage);
+  protected readonly tools: readonly PointerTool[] = ['turn', 'ring', 'ray', 'arc', 'ink'];
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly arcBy = signal<ArcBy>(5);
   protected readonly entryProblem = signal<string | null>(null);
@@ -117,8 +119,7 @@ export class ScriptStage {
   }
 
   nextTool(): void {
-    const all = this.tools.map(({ value }) => value);
-    this.tool.update((tool) => toolAfter(all, tool));
+    this.tool.update((tool) => toolAfter(this.tools, tool));
   }
 
   /** Puts the pointer down, and brings the script back. */

@@ -10,10 +10,8 @@ const empty = withRun({}, { participants: [] });
 async function open(detail = empty) {
   const server = new FakeServer({ [FILL]: undefined });
   const screen = await render(SimulatedPanel, { detail });
-  const choose = async (label: string | RegExp, value: string) => {
-    const field = screen.find.getByLabelText(label);
-    if (field instanceof HTMLSelectElement) fireEvent.change(field, { target: { value } });
-    else fireEvent.input(field, { target: { value, valueAsNumber: Number(value) } });
+  const write = async (label: string | RegExp, value: string) => {
+    fireEvent.input(screen.find.getByLabelText(label), { target: { value, valueAsNumber: Number(value) } });
     await screen.settled();
   };
   const wishes = async () => {
@@ -21,7 +19,7 @@ async function open(detail = empty) {
     await screen.settled();
     return server.sent(FILL);
   };
-  return { ...screen, server, choose, wishes };
+  return { ...screen, server, write, wishes };
 }
 
 test('unless something else is said a whole class comes that has reached the rung of the lesson and holds its usual ideas', async () => {
@@ -32,18 +30,19 @@ test('unless something else is said a whole class comes that has reached the run
 });
 
 test('how many, how far, how quick and which ideas can be chosen; another rung brings its own ideas', async () => {
-  const { find, choose, wishes, settled } = await open();
-  await choose(/^How many/, '99');
-  await choose(/^Number of the class/, '7');
-  await choose(/^Pace/, '0.25');
-  await choose(/^Lines/, '0.35');
+  const { find, choose, write, wishes, press, settled } = await open();
+  await press('How they are');
+  await write(/^How many/, '99');
+  await write(/^Number of the class/, '7');
+  await choose(/^Pace/, /quick/);
+  await choose(/^Lines/, 'one in three');
   const boxes = () => find.getAllByRole<HTMLInputElement>('checkbox');
   fireEvent.click(boxes()[0]!);
   await settled();
   const [first] = (await wishes()) as { ideas: string[] }[];
   expect(first).toMatchObject({ count: 36, seed: 7, slowness: 0.25, dropOuts: 0.35 });
   expect(first!.ideas).toHaveLength(boxes().length - 1);
-  await choose(/^They have come as far as/, 'whole-hours');
+  await choose(/^They have come as far as/, 'Whole hours');
   expect(boxes().every(({ checked }) => checked)).toBe(true);
   expect((await wishes())[1]).toMatchObject({ rung: 'whole-hours' });
 });

@@ -1,133 +1,66 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { misconceptionOf, RUNG_IDS, rungOfLesson, RUNGS, type MisconceptionId, type RungId } from '@zeitpunkt/core';
 import type { SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
+import { CONSOLE_WORDS } from './words';
 
 const PACES = [
-  { slowness: 0.25, text: 'quick, to try things out' },
-  { slowness: 1, text: 'as children are' },
-  { slowness: 2, text: 'slow' },
+  { value: 0.25, word: 'quick' },
+  { value: 1, word: 'usual' },
+  { value: 2, word: 'slow' },
 ] as const;
 const SLIPS = [
-  { share: 0, text: 'none' },
-  { share: 0.06, text: 'now and then' },
-  { share: 0.2, text: 'often' },
+  { value: 0, word: 'none' },
+  { value: 0.06, word: 'some' },
+  { value: 0.2, word: 'often' },
 ] as const;
 const DROPS = [
-  { share: 0, text: 'no line drops' },
-  { share: 0.1, text: 'one line in ten drops at a question' },
-  { share: 0.35, text: 'one in three' },
+  { value: 0, word: 'none' },
+  { value: 0.1, word: 'some' },
+  { value: 0.35, word: 'often' },
 ] as const;
 
 /** Fills a room of simulated pupils, who come over the line like real ones; how they are can be chosen. */
 @Component({
   selector: 'zp-simulated-panel',
-  imports: [MatButton],
+  imports: [MatButton, MatCheckbox, MatExpansionPanel, MatExpansionPanelHeader, MatFormField, MatInput, MatLabel, MatOption, MatSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <h2>Simulated pupils</h2>
-    <p class="facts">They come over the line like real ones. Nothing that they give counts for a class, and after a week it is deleted.</p>
-    @if (problem(); as problem) {
-      <p class="problem" role="alert">{{ problem }}</p>
-    }
-    <div class="row">
-      <button mat-flat-button class="next" type="button" [disabled]="busy()" (click)="fill()">
-        {{ isFull() ? 'Fill the room anew' : 'Fill the room' }} with {{ count() }}
-      </button>
-      @if (isFull()) {
-        <button mat-button type="button" (click)="switchOff()">Switch their devices off</button>
-      }
-    </div>
-    <details>
-      <summary>How they are</summary>
-      <div class="how">
-        <label>How many <input #many type="number" class="field" min="1" max="36" [value]="count()" (input)="setCount(many)" /></label>
-        <label
-          >They have come as far as
-          <select #known class="field" (change)="reach(known.value)">
-            @for (one of rungs; track one.id) {
-              <option [value]="one.id" [selected]="one.id === rung()">{{ one.name }}</option>
-            }
-          </select>
-        </label>
-        <label
-          >Pace
-          <select #pace class="field" (change)="slowness.set(+pace.value)">
-            @for (one of paces; track one.slowness) {
-              <option [value]="one.slowness" [selected]="one.slowness === slowness()">{{ one.text }}</option>
-            }
-          </select>
-        </label>
-        <label
-          >Careless slips
-          <select #slip class="field" (change)="carelessness.set(+slip.value)">
-            @for (one of slips; track one.share) {
-              <option [value]="one.share" [selected]="one.share === carelessness()">{{ one.text }}</option>
-            }
-          </select>
-        </label>
-        <label
-          >Lines
-          <select #drop class="field" (change)="dropOuts.set(+drop.value)">
-            @for (one of drops; track one.share) {
-              <option [value]="one.share" [selected]="one.share === dropOuts()">{{ one.text }}</option>
-            }
-          </select>
-        </label>
-        <label>Number of the class <input #number type="number" class="field" min="0" [value]="seed()" (input)="setSeed(number)" /></label>
-      </div>
-      <fieldset>
-        <legend>Wrong ideas that some of them hold</legend>
-        @for (idea of usual(); track idea.id) {
-          <label
-            ><input #held type="checkbox" [checked]="ideas().has(idea.id)" (change)="hold(idea.id, held.checked)" /> {{ idea.name }}</label
-          >
-        }
-      </fieldset>
-      <p class="facts">The same numbers give the same class, and the same answers.</p>
-    </details>
-  `,
+  templateUrl: './simulated-panel.html',
   styles: `
     :host {
       display: grid;
-      gap: 0.6rem;
+      gap: 12px;
       width: 100%;
-      padding: 0.75rem 1rem;
+      padding: 12px 16px;
       border: 2px dashed var(--line);
-      border-radius: 6px;
-    }
-    .row,
-    .how {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.6rem 1rem;
-      align-items: end;
-    }
-    .how label {
-      display: grid;
-    }
-    .how input {
-      width: 6rem;
-    }
-    summary {
-      cursor: pointer;
-    }
-    fieldset {
-      margin: 0.6rem 0 0;
-      border: 1px solid var(--line);
       border-radius: 4px;
     }
-    fieldset label {
-      display: inline-flex;
-      gap: 0.4rem;
-      align-items: center;
-      margin-right: 1rem;
+    h2,
+    p {
+      margin: 0;
+    }
+    .row {
+      display: flex;
+      flex-wrap: wrap;
+      gap: 8px;
+    }
+    .how {
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(180px, 1fr));
+      gap: 12px;
     }
   `,
 })
 export class SimulatedPanel {
   readonly detail = input.required<SessionDetail>();
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().simulated);
   protected readonly paces = PACES;
   protected readonly slips = SLIPS;
   protected readonly drops = DROPS;

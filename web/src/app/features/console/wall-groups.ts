@@ -1,7 +1,9 @@
 import { isNotSure, isRightVerdict, LatestAttempts, misconceptionOf, type Asking, type Item } from '@zeitpunkt/core';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
+import { pairOfAnswer, type IdeaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { counts } from '../../shared/late';
+import { CONSOLE_WORDS } from './words';
 
 /** A pupil on the wall with the latest response to the question, if there is one. */
 export interface WallPupil {
@@ -19,6 +21,8 @@ export interface WallGroup {
   /** The same in the bar and above the group: A, B, C … for the ideas, the most frequent first. */
   readonly sign: string;
   readonly title: string;
+  /** What was asked and what most of the group answered, as two dials; null where it is no matter of a dial. */
+  readonly pair: IdeaPair | null;
   /** What the teacher may do about it: the next move of a misconception. */
   readonly hint: string | null;
   readonly pupils: readonly WallPupil[];
@@ -29,7 +33,7 @@ export type WallOrder = 'idea' | 'arrival';
 
 /** A group that stands for no idea; none where nobody is in it. */
 function group(tone: Exclude<WallTone, 'idea'>, title: string, pupils: readonly WallPupil[]): WallGroup[] {
-  return pupils.length ? [{ id: tone, tone, sign: SIGNS[tone], title, hint: null, pupils }] : [];
+  return pupils.length ? [{ id: tone, tone, sign: SIGNS[tone], title, pair: null, hint: null, pupils }] : [];
 }
 
 /**
@@ -43,14 +47,15 @@ export function wallGroups(detail: SessionDetail, { id, phase, item }: Asking, o
   const pupils = inRoom.map((participant) => ({ participant, response: counting.get(participant.pupilId) ?? null }));
   const silent = pupils.filter(({ participant, response }) => !response && !late.has(participant.pupilId));
   const answered = pupils.filter(({ response }) => response);
+  const words = CONSOLE_WORDS().wallPlace.group;
   const came = inRoom.flatMap((participant) => {
     const response = late.get(participant.pupilId);
     return response ? [{ participant, response }] : [];
   });
   return [
-    ...group('silent', phase === 'open' ? 'Still thinking' : 'No answer', silent),
-    ...group('late', 'Came late', came),
-    ...(order === 'idea' ? byIdea(answered, item) : group('answered', 'Answered', [...answered].sort(byArrival))),
+    ...group('silent', phase === 'open' ? words.silent : words.none, silent),
+    ...group('late', words.late, came),
+    ...(order === 'idea' ? byIdea(answered, item) : group('answered', words.answered, [...answered].sort(byArrival))),
   ];
 }
 
@@ -75,14 +80,22 @@ function byIdea(answered: readonly WallPupil[], item: Item): WallGroup[] {
     return {
       id: key,
       tone: 'idea',
+      pair: pairOf(pupils, item),
       sign,
       title: ideaWords(mark.misconceptions, item, response),
       hint: misconceptionOf(mark.misconceptions[0]!).nextMove,
       pupils,
     };
   });
-  const others = group('other', 'Another answer', wrong.get('') ?? []);
-  return [...group('unsure', 'Not sure', unsure), ...groups, ...others, ...group('right', 'Right', right)];
+  const words = CONSOLE_WORDS().wallPlace.group;
+  const others = group('other', words.other, wrong.get('') ?? []).map((one) => ({ ...one, pair: pairOf(one.pupils, item) }));
+  return [...group('unsure', words.unsure, unsure), ...groups, ...others, ...group('right', words.right, right)];
+}
+
+/** What was asked and what most of a group answered. */
+function pairOf(pupils: readonly WallPupil[], item: Item): IdeaPair | null {
+  const typical = typicalResponse({ pupils });
+  return typical && pairOfAnswer(item, typical.response);
 }
 
 /** The answer that most of a group gave: what the class talks about when it talks about the group. Null where there is none. */

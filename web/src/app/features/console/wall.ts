@@ -9,18 +9,31 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
+import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { kindOf, type Asking, type Response } from '@zeitpunkt/core';
+import { isRightVerdict, kindOf, textOfResponse, wordingsOf, type Asking, type Response } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { lateWords } from '../../shared/late';
 import type { RoomAct } from '../../state/live';
+import { Icon } from '../../ui/icons/icon';
 import { LineLost } from '../../ui/line-lost';
+import { IdeaPair } from '../../ui/parts/idea-pair';
+import { KeyHint } from '../../ui/parts/key-hint';
 import { PupilAnswers } from './pupil-answers';
 import { typicalResponse, wallGroups, type WallGroup, type WallOrder, type WallPupil } from './wall-groups';
+import { CONSOLE_WORDS } from './words';
 
-/** So many cards stand in a row beside the title of their group, and so many rows are one screen of 800 pixels. */
-const CARDS_BESIDE_TITLE = 6;
-const MOST_ROWS = 6;
+/** So many tiles stand in a row beside the title of their group, and so many rows are one screen of 800 pixels. */
+const TILES_BESIDE_TITLE = 4;
+const MOST_ROWS = 7;
+
+const ICONS = { silent: 'hourglass-empty', unsure: 'help', answered: 'chat-bubble', right: 'check', late: 'history' } as const;
+
+/** A wording that somebody wrote and that is not taken for the time yet. */
+export interface UnheardWording {
+  readonly responseId: string;
+  readonly text: string;
+}
 
 /**
  * Every pupil's answer as it comes, on one screen: who is still thinking, what was given, and what explains it. Names and marks
@@ -28,7 +41,7 @@ const MOST_ROWS = 6;
  */
 @Component({
   selector: 'zp-wall',
-  imports: [LineLost, PupilAnswers, ResponseView],
+  imports: [Icon, IdeaPair, KeyHint, LineLost, MatButton, PupilAnswers, ResponseView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(keydown)': 'move($event)' },
   templateUrl: './wall.html',
@@ -41,7 +54,12 @@ export class Wall {
   readonly act = output<RoomAct>();
   /** An answer that the class is to talk about; whose it is, is told nowhere. */
   readonly discuss = output<Response>();
+  /** A wording is to count for the whole class. */
+  readonly accept = output<UnheardWording>();
 
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().wallPlace);
+  protected readonly icons = ICONS;
   protected readonly lateWords = lateWords;
   /** Names and marks are hidden, for a screen that is shared. */
   protected readonly sharing = signal(false);
@@ -71,10 +89,22 @@ export class Wall {
         .flatMap(({ pupils }) => pupils)
         .filter(({ response }) => response).length,
   );
-  /** Whether each group can have rows of its own on one screen; a full class is one flow of cards. */
-  protected readonly roomy = computed(() => {
-    const rows = this.shown().reduce((sum, { pupils }) => sum + Math.ceil(pupils.length / CARDS_BESIDE_TITLE), 0);
-    return rows <= MOST_ROWS;
+  /** A full class stands closer, so that it is one screen. */
+  protected readonly dense = computed(() => {
+    const rows = this.shown().reduce((sum, { pupils }) => sum + Math.ceil(pupils.length / TILES_BESIDE_TITLE), 0);
+    return rows > MOST_ROWS;
+  });
+  /** The right answer as it reads. */
+  protected readonly keyText = computed(() => {
+    const [{ item }, { settings }] = [this.asking(), this.detail().lesson];
+    return textOfResponse(item, kindOf(item).keyOf(item, settings), settings);
+  });
+  /** The groups that were talked about since the question was asked, by key. */
+  private readonly talked = linkedSignal<string, readonly string[]>({ source: () => this.asking().id, computation: () => [] });
+  /** The group that the key talks about next. */
+  protected readonly nextToTalk = computed(() => {
+    const open = this.groups().filter((group) => this.canDiscuss(group));
+    return (open.find(({ id }) => !this.talked().includes(id)) ?? open[0])?.id ?? null;
   });
   /** Most frequent first among the ideas: what the class would gain most from. */
   protected readonly hint = computed(() => this.groups().find(({ tone }) => tone === 'idea')?.hint ?? null);
@@ -84,7 +114,38 @@ export class Wall {
     return (tone === 'idea' || tone === 'other') && this.asking().phase !== 'open';
   }
 
+  /** Names alone are enough where all answers are alike. */
+  protected isNamed({ tone }: WallGroup): boolean {
+    return tone === 'right' || tone === 'unsure';
+  }
+
+  /** What was written in a group and is not taken for the time, though it may be right where this class is at home. */
+  protected wordingsOf({ tone, pupils }: WallGroup): readonly UnheardWording[] {
+    if (this.sharing() || (tone !== 'other' && tone !== 'idea')) return [];
+    const [{ item }, { settings }] = [this.asking(), this.detail().lesson];
+    const byText = new Map<string, string>();
+    for (const { response } of pupils) {
+      if (!response || isRightVerdict(response.mark.verdict)) continue;
+      for (const text of wordingsOf(item, response.response, settings)) if (!byText.has(text)) byText.set(text, response.id);
+    }
+    return [...byText].map(([text, responseId]) => ({ text, responseId }));
+  }
+
+  /** Hides every name and mark, or shows them again. */
+  hide(): void {
+    this.sharing.update((on) => !on);
+  }
+
+  /** Talks about the group that is next. */
+  talkNext(): void {
+    const group = this.groups().find(({ id }) => id === this.nextToTalk());
+    if (group) this.talkAbout(group);
+  }
+
   protected talkAbout(group: WallGroup): void {
+    const talked = this.talked();
+    const hasAll = this.groups().every((one) => !this.canDiscuss(one) || one.id === group.id || talked.includes(one.id));
+    this.talked.set(hasAll ? [] : [...talked, group.id]);
     const typical = typicalResponse(group);
     if (typical) this.discuss.emit(typical.response);
   }

@@ -1,119 +1,98 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import type { Participant, SessionDetail } from '@zeitpunkt/contract';
-import type { RoomAct } from '../../state/live';
+import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { Store } from '@ngrx/store';
+import type { Participant } from '@zeitpunkt/contract';
+import { liveActions, liveFeature } from '../../state/live';
 import { LineLost } from '../../ui/line-lost';
+import { CONSOLE_WORDS } from './words';
 
-/** Who is in the room, in one line: how many, whose line is lost, who is missing. */
+/** Who is in the room: whose line is lost, who is missing; a name is put right, and somebody sent out. */
 @Component({
   selector: 'zp-who-is-here',
-  imports: [LineLost, MatButton],
+  imports: [LineLost, MatButton, MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle, MatFormField, MatInput, MatLabel],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <p>
-      <strong>{{ inRoom().length }} of {{ detail().pupils.length }} are in</strong>
-      @if (lost().length) {
-        · <zp-line-lost /> {{ lost().length }}: {{ lost().join(', ') }}
-      }
-      @if (missing().length && inRoom().length) {
-        · <span class="facts">Not in yet: {{ missing().join(', ') }}</span>
-      }
-    </p>
-    @if (inRoom().length) {
-      <details>
-        <summary>Names, and sending somebody out</summary>
-        <p class="facts">A name that is put right here is right in the class, too. Who is sent out waits at the door when coming again.</p>
+    <h2 mat-dialog-title>{{ words().heading }}</h2>
+    <mat-dialog-content>
+      <p>
+        <strong>{{ words().in(inRoom().length, pupils().length) }}</strong>
+        @if (missing().length && inRoom().length) {
+          · <span class="facts">{{ words().missing(missing().join(', ')) }}</span>
+        }
+      </p>
+      @if (inRoom().length) {
+        <p class="facts">{{ words().hint }}</p>
         <ul>
           @for (one of inRoom(); track one.id) {
-            <li class="row">
-              <input
-                #name
-                class="field"
-                maxlength="60"
-                autocomplete="off"
-                [attr.aria-label]="'Name of ' + one.name"
-                [value]="one.name"
-                (change)="rename(one, name)"
-              />
-              <button mat-button type="button" (click)="act.emit({ type: 'send-out', participantId: one.id })">
-                Send out<span class="heard-only"> {{ one.name }}</span>
+            <li>
+              <mat-form-field appearance="outline" subscriptSizing="dynamic">
+                <mat-label>{{ words().nameOf(one.name) }}</mat-label>
+                <input #name matInput maxlength="60" autocomplete="off" [value]="one.name" (change)="rename(one, name)" />
+              </mat-form-field>
+              @if (!one.online) {
+                <zp-line-lost />
+              }
+              <button mat-button type="button" (click)="sendOut(one)">
+                {{ words().sendOut }}<span class="heard-only">{{ words().one(one.name) }}</span>
               </button>
             </li>
           }
         </ul>
-      </details>
-    } @else {
-      <p class="facts">Nobody yet. Names appear here as pupils come in.</p>
-    }
-    @if (names()) {
-      <ul aria-label="In the room">
-        @for (one of inRoom(); track one.id) {
-          <li class="name">
-            {{ one.name }}
-            @if (!one.online) {
-              <zp-line-lost />
-            }
-          </li>
-        }
-      </ul>
-    }
+      } @else {
+        <p class="facts">{{ words().nobody }}</p>
+      }
+    </mat-dialog-content>
+    <mat-dialog-actions align="start">
+      <button mat-stroked-button type="button" mat-dialog-close>{{ words().close }}</button>
+    </mat-dialog-actions>
   `,
   styles: `
-    :host {
-      display: grid;
-      gap: 0.4rem;
-      width: 100%;
-    }
     ul {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.35rem;
-      margin: 0.35rem 0 0;
+      display: grid;
+      grid-template-columns: repeat(auto-fill, minmax(280px, 1fr));
+      gap: 8px 24px;
+      margin: 12px 0 0;
       padding: 0;
       list-style: none;
     }
-    .name {
-      padding: 0.1rem 0.6rem;
-      border: 1px solid var(--line);
-      border-radius: 4px;
-      background: var(--sheet);
-    }
-    .row {
+    li {
       display: flex;
-      gap: 0.25rem;
+      gap: 4px;
       align-items: center;
     }
-    .row .field {
-      width: 9rem;
-    }
-    summary {
-      cursor: pointer;
-      color: var(--soft);
+    mat-form-field {
+      flex: 1;
     }
   `,
 })
 export class WhoIsHere {
-  readonly detail = input.required<SessionDetail>();
-  /** Whether each name is shown: in the lobby they are what one looks at. */
-  readonly names = input(false);
-  readonly act = output<RoomAct>();
+  private readonly store = inject(Store);
+  private readonly detail = this.store.selectSignal(liveFeature.selectDetail);
+  private readonly catalogue = CONSOLE_WORDS;
+  protected readonly words = computed(() => this.catalogue().here);
+  protected readonly pupils = computed(() => this.detail()?.pupils ?? []);
+  protected readonly inRoom = computed(() => (this.detail()?.live.participants ?? []).filter(({ waits }) => !waits));
+  protected readonly missing = computed(() => {
+    const here = new Set(this.detail()?.live.participants.map(({ pupilId }) => pupilId));
+    return this.pupils()
+      .filter(({ id }) => !here.has(id))
+      .map(({ name }) => name);
+  });
 
   protected rename({ pupilId, name }: Participant, field: HTMLInputElement): void {
     const now = field.value.trim();
     field.value = name; // until the server has said that it may
-    if (now !== '' && now !== name) this.act.emit({ type: 'rename', classId: this.detail().classId, pupilId, name: now });
+    const detail = this.detail();
+    if (detail && now !== '' && now !== name) {
+      this.store.dispatch(liveActions.act({ sessionId: detail.id, act: { type: 'rename', classId: detail.classId, pupilId, name: now } }));
+    }
   }
 
-  protected readonly inRoom = computed(() => this.detail().live.participants.filter(({ waits }) => !waits));
-  protected readonly lost = computed(() =>
-    this.inRoom()
-      .filter(({ online }) => !online)
-      .map(({ name }) => name),
-  );
-  protected readonly missing = computed(() => {
-    const here = new Set(this.detail().live.participants.map(({ pupilId }) => pupilId));
-    return this.detail()
-      .pupils.filter(({ id }) => !here.has(id))
-      .map(({ name }) => name);
-  });
+  protected sendOut({ id }: Participant): void {
+    const detail = this.detail();
+    if (detail) this.store.dispatch(liveActions.act({ sessionId: detail.id, act: { type: 'send-out', participantId: id } }));
+  }
 }

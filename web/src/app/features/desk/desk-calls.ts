@@ -25,8 +25,13 @@ const SHOW_EVERY_MS = 250;
         </div>
       }
       @if (calls.showMe) {
-        <h1>Show your clock.</h1>
-        <p>Your teacher sees it.</p>
+        @if (waiting(); as waiting) {
+          <h1>You are in, {{ waiting.pupilName }}.</h1>
+          <p>{{ waiting.lessonTitle }} begins soon. Turn your clock: your teacher sees it.</p>
+        } @else {
+          <h1>Show your clock.</h1>
+          <p>Your teacher sees it.</p>
+        }
         <zp-practice-dial (turned)="shown($event)" />
       }
     }
@@ -49,6 +54,11 @@ const SHOW_EVERY_MS = 250;
 })
 export class DeskCalls {
   private readonly store = inject(DeskStore);
+  /** The lesson has not begun: everybody has a clock until it does. */
+  protected readonly waiting = computed(() => {
+    const view = this.store.view();
+    return view?.phase === 'lobby' ? view : null;
+  });
   protected readonly calls = computed(() => this.store.view()?.calls ?? null);
   /** Nothing of it is kept, so that nothing is sent again: the next turn of a hand goes out by itself. */
   protected readonly shown = latestEvery(

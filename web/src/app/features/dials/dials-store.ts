@@ -144,13 +144,13 @@ export const DialsStore = signalStore(
         }));
         store.changed();
       },
-      /** Moves a dial up (−1) or down (+1) in the list. */
-      async shift(id: string, by: -1 | 1): Promise<void> {
+      /** Moves a dial up (below 0) or down in the list, by so many places. */
+      async shift(id: string, by: number): Promise<void> {
         const dials = [...store.dials()];
         const from = dials.findIndex((dial) => dial.id === id);
         const to = from + by;
         if (from < 0 || to < 0 || to >= dials.length) return;
-        [dials[from], dials[to]] = [dials[to]!, dials[from]!];
+        dials.splice(to, 0, ...dials.splice(from, 1));
         await reorder(dials);
       },
       async remove({ id }: SavedDial): Promise<void> {

@@ -1,34 +1,31 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
 import { DialsStore } from './dials-store';
+import { DIALS_WORDS } from './words';
 import { Workbench } from './workbench';
 
 /** The place where demonstration dials are built: the workbench, as soon as the saved dials are here. */
 @Component({
   selector: 'zp-dials',
-  imports: [MatButton, TeacherFrame, Workbench],
+  imports: [Failing, Loading, Place, Workbench],
   providers: [DialsStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <zp-teacher-frame>
-      @switch (store.loading()) {
-        @case ('done') {
-          <zp-workbench />
+    @if (store.loading() === 'done') {
+      <zp-workbench />
+    } @else {
+      <zp-place [working]="true" [heading]="words().place">
+        @if (store.loading() === 'failed') {
+          <zp-failing [problem]="store.problem() ?? ''" (again)="store.load()" />
+        } @else {
+          <zp-loading [text]="words().loading" />
         }
-        @case ('failed') {
-          <h1>Dials</h1>
-          <p class="problem" role="alert">{{ store.problem() }}</p>
-          <button mat-flat-button class="next" type="button" (click)="store.load()">Try again</button>
-        }
-        @default {
-          <h1>Dials</h1>
-          <p role="status">Getting your dials …</p>
-        }
-      }
-    </zp-teacher-frame>
+      </zp-place>
+    }
   `,
 })
 export class Dials {
   protected readonly store = inject(DialsStore);
+  protected readonly words = DIALS_WORDS;
 }

@@ -6,38 +6,31 @@ import {
   effect,
   type ElementRef,
   inject,
+  Injector,
   signal,
   untracked,
   viewChild,
 } from '@angular/core';
-import { MatButton } from '@angular/material/button';
-import type { SavedDial } from '@zeitpunkt/contract';
+import { MatButton, MatIconButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
+import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { MatTooltip } from '@angular/material/tooltip';
 import {
-  BAND_CHOICES,
   beatKindOf,
-  dayEventsText,
-  dialLetter,
   freeHands,
   letGoIntoGear,
-  MOST_BESIDE,
   nextOnDial,
   placeOf,
   poseBetween,
   poseOfBuild,
-  readDayEvents,
   readTimeEntry,
-  setAside,
   setTime,
-  switchBand,
-  takeAway,
   takeUp,
   timeOfBuild,
   turnHand,
   withMarks,
-  WORD_PACKS,
-  type BandChoice,
-  type DialBuild,
-  type DialLayers,
   type DialMark,
   type HandId,
   type SecondOfDay,
@@ -45,10 +38,13 @@ import {
 } from '@zeitpunkt/core';
 import { showSender } from '../show/show-channel';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
-import { Choice } from '../../ui/choice';
 import type { Turning } from '../../ui/dial-gesture';
-import { KeyList } from '../../ui/key-list';
+import { Icon } from '../../ui/icons/icon';
+import { FilePress } from '../../ui/parts/file-press';
+import { Place } from '../../ui/parts/place';
+import { Failing } from '../../ui/parts/states';
 import { PointAt } from '../../ui/point-at';
+import { PointerTiles } from '../../ui/pointer-tiles';
 import { POINTER_TOOLS, toggled, toggledGap, toolAfter, type ArcBy, type PointerTool } from '../../ui/pointer-tools';
 import { SavingWord } from '../../ui/saving-word';
 import { PointingStage } from '../../ui/pointing-stage';
@@ -56,20 +52,46 @@ import { beginTyping, useShortcuts, type Shortcut } from '../../shared/shortcuts
 import type { StagePlay } from '../../ui/stage-view';
 import { DialsStore } from './dials-store';
 import { exportFile, exportPng, exportSvg } from './export-dial';
-import { OPTIONS, SNAP_MS } from './options';
+import { Choose } from './choose';
+import { KeepInLesson } from './keep-in-lesson';
+import { LayerPanel } from './layer-panel';
+import { SNAP_MS, WIDTHS } from './options';
+import { SavedDials } from './saved-dials';
 import { minuteSeen, readingOf } from './reading-of';
 import { StageAnimation } from './stage-animation';
 import { sweepOf, type SweepCount } from './sweep-of';
 import { turningShortcuts } from './turning-shortcuts';
+import { DIALS_WORDS } from './words';
 
-const TOOLS = Object.keys(POINTER_TOOLS) as PointerTool[];
 /** Marks kept at once; the oldest goes first. */
 const MOST_MARKS = 60;
 
 /** Builds a demonstration dial on the dial itself, shows it at once, and keeps it by name or in a lesson. */
 @Component({
   selector: 'zp-workbench',
-  imports: [Choice, KeyList, MatButton, PointAt, PointingStage, SavingWord],
+  imports: [
+    Choose,
+    Failing,
+    FilePress,
+    Icon,
+    LayerPanel,
+    MatButton,
+    MatFormField,
+    MatIconButton,
+    MatInput,
+    MatLabel,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    MatPrefix,
+    MatTooltip,
+    Place,
+    PointAt,
+    PointerTiles,
+    PointingStage,
+    SavedDials,
+    SavingWord,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './workbench.html',
   styleUrl: './workbench.scss',
@@ -78,24 +100,17 @@ export class Workbench {
   protected readonly store = inject(DialsStore);
   private readonly sender = showSender();
   private readonly animation = new StageAnimation(this.sender.frame);
-  protected readonly options = OPTIONS;
-  protected readonly audienceKeys = AUDIENCE_KEYS;
-  protected readonly tools = TOOLS.map((tool) => [tool, POINTER_TOOLS[tool]] as const);
-  protected readonly bands = Object.entries(BAND_CHOICES) as [BandChoice, string][];
-  protected readonly mostBeside = MOST_BESIDE;
+  private readonly dialog = inject(MatDialog);
+  private readonly injector = inject(Injector);
+  protected readonly words = DIALS_WORDS;
+  protected readonly tools = POINTER_TOOLS;
+  protected readonly widths = WIDTHS;
   protected readonly tool = signal<PointerTool>('turn');
   protected readonly arcBy = signal<ArcBy>(5);
   protected readonly entryProblem = signal<string | null>(null);
-  protected readonly eventsProblem = signal<string | null>(null);
-  protected readonly eventsText = computed(() => dayEventsText(this.store.build().events));
-  /** Several dials by their letters. */
-  protected readonly dialOptions = computed(() =>
-    Array.from({ length: this.store.build().beside.length + 1 }, (_, value) => ({ value, text: dialLetter(value) })),
-  );
-  protected readonly place = computed(() => placeOf(this.store.build()));
   protected readonly turnSeconds = signal(30);
+  protected readonly pace = computed(() => String(this.turnSeconds()));
   protected readonly sweepCount = signal<SweepCount>('fives');
-  protected readonly pngWidth = signal(1600);
   protected readonly transparent = signal(false);
   protected readonly moving = computed(() => this.animation.stage() !== null);
   protected readonly stage = computed(() => this.animation.stage() ?? this.store.stage());
@@ -107,7 +122,7 @@ export class Workbench {
 
   private readonly whereHandsStand = computed(() => {
     const { hands, timeSec, freePose } = this.store.build();
-    return [this.store.currentId(), this.place(), hands, timeSec, freePose.hourDeg, freePose.minuteDeg].join(' ');
+    return [this.store.currentId(), placeOf(this.store.build()), hands, timeSec, freePose.hourDeg, freePose.minuteDeg].join(' ');
   });
   private readonly pointing = viewChild.required(PointingStage);
   private readonly entry = viewChild.required<ElementRef<HTMLInputElement>>('entry');
@@ -115,15 +130,27 @@ export class Workbench {
   /** The keys of this place, each within either half of a keyboard. */
   protected readonly shortcuts: readonly Shortcut[] = [
     ...turningShortcuts((hand, byDeg) => this.turnBy(hand, byDeg)),
-    { left: ['T'], right: ['Enter', 'Digit'], text: 'Type a time', act: (_, key) => beginTyping(this.entry().nativeElement, key) },
-    { left: ['G'], right: ['J'], text: 'Free hands, into gear', act: () => this.changeGear() },
-    { left: ['R'], right: ['P'], text: 'Next pointer', act: () => this.tool.update((tool) => toolAfter(TOOLS, tool)) },
-    { left: ['X'], right: ['Backspace', 'Delete'], text: 'Wipe all pointers', act: () => this.wipe() },
-    { left: ['Escape'], right: ['.'], text: 'Stop, put back', act: () => this.cancel() },
-    { left: ['Ctrl+Z'], right: ['U'], text: 'Undo', repeats: true, act: () => this.undo() },
-    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: 'Redo', repeats: true, act: () => this.store.redo() },
-    { left: ['V'], right: ['O'], text: 'Show to pupils', act: () => this.openShow() },
+    {
+      left: ['T'],
+      right: ['Enter', 'Digit'],
+      text: DIALS_WORDS().keys.type,
+      act: (_, key) => beginTyping(this.entry().nativeElement, key),
+    },
+    { left: ['G'], right: ['J'], text: DIALS_WORDS().keys.gear, act: () => this.changeGear() },
+    { left: ['R'], right: ['P'], text: DIALS_WORDS().keys.pointer, act: () => this.tool.update((tool) => toolAfter(POINTER_TOOLS, tool)) },
+    { left: ['X'], right: ['Backspace', 'Delete'], text: DIALS_WORDS().keys.wipe, act: () => this.wipe() },
+    { left: ['Escape'], right: ['.'], text: DIALS_WORDS().keys.stop, act: () => this.cancel() },
+    { left: ['Ctrl+Z'], right: ['U'], text: DIALS_WORDS().keys.undo, repeats: true, act: () => this.undo() },
+    { left: ['Ctrl+Shift+Z'], right: ['Shift+U', 'Ctrl+Y'], text: DIALS_WORDS().keys.redo, repeats: true, act: () => this.store.redo() },
+    { left: ['V'], right: ['O'], text: DIALS_WORDS().keys.show, act: () => this.openShow() },
   ];
+
+  protected readonly help = computed(() => ({
+    place: this.words().place,
+    sentence: this.words().help.sentence,
+    shortcuts: this.shortcuts,
+    keys: [[this.words().help.audience, AUDIENCE_KEYS]] as const,
+  }));
 
   constructor() {
     useShortcuts(this.shortcuts);
@@ -139,14 +166,6 @@ export class Workbench {
     });
   }
 
-  protected set<Key extends keyof DialBuild>(key: Key, value: DialBuild[Key]): void {
-    this.store.change((build) => ({ ...build, [key]: value }));
-  }
-
-  protected setLayer<Key extends keyof DialLayers>(key: Key, value: DialLayers[Key]): void {
-    this.store.change((build) => ({ ...build, layers: { ...build.layers, [key]: value } }));
-  }
-
   protected readonly turning = (): Turning => {
     this.settle();
     const build = this.store.build();
@@ -158,25 +177,16 @@ export class Workbench {
     this.store.change((build) => ({ ...build, marks: toggled(build.marks, mark).slice(-MOST_MARKS) }));
   protected readonly gap = (numeral: number) =>
     this.store.change((build) => ({ ...build, layers: { ...build.layers, numeralGaps: toggledGap(build.layers.numeralGaps, numeral) } }));
-  protected readonly aside = () => this.store.change(setAside);
-  protected readonly away = () => this.store.change(takeAway);
   protected readonly takeUp = (place: number) => this.store.change(takeUp(place));
-  protected readonly free = () => this.store.change(freeHands);
-  protected readonly geared = () => this.letGo();
   protected readonly wipe = () => this.store.change((build) => (build.marks.length ? { ...build, marks: [] } : build));
-  protected readonly band = (choice: BandChoice) => this.store.change(switchBand(choice));
 
-  protected setEvents(text: string): void {
-    const entry = readDayEvents(text, WORD_PACKS[this.store.build().pack]);
-    this.eventsProblem.set('problem' in entry ? entry.problem : null);
-    if ('events' in entry) this.set('events', entry.events);
+  protected setCount(count: string): void {
+    this.sweepCount.set(count as SweepCount);
   }
 
-  protected cover(digit: number): void {
-    this.store.change((build) => ({
-      ...build,
-      covered: build.covered.includes(digit) ? build.covered.filter((one) => one !== digit) : [...build.covered, digit],
-    }));
+  /** The dial becomes a beat of a lesson. */
+  protected keepIn(): void {
+    this.dialog.open(KeepInLesson, { injector: this.injector, width: '520px' });
   }
 
   protected type(event: Event): void {
@@ -201,9 +211,9 @@ export class Workbench {
     exportSvg(this.stage(), this.store.current()?.name ?? '', this.transparent());
   }
 
-  protected async exportPng(): Promise<void> {
+  protected async exportPng(width: number): Promise<void> {
     try {
-      await exportPng(this.stage(), this.store.current()?.name ?? '', this.pngWidth(), this.transparent());
+      await exportPng(this.stage(), this.store.current()?.name ?? '', width, this.transparent());
     } catch (error) {
       this.store.tell((error as Error).message);
     }
@@ -212,21 +222,6 @@ export class Workbench {
   /** The dial as it was built, to be built on elsewhere. */
   protected exportFile(): void {
     exportFile(this.store.current()?.name ?? 'Dial', this.store.build());
-  }
-
-  protected async openFile(field: HTMLInputElement): Promise<void> {
-    const file = field.files?.[0];
-    field.value = '';
-    if (file) await this.store.openFile(file);
-  }
-
-  protected keepIn(lessonId: string, text: string): void {
-    const lesson = this.store.lessons().find(({ id }) => id === lessonId);
-    if (lesson) void this.store.keepIn(lesson, text);
-  }
-
-  protected remove(dial: SavedDial): void {
-    void this.store.remove(dial);
   }
 
   /** While something moves, undo only stops it: nothing has been done yet. */
@@ -249,9 +244,9 @@ export class Workbench {
     this.store.change(turnHand(hand, byDeg));
   }
 
-  private changeGear(): void {
+  protected changeGear(): void {
     if (this.store.build().hands === 'free') this.letGo();
-    else this.free();
+    else this.store.change(freeHands);
   }
 
   private readEntry(): SecondOfDay | null {

@@ -11,7 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatTooltip } from '@angular/material/tooltip';
+import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
 import { beatTimes, changeBeat, lengthText, nameInLesson, type BeatTime, type Lesson, type ScriptEdit } from '@zeitpunkt/core';
@@ -22,19 +22,23 @@ import { useShortcuts } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { RoomPort } from '../../state/room-port';
-import { KeyList } from '../../ui/key-list';
-import { AnswersPanel } from '../console/answers-panel';
-import { ScriptPanel, scriptShortcuts } from '../console/script-panel';
+import { Icon } from '../../ui/icons/icon';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
+import { wallShortcuts } from '../console/answers-panel';
+import { scriptShortcuts } from '../console/script-panel';
+import { Teaching } from '../console/teaching';
 import { RehearsalRoom } from './rehearsal-room';
+import { REHEARSE_WORDS } from './words';
 
 /** The lesson as in class, with simulated pupils: it is taught at one's own pace, and what each beat took can become the plan. */
 @Component({
   selector: 'zp-rehearse',
-  imports: [AnswersPanel, KeyList, MatButton, MatTooltip, RouterLink, ScriptPanel],
+  imports: [Failing, Icon, Loading, MatButton, MatTableModule, Place, RouterLink, Teaching],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(click)': 'steering.tap($event)' },
   templateUrl: './rehearse.html',
-  styleUrls: ['../console/console.scss', './rehearse.scss'],
+  styleUrl: './rehearse.scss',
 })
 export class Rehearse {
   readonly id = input.required<string>();
@@ -44,7 +48,9 @@ export class Rehearse {
   protected readonly detail = this.store.selectSignal(liveFeature.selectDetail);
   protected readonly roomProblem = this.store.selectSignal(liveFeature.selectProblem);
   private readonly prepared = this.store.selectSignal(liveFeature.selectPrepared);
-  private readonly panel = viewChild(ScriptPanel);
+  private readonly teaching = viewChild(Teaching);
+  protected readonly words = REHEARSE_WORDS;
+  protected readonly columns = ['beat', 'planned', 'took'];
   private readonly endedAtMs = signal(0);
   protected readonly problem = signal<string | null>(null);
   protected readonly word = signal<string | null>(null);
@@ -75,12 +81,16 @@ export class Rehearse {
     const times = this.times();
     return (lesson?.beats ?? []).map((beat, index) => {
       const time = times[index]!;
-      const took = time.actualMs === null ? 'not reached' : wasTaught(time) ? lengthText(time.actualMs) : 'passed over';
+      const took = time.actualMs === null ? this.words().notReached : wasTaught(time) ? lengthText(time.actualMs) : this.words().passedOver;
       return { id: beat.id, number: index + 1, name: nameInLesson(beat, lesson!), planned: lengthText(time.plannedMs), took };
     });
   });
 
-  protected readonly shortcuts = scriptShortcuts(this.steering, () => this.panel());
+  protected readonly shortcuts = [
+    ...scriptShortcuts(this.steering, () => this.teaching()?.panel()),
+    ...wallShortcuts(() => this.teaching()?.wall()),
+  ];
+  protected readonly help = computed(() => ({ ...this.words().help, shortcuts: this.shortcuts }));
 
   constructor() {
     useShortcuts(this.shortcuts);
@@ -121,7 +131,7 @@ export class Rehearse {
   protected async takeOver(): Promise<void> {
     if (await this.change(takeTimes(this.times()))) {
       this.taken.set(true);
-      this.word.set('These times are the plan now.');
+      this.word.set(this.words().timesTaken);
     }
   }
 
@@ -132,13 +142,13 @@ export class Rehearse {
     this.planBefore.set(null);
     this.taken.set(false);
     this.paceTaken.set(false);
-    this.word.set('The plan is as it was.');
+    this.word.set(this.words().planBack);
   }
 
   protected async takePace(wordsPerMinute: number): Promise<void> {
     if (await this.change((lesson) => ({ ...lesson, settings: { ...lesson.settings, wordsPerMinute } }))) {
       this.paceTaken.set(true);
-      this.word.set(`Beats without a time of their own are planned at ${wordsPerMinute} words a minute now.`);
+      this.word.set(this.words().paceTaken(wordsPerMinute));
     }
   }
 

@@ -179,8 +179,9 @@ export class ScriptPlace {
 
   protected readonly help = computed(() => ({
     place: this.words().script,
-    sentence: `${this.words().help.sentence} ${this.words().keys.column}`,
-    keys: this.shortcuts.map(({ left, right, text }) => [[...left, ...right].join(', '), text] as const),
+    sentence: this.words().help.sentence,
+    shortcuts: this.shortcuts,
+    keys: this.words().keys.column,
   }));
 
   constructor() {

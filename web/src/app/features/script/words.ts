@@ -1,17 +1,6 @@
 import type { LessonSettings } from '@zeitpunkt/core';
-import type { PhaseId } from '@zeitpunkt/core/lesson/phases';
 import { catalogue, count } from '../../shared/words/catalogue';
-
-const phase: Readonly<Record<PhaseId, string>> = {
-  recall: 'Recall',
-  show: 'Show',
-  examples: 'Examples',
-  turn: 'Your turn',
-  slips: 'Slips',
-  paper: 'On paper',
-  check: 'Check',
-  say: 'Words',
-};
+import type { LayerName } from '../../ui/parts/layer-picture';
 
 export const SCRIPT_WORDS = catalogue({
   en: {
@@ -20,13 +9,11 @@ export const SCRIPT_WORDS = catalogue({
     help: {
       sentence: 'The lesson as it will be: its parts and minutes, each beat with its picture, and what may be wrong with it.',
     },
-    phase,
     rim: {
       label: 'Moment of the script',
       at: (at: string, of: string, part: string) => `${at} of ${of}, ${part}`,
       play: 'Play',
       stop: 'Stop',
-      minutes: (n: number) => `${n} min`,
       planned: (target: string) => `of ${target} planned`,
       nearer: 'Nearer to what is planned',
       offer: (label: string, by: string) => `${label} (${by})`,
@@ -55,8 +42,13 @@ export const SCRIPT_WORDS = catalogue({
       beats: 'Beat before, next beat',
       keep: 'Keep as beat what was built on the dial',
       putBack: 'Put back what was built',
-      column:
-        'In the column: arrows choose, with Shift several; Alt and an arrow moves them; Delete takes them out; Ctrl and C, X, V copies, cuts and pastes; Ctrl and D doubles.',
+      column: [
+        ['In the column', 'arrows choose, with Shift several'],
+        ['Alt + arrow', 'moves what is chosen'],
+        ['Delete', 'takes it out'],
+        ['Ctrl + C, X, V', 'copies, cuts, pastes it'],
+        ['Ctrl + D', 'doubles it'],
+      ] as readonly (readonly [string, string])[],
     },
     aboutLesson: {
       heading: 'About the lesson',
@@ -118,7 +110,7 @@ export const SCRIPT_WORDS = catalogue({
         hour: 'Short hand',
         minute: 'Long hand',
         colours: 'Hand colours',
-      },
+      } as Readonly<Partial<Record<LayerName, string>>>,
     },
     column: {
       label: 'Beats',

@@ -43,6 +43,7 @@ import homeWork from '@material-symbols/svg-400/rounded/home_work.svg';
 import hourglassEmpty from '@material-symbols/svg-400/rounded/hourglass_empty.svg';
 import key from '@material-symbols/svg-400/rounded/key.svg';
 import keyboardArrowDown from '@material-symbols/svg-400/rounded/keyboard_arrow_down.svg';
+import keyboardArrowUp from '@material-symbols/svg-400/rounded/keyboard_arrow_up.svg';
 import lightMode from '@material-symbols/svg-400/rounded/light_mode.svg';
 import link from '@material-symbols/svg-400/rounded/link.svg';
 import logout from '@material-symbols/svg-400/rounded/logout.svg';
@@ -81,6 +82,7 @@ import unfoldMore from '@material-symbols/svg-400/rounded/unfold_more.svg';
 import uploadFile from '@material-symbols/svg-400/rounded/upload_file.svg';
 import verifiedUser from '@material-symbols/svg-400/rounded/verified_user.svg';
 import visibility from '@material-symbols/svg-400/rounded/visibility.svg';
+import visibilityOff from '@material-symbols/svg-400/rounded/visibility_off.svg';
 
 import { ladder, ladderFill } from './own';
 
@@ -131,6 +133,7 @@ export const ICONS = {
   'hourglass-empty': hourglassEmpty,
   key,
   'keyboard-arrow-down': keyboardArrowDown,
+  'keyboard-arrow-up': keyboardArrowUp,
   ladder,
   'ladder-fill': ladderFill,
   'light-mode': lightMode,
@@ -171,6 +174,7 @@ export const ICONS = {
   'upload-file': uploadFile,
   'verified-user': verifiedUser,
   visibility,
+  'visibility-off': visibilityOff,
 } as const satisfies Record<string, string>;
 
 export type IconName = keyof typeof ICONS;

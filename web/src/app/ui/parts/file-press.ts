@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, input, output, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../icons/icon';
 
@@ -8,9 +8,11 @@ import { Icon } from '../icons/icon';
   imports: [Icon, MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <button mat-stroked-button type="button" [disabled]="disabled()" (click)="field.click()">
-      <mat-icon svgIcon="upload-file" />{{ label() }}
-    </button>
+    @if (!bare()) {
+      <button mat-stroked-button type="button" [disabled]="disabled()" (click)="field.click()">
+        <mat-icon svgIcon="upload-file" />{{ label() }}
+      </button>
+    }
     <input
       #field
       class="heard-only"
@@ -19,7 +21,7 @@ import { Icon } from '../icons/icon';
       [accept]="accept()"
       [disabled]="disabled()"
       [attr.aria-label]="label()"
-      (change)="choose(field)"
+      (change)="take(field)"
     />
   `,
 })
@@ -28,9 +30,17 @@ export class FilePress {
   /** Kinds of files that are offered, as the attribute takes them. */
   readonly accept = input.required<string>();
   readonly disabled = input(false);
+  /** The press stands elsewhere, as in a menu, and calls {@link choose}. */
+  readonly bare = input(false);
   readonly chosen = output<File>();
 
-  protected choose(field: HTMLInputElement): void {
+  private readonly field = viewChild.required<ElementRef<HTMLInputElement>>('field');
+
+  choose(): void {
+    this.field().nativeElement.click();
+  }
+
+  protected take(field: HTMLInputElement): void {
     const file = field.files?.[0];
     field.value = ''; // the same file can be chosen again when it has been put right
     if (file) this.chosen.emit(file);

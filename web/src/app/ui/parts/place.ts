@@ -43,6 +43,7 @@ import { type HelpOfPlace, PlaceHelp } from './place-help';
     }
     header {
       display: flex;
+      flex: none;
       flex-wrap: wrap;
       gap: 8px 12px;
       align-items: center;

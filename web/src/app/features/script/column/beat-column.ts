@@ -4,9 +4,11 @@ import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem } from '@angular/material/menu';
 import { lengthText, type NamedFinding } from '@zeitpunkt/core';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
+import { RIM_WORDS } from '../../../shared/rim/words';
 import { Icon } from '../../../ui/icons/icon';
 import { SmallDial } from '../../../ui/parts/small-dial';
 import { SCRIPT_WORDS } from '../words';
+import { BeatPictureView } from './beat-picture';
 import { hasText, type BeatRow } from './beat-rows';
 import { InsertBar } from './insert-bar';
 import { OTHER_INSERTS, QUESTION_INSERTS } from './new-beats';
@@ -27,6 +29,7 @@ const MOST_DIALS = 5;
 @Component({
   selector: 'zp-beat-column',
   imports: [
+    BeatPictureView,
     CdkDrag,
     CdkDragHandle,
     CdkDropList,
@@ -73,7 +76,7 @@ export class BeatColumn {
       const poses = own.flatMap(({ picture }) => (picture.kind === 'hands' ? [picture.pose] : []));
       return {
         from,
-        name: this.words().phase[phase],
+        name: RIM_WORDS().phase[phase],
         durationMs,
         rows: own,
         pictures: poses.slice(0, MOST_DIALS),

@@ -5,20 +5,19 @@ import { MatTooltip } from '@angular/material/tooltip';
 import { lengthText, type TimingOffer } from '@zeitpunkt/core';
 import { isOnTime } from '@zeitpunkt/core/lesson/timing';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
+import { RimBand } from '../../../shared/rim/rim-band';
+import { RIM_WORDS } from '../../../shared/rim/words';
 import { Icon } from '../../../ui/icons/icon';
 import type { BeatRow } from '../column/beat-rows';
 import { SCRIPT_WORDS } from '../words';
 
-const MS_PER_MINUTE = 60_000;
 /** How far an arrow goes, in milliseconds. */
 const STEP_MS = 1000;
-/** So many minutes carry a figure of their own at most. */
-const MOST_FIGURES = 6;
 
 /** A lesson as an unrolled rim: its parts, its minutes, a pointer at the moment that is seen, and what was found, each where it is. */
 @Component({
   selector: 'zp-lesson-rim',
-  imports: [Icon, MatIconButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip],
+  imports: [Icon, RimBand, MatIconButton, MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger, MatTooltip],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './lesson-rim.html',
   styleUrl: './lesson-rim.scss',
@@ -42,38 +41,10 @@ export class LessonRim {
   private readonly band = viewChild.required<ElementRef<HTMLElement>>('band');
   private readonly wholeMs = computed(() => Math.max(this.totalMs(), this.targetMs(), 1));
   private readonly percent = (ms: number) => (100 * ms) / this.wholeMs();
-  protected readonly parts = computed(() =>
-    this.phases().map((phase) => {
-      const end = phase.startMs + phase.durationMs;
-      return {
-        key: phase.from,
-        name: this.words().phase[phase.id],
-        left: this.percent(phase.startMs),
-        width: this.percent(phase.durationMs),
-        isHere: this.atMs() >= phase.startMs && this.atMs() < end,
-      };
-    }),
-  );
-  /** What is left of the time that was planned; null where nothing is. */
-  protected readonly left = computed(() => {
-    const leftMs = this.targetMs() - this.totalMs();
-    return leftMs > 0 ? { left: this.percent(this.totalMs()), width: this.percent(leftMs) } : null;
-  });
   protected readonly isOver = computed(() => this.totalMs() > this.targetMs() && !isOnTime(this.totalMs(), this.targetMs()));
-  protected readonly target = computed(() => this.percent(this.targetMs()));
-  protected readonly minutes = computed(() => {
-    const all = Math.floor(this.wholeMs() / MS_PER_MINUTE);
-    const every = Math.max(5, 5 * Math.ceil(all / 5 / MOST_FIGURES));
-    return Array.from({ length: all + 1 }, (_, minute) => ({
-      left: this.percent(minute * MS_PER_MINUTE),
-      isLong: minute % 5 === 0,
-      text: minute > 0 && minute % every === 0 ? this.words().rim.minutes(minute) : '',
-    }));
-  });
-  protected readonly pointer = computed(() => this.percent(this.atMs()));
   protected readonly heard = computed(() => {
-    const here = this.parts().find(({ isHere }) => isHere);
-    return this.words().rim.at(lengthText(this.atMs()), lengthText(this.totalMs()), here?.name ?? '');
+    const here = this.phases().findLast(({ startMs }) => startMs <= this.atMs());
+    return this.words().rim.at(lengthText(this.atMs()), lengthText(this.totalMs()), here ? RIM_WORDS().phase[here.id] : '');
   });
   protected readonly found = computed(() =>
     this.rows().flatMap(({ id, name, startMs, findings }) => {

@@ -14,7 +14,6 @@ import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { MatTooltip } from '@angular/material/tooltip';
 import {
   kindOf,
   lengthText,
@@ -67,7 +66,6 @@ export interface SetWanted {
     MatOption,
     MatProgressBar,
     MatSelect,
-    MatTooltip,
   ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './set-designer.html',

@@ -36,7 +36,7 @@ import { PointingStage } from '../../../ui/pointing-stage';
 import type { StagePlay } from '../../../ui/stage-view';
 import { stepAtMs } from '../column/beat-rows';
 import { SCRIPT_WORDS } from '../words';
-import { LayerPicture, type LayerName } from './layer-picture';
+import { LayerPicture, type LayerName } from '../../../ui/parts/layer-picture';
 
 /** Layers that can be switched while a demonstration is built. */
 const SWITCHES: readonly { readonly name: LayerName; readonly on: Partial<DialLayers>; readonly off: Partial<DialLayers> }[] = [
