@@ -26,7 +26,23 @@ const FOR_THE_BROWSER = {
 const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' };
 
 /** Features whose words were moved to the catalogue. */
-const WORDED = ['frame', 'today', 'ladder', 'lessons', 'classes', 'school', 'look', 'set-up', 'sign-in', 'dials', 'script', 'console', 'rehearse']
+const WORDED = [
+  'frame',
+  'today',
+  'ladder',
+  'lessons',
+  'classes',
+  'school',
+  'look',
+  'set-up',
+  'sign-in',
+  'dials',
+  'script',
+  'console',
+  'rehearse',
+  'review',
+  'insight',
+]
   .map((name) => `features/${name}`)
   .concat('ui/parts', 'shared/plan');
 

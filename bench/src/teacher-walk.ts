@@ -22,9 +22,10 @@ class Actions {
     return target.fill(text);
   }
 
-  async choose(target: Locator, option: string): Promise<void> {
+  async choose(target: Locator, option: Locator): Promise<void> {
     this.done += 1;
-    await target.selectOption(option);
+    await target.click();
+    await option.click();
   }
 }
 
@@ -70,7 +71,7 @@ async function whoHoldsWhat(page: Page, url: string): Promise<number> {
   await page.goto(url);
   const walk = new Actions(page);
   await walk.click(page.getByRole('link', { name: 'Review', exact: true }));
-  await walk.click(link(page, 'Who holds what'));
+  await walk.click(page.getByRole('tab', { name: 'Ideas' }));
   await expect(page.getByRole('row', { name: /^Dov settled/ })).toBeVisible();
   return walk.done;
 }
@@ -80,19 +81,20 @@ async function groupToLesson(page: Page, url: string): Promise<number> {
   await page.goto(url);
   const walk = new Actions(page);
   await walk.click(page.getByRole('link', { name: 'Review', exact: true }));
-  const days = page.getByRole('combobox', { name: 'It is on' });
-  await walk.choose(days, (await days.getByRole('option').nth(1).getAttribute('value'))!);
-  await walk.click(button(page, /^Draft the lesson .*, Takes the nearest numeral/));
+  await walk.choose(page.getByRole('combobox', { name: 'The next lesson' }), page.getByRole('option').nth(1));
+  await walk.click(button(page, /^Draft the lesson .*, They take the nearest numeral/));
   await page.waitForURL(/\/lessons\//);
   return walk.done;
 }
 
-/** From today to all results of the class as a file. */
+/** From the review of the class to all of its results as a file. */
 async function exportAll(page: Page, url: string): Promise<number> {
   await page.goto(url);
+  await page.getByRole('link', { name: 'Review', exact: true }).click();
   const walk = new Actions(page);
-  await walk.click(page.getByRole('link', { name: 'Review', exact: true }));
-  const [file] = await Promise.all([page.waitForEvent('download'), walk.click(link(page, 'All results (CSV)'))]);
+  await walk.click(button(page, 'Export'));
+  const csv = page.getByRole('menuitem', { name: /^All results for a spreadsheet/ });
+  const [file] = await Promise.all([page.waitForEvent('download'), walk.click(csv)]);
   await file.path();
   return walk.done;
 }

@@ -62,7 +62,7 @@ test('signing out in one window ends the others of that browser', async ({ teach
   await teacher.page.getByLabel('Sign-in name').fill('odalys');
   await teacher.page.getByLabel('Password').fill('tern-harbour-lamp');
   await teacher.page.getByRole('button', { name: 'Sign in' }).click();
-  await expect(teacher.page.getByRole('heading', { name: 'Let the pupils in' })).toBeVisible(); // where one was
+  await expect(teacher.page.getByRole('heading', { name: 'The way in' })).toBeVisible(); // where one was
 });
 
 test('a start that cannot be is ended with one sentence, and a second server leaves the first one’s school alone', async ({ server }) => {

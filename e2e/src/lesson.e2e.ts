@@ -166,7 +166,7 @@ test('in class: an extra example, the chart, a note to self, a skip and a leap, 
   await page.getByLabel('Time', { exact: true }).fill('quarter to 8');
   await page.getByRole('button', { name: 'Explain' }).click();
   await expect(teacher.place).toContainText('Example beside the script: 7:45 quarter to eight');
-  for (let step = 0; step < 30 && (await page.locator('.go').innerText()) !== 'Back to the script'; step++) {
+  for (let step = 0; step < 30 && (await page.locator('.go strong').innerText()) !== 'Back to the script'; step++) {
     const before = await page.locator('.notes').innerText();
     await page.keyboard.press('PageDown');
     await expect(page.locator('.notes')).not.toHaveText(before);

@@ -19,7 +19,7 @@ test('two pupils share a phone: a touch says whose turn it is, and their answers
   await elin.read('7', '30');
   await elin.expectKept();
   await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Elin');
-  await expect(teacher.wall.getByRole('region', { name: /oming hour/ })).toContainText('Femi');
+  await expect(teacher.wall.getByRole('region', { name: /Another hour/ })).toContainText('Femi');
   await page.reload();
   await expect(page.getByRole('button', { name: 'Femi’s turn' })).toBeVisible();
   await teacher.goTo('Answer');

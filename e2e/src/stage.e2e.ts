@@ -79,7 +79,7 @@ test('either half of the keyboard is enough to teach with', async ({ teacher }) 
       list: '?',
     },
   };
-  const goOn = page.locator('.foot button').last();
+  const goOn = page.locator('.go');
   const placeOf = async () => (await goOn.boundingBox())?.y;
   const before = await placeOf();
   for (const keys of Object.values(hands)) {

@@ -28,7 +28,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await anouk.read('7', '30');
   await anouk.expectKept();
   await bashir.read('8', '30');
-  await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('7:30');
+  await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Right, 7:30');
   await expect(teacher.wall.getByRole('region', { name: 'Still thinking' })).toContainText('Ceri');
   // What an answer shows is the teacher's to know at once, and nobody else's before the answer is shown.
   await expect(teacher.wall.getByRole('region', { name: 'Another hour' })).toContainText('Bashir');
@@ -68,7 +68,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
     await anouk.turn('hour', 'ArrowRight', 3);
     await anouk.turn('minute', 'PageUp', 6);
     await anouk.send();
-    await expect(teacher.wall.getByRole('img', { name: 'Dial set to 2:30' })).toBeVisible();
+    await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Bashir');
     await expect(teacher.wall.getByRole('img', { name: 'Dial set to 3:30' })).toBeVisible();
     await teacher.goTo('Answer');
     await expect(teacher.wall.getByRole('region', { name: 'Another answer' })).toContainText('Anouk');

@@ -35,6 +35,8 @@ interface Texts {
   begun(name: string): string;
   nearly(topics: readonly string[]): string;
   next(topic: string): string;
+  /** What the pupil goes on with while the class is further. */
+  again(name: string, topic: string): string;
   last: string;
   /** What to look at together, by the act that an idea is about. */
   together: Partial<Record<ActId, string>>;
@@ -46,6 +48,7 @@ const TEXTS: Record<Tongue, Texts> = {
     begun: (name) => `${name} has begun to read the clock.`,
     nearly: (topics) => `Nearly there: ${joined(topics, 'and')}.`,
     next: (topic) => `Next in class: ${topic}.`,
+    again: (name, topic) => `${name} looks once more at ${topic}.`,
     last: 'All that we planned is learnt: now the clock is read whenever there is one.',
     together: {
       read: 'Whenever you look at a clock together, ask about the short hand first: which number has it passed already?',
@@ -63,6 +66,7 @@ const TEXTS: Record<Tongue, Texts> = {
     begun: (name) => `${name} hat angefangen, die Uhr zu lesen.`,
     nearly: (topics) => `Fast geschafft: ${joined(topics, 'und')}.`,
     next: (topic) => `Als Nächstes in der Klasse: ${topic}.`,
+    again: (name, topic) => `${name} schaut sich noch einmal an: ${topic}.`,
     last: 'Alles, was wir vorhatten, ist gelernt: Jetzt wird die Uhr gelesen, wo immer eine ist.',
     together: {
       read: 'Fragt bei jeder Uhr zuerst nach dem kurzen Zeiger: An welcher Zahl ist er schon vorbei?',
@@ -100,9 +104,19 @@ export function homePage({ name, mastery, diagnosis }: PupilPicture, reached: Ru
   const together = held && texts.together[actOf(held.id, settings) ?? 'read'];
   return {
     can: can.join(' '),
-    next: rung ? texts.next(RUNGS[rung].topic[tongue]) : texts.last,
+    next: nextWords(name, rung, reached, tongue),
     tryThis: [RUNGS[rung ?? 'any-minute'].atHome[tongue], ...(together ? [together] : [])].join(' '),
   };
+}
+
+/** What comes next for this pupil: what the class goes on with, or what it has had already and this pupil has not got yet. */
+function nextWords(name: string, rung: RungId | null, reached: RungId | null, tongue: Tongue): string {
+  const texts = TEXTS[tongue];
+  if (!rung) return texts.last;
+  const hasHad = reached !== null && RUNG_IDS.indexOf(rung) <= RUNG_IDS.indexOf(reached);
+  if (!hasHad) return texts.next(RUNGS[rung].topic[tongue]);
+  const ofClass = rungAfter(reached);
+  return [texts.again(name, RUNGS[rung].topic[tongue]), ...(ofClass ? [texts.next(RUNGS[ofClass].topic[tongue])] : [])].join(' ');
 }
 
 /** The first act that an idea distorts, of those that there is something to say about. */

@@ -36,3 +36,12 @@ function whatWasWrong(item: Item, response: Response): string {
   if (!isOtherMinute) return 'Another hour';
   return Math.floor(asked! / 3600) === Math.floor(answered! / 3600) ? 'Other minutes' : 'Another hour and other minutes';
 }
+
+/** Verbs whose form with "they" is not the one without its last letter. */
+const OF_MANY: Readonly<Record<string, string>> = { Is: 'are', Goes: 'go' };
+
+/** What is said of one pupil, said of several: "Says the coming hour" becomes "They say the coming hour". */
+export function saidOfMany(name: string): string {
+  const [verb = '', ...rest] = name.split(' ');
+  return ['They', OF_MANY[verb] ?? verb.toLowerCase().slice(0, -1), ...rest].join(' ');
+}

@@ -31,6 +31,9 @@ import { NoteToSelf } from './note-to-self';
 import { ScriptStage, scriptStageShortcuts } from './script-stage';
 import { CONSOLE_WORDS } from './words';
 
+/** Words of more letters are written smaller, so that they stand in one place. */
+const LONGEST_LARGE = 150;
+
 /** The keys of a lesson that runs, each within either half of a keyboard. */
 export function scriptShortcuts(steering: Steering, panel: () => ScriptPanel | undefined): readonly Shortcut[] {
   const { keys } = CONSOLE_WORDS();
@@ -72,6 +75,7 @@ export class ScriptPanel {
   readonly stage = viewChild(ScriptStage);
   readonly flow = viewChild(FlowBar);
   private readonly note = viewChild(NoteToSelf);
+  protected readonly longest = LONGEST_LARGE;
   protected readonly nameOf = nameOfStep;
   /** The server's clock now, to the second, in milliseconds since 1970. */
   protected readonly serverNow = computed(() => this.now() - this.skewMs());

@@ -70,6 +70,7 @@ export const CONSOLE_WORDS = catalogue({
       step: (at: number, of: number) => `Step ${at} of ${of}`,
       nothing: 'Nothing to say here.',
       back: 'Back',
+      backKeys: 'Shift+Space, Page up',
       begin: 'Begin the lesson',
       end: 'End lesson',
       next: (name: string) => `Next: ${name}`,

@@ -1,78 +1,100 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatTabLink, MatTabNav, MatTabNavPanel } from '@angular/material/tabs';
 import { RouterLink, RouterLinkActive, RouterOutlet } from '@angular/router';
 import { InsightSource } from '../../shared/insight/insight-source';
-import { TeacherFrame } from '../frame/teacher-frame';
 import { AnswersList } from '../../shared/insight/answers-list';
 import { PlanChange } from '../../shared/plan/plan-change';
+import { Icon } from '../../ui/icons/icon';
+import { Place } from '../../ui/parts/place';
+import { Failing } from '../../ui/parts/states';
 import { ClassReviewStore } from './class-review-store';
+import { INSIGHT_WORDS } from './words';
 
 /** What a class can do and holds, over all its lessons, and what to do next. */
 @Component({
   selector: 'zp-class-review',
-  imports: [AnswersList, MatButton, RouterLink, RouterLinkActive, RouterOutlet, TeacherFrame],
+  imports: [
+    AnswersList,
+    Failing,
+    Icon,
+    MatButton,
+    MatMenu,
+    MatMenuItem,
+    MatMenuTrigger,
+    MatProgressBar,
+    MatTabLink,
+    MatTabNav,
+    MatTabNavPanel,
+    Place,
+    RouterLink,
+    RouterLinkActive,
+    RouterOutlet,
+  ],
   providers: [InsightSource, PlanChange, ClassReviewStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <zp-teacher-frame>
+    <zp-place [heading]="heading()" [about]="from()" [help]="help()">
+      <ng-container acts>
+        @if (store.insight(); as insight) {
+          <button mat-stroked-button type="button" [matMenuTriggerFor]="give"><mat-icon svgIcon="download" />{{ words().export }}</button>
+          <mat-menu #give="matMenu">
+            <a mat-menu-item [href]="'/api/classes/' + insight.classId + '/results.csv'" download>{{ words().exports.csv }}</a>
+            <a mat-menu-item [href]="'/api/classes/' + insight.classId + '/results.xapi.json'" download>{{ words().exports.xapi }}</a>
+            <a mat-menu-item routerLink="files">{{ words().exports.more }}</a>
+          </mat-menu>
+        }
+      </ng-container>
       @if (store.problem(); as problem) {
-        <p class="problem" role="alert">{{ problem }} <button mat-button type="button" (click)="store.open(id())">Try again</button></p>
+        <zp-failing [problem]="problem" (again)="store.open(id())" />
       }
       @if (store.insight(); as insight) {
-        <h1 class="class-name">{{ insight.className }}</h1>
-        <p class="facts">{{ from() }}</p>
-        <nav aria-label="Looks at this class">
-          @for (look of looks; track look.path) {
-            <a [routerLink]="look.path" routerLinkActive="here" ariaCurrentWhenActive="page">{{ look.name }}</a>
+        <nav mat-tab-nav-bar mat-stretch-tabs="false" [tabPanel]="panel" [attr.aria-label]="words().looks.label">
+          @for (look of looks; track look) {
+            <a mat-tab-link [routerLink]="look" routerLinkActive #here="routerLinkActive" [active]="here.isActive">{{
+              words().looks[look]
+            }}</a>
           }
-          <span class="spacer"></span>
-          <a [href]="'/api/classes/' + insight.classId + '/results.csv'" download>All results (CSV)</a>
-          <a [routerLink]="['/classes', insight.classId]">Class list</a>
         </nav>
         @for (why of insight.unreadable; track $index) {
-          <p class="problem" role="alert">{{ why }} It stays stored as it is.</p>
+          <zp-failing [problem]="words().stays(why)" [canTryAgain]="false" />
         }
-        <div class="columns" [class.beside]="store.shown()">
+        <mat-tab-nav-panel #panel class="columns" [class.beside]="store.shown()">
           <div class="look"><router-outlet /></div>
           @if (store.shown(); as shown) {
             <aside><zp-answers-list [title]="shown.title" [answers]="shown.answers" (closed)="store.hide()" /></aside>
           }
-        </div>
+        </mat-tab-nav-panel>
       } @else if (!store.problem()) {
-        <label for="looking">Looking through the answers of the class …</label>
-        <progress id="looking" max="1" [value]="store.progress() ?? 0"></progress>
-        <a mat-button routerLink="/ladder">Stop</a>
+        <p id="looking">{{ words().looking }}</p>
+        <mat-progress-bar aria-labelledby="looking" [value]="100 * (store.progress() ?? 0)" />
+        <a mat-button routerLink="/ladder">{{ words().stop }}</a>
       }
-    </zp-teacher-frame>
+    </zp-place>
   `,
   styles: `
     nav {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.25rem 1.5rem;
-      margin: 0.75rem 0 1.25rem;
-      border-bottom: 1px solid var(--faint);
+      margin-bottom: 16px;
     }
-    .spacer {
-      flex: 1;
+    mat-progress-bar {
+      max-width: 320px;
     }
-    nav a {
-      padding: 0.35rem 0;
-      text-decoration: none;
-    }
-    nav .here {
-      border-bottom: 3px solid var(--accent);
-      font-weight: 700;
+    .columns {
+      display: block;
     }
     .columns.beside {
       display: grid;
       grid-template-columns: minmax(0, 1fr) 22rem;
-      gap: 1.5rem;
+      gap: 24px;
       align-items: start;
     }
     aside {
       position: sticky;
-      top: 1rem;
+      top: 16px;
+      max-height: calc(100dvh - 32px);
+      overflow-y: auto;
     }
     @media (max-width: 900px) {
       .columns.beside {
@@ -81,11 +103,11 @@ import { ClassReviewStore } from './class-review-store';
       aside {
         position: static;
         order: -1;
+        max-height: none;
       }
     }
     @media print {
-      nav,
-      .facts {
+      nav {
         display: none;
       }
     }
@@ -94,18 +116,19 @@ import { ClassReviewStore } from './class-review-store';
 export class ClassReview {
   readonly id = input.required<string>();
   protected readonly store = inject(ClassReviewStore);
-  protected readonly looks = [
-    { path: 'next', name: 'Next lesson' },
-    { path: 'map', name: 'Who can do what' },
-    { path: 'ideas', name: 'Who holds what' },
-    { path: 'home', name: 'For home' },
-    { path: 'files', name: 'Results as files' },
-  ] as const;
+  protected readonly words = INSIGHT_WORDS;
+  protected readonly looks = ['next', 'map', 'ideas', 'home'] as const;
+  protected readonly heading = computed(() => {
+    const insight = this.store.insight();
+    return insight ? this.words().heading(insight.className) : this.words().place;
+  });
+  protected readonly help = computed(() => ({ place: this.words().place, sentence: this.words().help.sentence }));
   protected readonly from = computed(() => {
-    const lessons = this.store.insight()?.lessons.filter(({ answers }) => answers > 0) ?? [];
+    const insight = this.store.insight();
+    if (!insight) return null;
+    const lessons = insight.lessons.filter(({ answers }) => answers > 0);
     const answers = lessons.reduce((sum, one) => sum + one.answers, 0);
-    if (answers === 0) return 'Nothing has been answered yet: after the first lesson this page says who can do what.';
-    return `From ${answers} answers in ${lessons.length} lessons. All of it is a hint with its evidence, for you: never a grade.`;
+    return answers === 0 ? this.words().nothing : this.words().from(answers, lessons.length);
   });
 
   constructor() {

@@ -1,109 +1,40 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { kindOf, misconceptionOf, RUNGS, textOfResponse, type Group, type GroupKey, type LessonSettings } from '@zeitpunkt/core';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { kindOf, RUNGS, secondOfDay, textOfResponse, type Group, type GroupKey, type LessonSettings } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { ideaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
+import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { Chips, type Chip } from '../../ui/parts/chips';
+import { IdeaPair } from '../../ui/parts/idea-pair';
+import { SmallDial } from '../../ui/parts/small-dial';
 import { setWords } from '../../shared/diagnosis/set-words';
 import type { GroupSet } from './class-review-store';
+import { groupTitle, ideaOfGroup } from './group-title';
+import { INSIGHT_WORDS } from './words';
 
 const COUNTS = [4, 5, 6, 7, 8];
 
 /** A group for the next lesson: who, why, what to do, which questions, and the lesson drafted at a press. */
 @Component({
   selector: 'zp-group-card',
-  imports: [Chips, MatButton],
+  imports: [
+    Chips,
+    IdeaPair,
+    MatButton,
+    MatExpansionPanel,
+    MatExpansionPanelHeader,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatSelect,
+    SmallDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <section [attr.aria-label]="group().name">
-      <h3>
-        {{ group().name }} <span class="facts">{{ size() }}</span>
-      </h3>
-      <p>{{ group().reason }}</p>
-      @if (also(); as names) {
-        <p class="facts">Also: {{ names }}</p>
-      }
-      <zp-chips [key]="group().key" [chips]="chips()" [lists]="others()" label="Pupils" (moved)="moved.emit($event)" />
-      <p><strong>Next:</strong> {{ group().nextMove }}</p>
-      <details>
-        <summary>
-          @if (set()?.progress !== null && set()?.progress !== undefined) {
-            Choosing questions … {{ percent() }} %
-          } @else if (rows().length) {
-            {{ rows().length }} questions, made to measure
-          } @else {
-            Questions
-          }
-        </summary>
-        @if (set()?.problem; as problem) {
-          <p class="problem" role="alert">{{ problem }}</p>
-        }
-        <ol>
-          @for (row of rows(); track $index) {
-            <li>
-              {{ row.stem }} <span class="facts">{{ row.key }}</span>
-            </li>
-          }
-        </ol>
-        @for (sentence of words(); track $index) {
-          <p class="facts">{{ sentence }}</p>
-        }
-        <div class="again">
-          <label>
-            How many
-            <select #count class="field" (change)="designed.emit(+count.value)">
-              @for (one of counts; track one) {
-                <option [value]="one" [selected]="one === (set()?.count ?? 6)">{{ one }}</option>
-              }
-            </select>
-          </label>
-          <button mat-button type="button" (click)="designed.emit(set()?.count ?? 6)">
-            Choose others<span class="heard-only"> for {{ group().name }}</span>
-          </button>
-        </div>
-      </details>
-      <button mat-flat-button type="button" [disabled]="busy() || !rows().length" (click)="drafted.emit()">
-        Draft the lesson{{ on() ? ' for ' + on() : '' }}<span class="heard-only">, {{ group().name }}</span>
-      </button>
-      <p class="facts">{{ rungName() }}, 15 minutes, with these questions; then it can be changed.</p>
-    </section>
-  `,
-  styles: `
-    section {
-      display: grid;
-      gap: 0.6rem;
-      align-content: start;
-      height: 100%;
-      padding: 1rem;
-      border: 1px solid var(--line);
-      border-radius: 5px;
-      background: var(--sheet);
-    }
-    h3 {
-      font-size: 1.15rem;
-    }
-    h3 .facts {
-      font-weight: 400;
-      font-size: 0.95rem;
-    }
-    summary {
-      cursor: pointer;
-    }
-    ol {
-      margin: 0.4rem 0;
-      padding-left: 1.4rem;
-    }
-    .again {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.5rem 1rem;
-      align-items: center;
-    }
-    [mat-flat-button] {
-      justify-self: start;
-    }
-    section > .facts {
-      font-size: 0.9rem;
-    }
-  `,
+  templateUrl: './group-card.html',
+  styleUrl: './group-card.scss',
 })
 export class GroupCard {
   readonly group = input.required<Group>();
@@ -120,19 +51,27 @@ export class GroupCard {
     this.group().pupils.map(({ id, name, moved }) => ({ id, name, moved, link: ['../pupils', id] })),
   );
   protected readonly counts = COUNTS;
-  protected readonly size = computed(() => {
-    const { length } = this.group().pupils;
-    return `${length} ${length === 1 ? 'pupil' : 'pupils'}`;
+  private readonly catalogue = INSIGHT_WORDS;
+  protected readonly words = computed(() => this.catalogue().group);
+  protected readonly title = computed(() => groupTitle(this.group()));
+  protected readonly pair = computed(() => {
+    const idea = ideaOfGroup(this.group());
+    return idea && ideaPair(idea, this.group().rung, this.settings());
+  });
+  /** Two of the times that a group without an idea works on. */
+  protected readonly dials = computed(() => {
+    const minutes = RUNGS[this.group().rung].newMinutes;
+    return [2, 8].map((hour, place) => gearedPose(secondOfDay(hour, minutes[place % minutes.length] ?? 0)));
   });
   /** Names of the further ideas that it works on. */
   protected readonly also = computed(() =>
     this.group()
-      .also.map((id) => misconceptionOf(id).name)
+      .also.map((id) => ideaName(id))
       .join('; '),
   );
   protected readonly rungName = computed(() => RUNGS[this.group().rung].name);
   protected readonly percent = computed(() => Math.round(100 * (this.set()?.progress ?? 0)));
-  protected readonly words = computed(() => {
+  protected readonly told = computed(() => {
     const set = this.set()?.set;
     return set ? setWords(set).slice(0, 2) : [];
   });

@@ -1,38 +1,46 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, signal, untracked } from '@angular/core';
+import { CdkTextareaAutosize } from '@angular/cdk/text-field';
+import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import type { HomePage } from '@zeitpunkt/core';
 import { HOME_PARTS, homeHeadings } from '@zeitpunkt/core/insight/home-page';
 import { SavingWord } from '../../ui/saving-word';
 import type { Saving } from '../../shared/with-autosave';
+import { INSIGHT_WORDS } from './words';
 
 const SAVE_AFTER_MS = 700;
 
 /** One pupil's page for home: written in place, saved by itself, a sheet of paper when printed. */
 @Component({
   selector: 'zp-home-sheet',
-  imports: [SavingWord],
+  imports: [CdkTextareaAutosize, MatButton, MatFormField, MatInput, MatLabel, SavingWord],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <section class="sheet" [attr.aria-label]="'Page for the home of ' + name()" [attr.lang]="language()">
+    <section class="sheet" [attr.aria-label]="words().sheet(name())" [attr.lang]="language()">
       <div class="top">
-        <h2>{{ headings().title }}: {{ name() }}</h2>
+        <h2>{{ words().title(headings().title, name()) }}</h2>
         @if (changed()) {
           <zp-saving [saving]="saving()" />
-          <button type="button" class="press" (click)="asProposed()">
-            As proposed<span class="heard-only">: the page of {{ name() }}</span>
+          <button mat-button type="button" (click)="asProposed()">
+            {{ words().asProposed }}<span class="heard-only">{{ words().ofPupil(name()) }}</span>
           </button>
         }
       </div>
       @for (part of parts; track part) {
-        <label [for]="part + '-' + id()">{{ headings()[part] }}</label>
-        <textarea
-          #text
-          class="field"
-          rows="2"
-          maxlength="2000"
-          [id]="part + '-' + id()"
-          [value]="page()[part]"
-          (input)="write(part, text.value)"
-        ></textarea>
+        <mat-form-field appearance="outline" subscriptSizing="dynamic">
+          <mat-label>{{ headings()[part] }}</mat-label>
+          <textarea
+            #text
+            matInput
+            cdkTextareaAutosize
+            cdkAutosizeMinRows="2"
+            maxlength="2000"
+            [value]="page()[part]"
+            (input)="write(part, text.value)"
+          ></textarea>
+        </mat-form-field>
+        <h3 class="printed">{{ headings()[part] }}</h3>
         <p class="printed">{{ page()[part] }}</p>
       }
     </section>
@@ -40,9 +48,9 @@ const SAVE_AFTER_MS = 700;
   styles: `
     .sheet {
       display: grid;
-      gap: 0.2rem;
-      margin-bottom: 1rem;
-      padding: 1rem 1.25rem;
+      gap: 12px;
+      margin-bottom: 16px;
+      padding: 16px;
       border: 1px solid var(--line);
       border-radius: 5px;
       background: var(--sheet);
@@ -52,14 +60,6 @@ const SAVE_AFTER_MS = 700;
       flex-wrap: wrap;
       gap: 0.5rem 1rem;
       align-items: center;
-    }
-    label {
-      margin-top: 0.3rem;
-      font-weight: 700;
-    }
-    textarea {
-      width: 100%;
-      field-sizing: content;
     }
     .printed {
       display: none;
@@ -71,8 +71,8 @@ const SAVE_AFTER_MS = 700;
         font-size: 1.2rem;
         break-after: page;
       }
-      .press,
-      textarea,
+      button,
+      mat-form-field,
       zp-saving {
         display: none;
       }
@@ -84,6 +84,8 @@ const SAVE_AFTER_MS = 700;
   `,
 })
 export class HomeSheet {
+  private readonly catalogue = INSIGHT_WORDS;
+  protected readonly words = computed(() => this.catalogue().home);
   readonly id = input.required<string>();
   readonly name = input.required<string>();
   readonly proposed = input.required<HomePage>();

@@ -6,6 +6,7 @@ import { PaperMaker } from '../../shared/paper/paper-maker';
 import { PaperProgress } from '../../shared/paper/paper-progress';
 import { ClassReviewStore } from './class-review-store';
 import { HomeSheet } from './home-sheet';
+import { INSIGHT_WORDS } from './words';
 
 /** A page for each home: proposed from what is known, changed by the teacher, printed or copied into whatever goes out. */
 @Component({
@@ -16,12 +17,11 @@ import { HomeSheet } from './home-sheet';
   template: `
     <div class="head">
       <p>
-        Read each page before it goes out, and change what you know better. Nothing here ranks or counts. Once changed, a page stays as you
-        wrote it until you take the proposal again.
+        {{ words().hint }}
       </p>
       <div class="acts">
-        <button mat-flat-button type="button" (click)="print()">Print all {{ pages().length }}</button>
-        <button mat-stroked-button type="button" [disabled]="maker.isOn() || !pages().length" (click)="save()">Save all as PDF</button>
+        <button mat-flat-button class="next" type="button" (click)="print()">{{ words().print(pages().length) }}</button>
+        <button mat-stroked-button type="button" [disabled]="maker.isOn() || !pages().length" (click)="save()">{{ words().save }}</button>
         <zp-paper-progress />
       </div>
     </div>
@@ -35,7 +35,7 @@ import { HomeSheet } from './home-sheet';
         [keep]="keepFor(one.id)"
       />
     } @empty {
-      <p>There is nobody in this class of whom anything is known yet.</p>
+      <p>{{ words().none }}</p>
     }
   `,
   styles: `
@@ -70,6 +70,8 @@ import { HomeSheet } from './home-sheet';
 export class LookHome {
   protected readonly store = inject(ClassReviewStore);
   protected readonly maker = inject(PaperMaker);
+  private readonly catalogue = INSIGHT_WORDS;
+  protected readonly words = computed(() => this.catalogue().home);
   protected readonly language = computed(() => (this.store.insight()!.settings.pack.startsWith('de') ? 'de' : 'en'));
   protected readonly pages = computed(() => {
     const { picture, reached, settings } = this.store.insight()!;
@@ -85,7 +87,7 @@ export class LookHome {
   /** All pages in one file, as they stand here. */
   protected save(): void {
     const pages = this.pages().map(({ name, proposed, kept }) => ({ name, page: kept ?? proposed }));
-    void this.maker.save({ kind: 'home', pages, tongue: tongueOf(this.store.insight()!.settings) }, 'For home');
+    void this.maker.save({ kind: 'home', pages, tongue: tongueOf(this.store.insight()!.settings) }, this.words().fileName);
   }
 
   protected print(): void {

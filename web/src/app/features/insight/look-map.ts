@@ -1,46 +1,70 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatOption, MatSelect } from '@angular/material/select';
+import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
-import { misconceptionOf, RUNGS, type Change, type MasteryWord, type RungId } from '@zeitpunkt/core';
+import { dayOf, RUNGS, secondOfDay, type Change, type Mastery, type MasteryWord, type PupilPicture, type RungId } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { intervalWords, MASTERY_WORDS } from '../../shared/insight/mastery-words';
-import { Chart, type ChartOf, type ChartPressed } from '../../ui/chart';
+import { dayAndMonth } from '../../shared/words/days';
+import { SmallDial } from '../../ui/parts/small-dial';
 import { ClassReviewStore } from './class-review-store';
-import { masteryMap } from './mastery-map';
+import { INSIGHT_WORDS } from './words';
 
-/** Pupils by rungs: a map to see at a glance, the same as a table to go through, and what changed between two lessons. */
+/** How much a pupil’s standing on one rung asks for somebody: those with most of it stand first. */
+const NEED: Readonly<Record<MasteryWord, number>> = { 'not-yet': 4, partly: 3, nearly: 1, 'too-few': 1, sure: 0 };
+
+/**
+ * Who can do what: pupils by rungs. A thin line is sure, a block is not yet; a cell opens its answers, and says in words or with
+ * intervals what it shows. Below it what changed between two lessons.
+ */
 @Component({
   selector: 'zp-look-map',
-  imports: [Chart, DatePipe, RouterLink],
+  imports: [
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatSelect,
+    MatTableModule,
+    RouterLink,
+    SmallDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './look-map.html',
   styleUrl: './look-map.scss',
 })
 export class LookMap {
   protected readonly store = inject(ClassReviewStore);
-  protected readonly words = MASTERY_WORDS;
+  private readonly catalogue = INSIGHT_WORDS;
+  protected readonly words = computed(() => this.catalogue().map);
+  protected readonly mastery = MASTERY_WORDS;
   protected readonly legend: readonly MasteryWord[] = ['sure', 'nearly', 'partly', 'not-yet', 'too-few'];
   protected readonly intervalWords = intervalWords;
-  protected readonly withIntervals = signal(false);
+  protected readonly dayOf = dayOf;
+  protected readonly dayAndMonth = dayAndMonth;
+  protected readonly order = signal<'need' | 'class'>('need');
+  protected readonly shows = signal<'signs' | 'words' | 'intervals'>('signs');
   protected readonly picture = computed(() => this.store.insight()!.picture);
-  protected readonly rungs = computed(() => this.picture().rungs.map((id) => ({ id, name: RUNGS[id].name })));
-  protected readonly map = computed((): ChartOf => masteryMap(this.picture()));
-  protected readonly height = computed(() => 60 + 24 * this.picture().pupils.length);
-  /** How the class stands on each rung, in words. */
-  protected readonly sums = computed(() =>
+  protected readonly pupils = computed((): readonly PupilPicture[] => {
+    const { pupils } = this.picture();
+    const need = ({ mastery }: PupilPicture) => Object.values(mastery).reduce((sum, one) => sum + (one ? NEED[one.word] : 0), 0);
+    return this.order() === 'class' ? pupils : [...pupils].sort((one, other) => need(other) - need(one));
+  });
+  protected readonly rungs = computed(() =>
     this.picture().rungs.map((id) => {
-      const all = this.picture().pupils.flatMap(({ mastery }) => mastery[id]?.word ?? []);
-      const count = (word: string) => all.filter((one) => one === word).length;
-      return {
-        id,
-        name: RUNGS[id].name,
-        sure: count('sure'),
-        nearly: count('nearly'),
-        partly: count('partly'),
-        notYet: count('not-yet'),
-        tooFew: count('too-few'),
-      };
+      const [minute] = RUNGS[id].newMinutes;
+      return { id, name: RUNGS[id].name, dial: minute === undefined ? null : gearedPose(secondOfDay(2, minute)) };
     }),
   );
+  protected readonly columns = computed(() => ['pupil', ...this.picture().rungs]);
+  protected readonly byId = (_place: number, { id }: { readonly id: string }) => id;
+  protected readonly masteryOf = ({ mastery }: PupilPicture, rung: RungId): Mastery | null => mastery[rung] ?? null;
   protected readonly lessons = computed(() => this.store.insight()!.lessons.filter(({ answers }) => answers > 0));
   protected readonly from = signal(0);
   protected readonly to = signal<number | null>(null);
@@ -49,28 +73,50 @@ export class LookMap {
     if (!change) return null;
     const rungs = change.rungs.map(({ id, change: one }) => ({
       name: RUNGS[id].name,
-      words: masteryChange(one),
+      words: this.masteryChange(one),
       told: one.word !== 'none',
     }));
     const ideas = change.ideas.map(({ id, change: one }) => ({
-      name: misconceptionOf(id).name,
-      words: ideaChange(one),
+      name: ideaName(id),
+      words: this.ideaChange(one),
       told: one.word !== 'none',
     }));
     return [...rungs, ...ideas];
   });
 
+  protected said({ word }: Mastery): string {
+    return word === 'too-few' ? this.words().tooFew : this.mastery()[word].words;
+  }
+
+  protected heard(one: Mastery): string {
+    return this.shows() === 'intervals' ? `${this.said(one)}, ${intervalWords(one, this.picture().nowMs)}` : this.said(one);
+  }
+
+  /** How the class stands on a rung, in words. */
+  protected sumOf(id: RungId): string {
+    const all = this.picture().pupils.flatMap(({ mastery }) => mastery[id]?.word ?? []);
+    const count = (word: MasteryWord) => all.filter((one) => one === word).length;
+    return this.words().sum(count('sure'), count('nearly'), count('partly'), count('not-yet'));
+  }
+
   protected open(pupilId: string, name: string, rung: RungId): void {
     void this.store.show(`${name}, ${RUNGS[rung].name.toLowerCase()}`, { pupilId, rung });
   }
-
-  /** A cell of the map opens its answers, as the table's does. */
-  protected readonly press = ({ pupilId, name, rung }: ChartPressed): void => this.open(String(pupilId), String(name), rung as RungId);
 
   protected compare(): void {
     const lessons = this.lessons();
     const [one, other] = [lessons[this.from()], lessons[this.to() ?? lessons.length - 1]];
     if (one && other) void this.store.compare(endOf(one.createdAtMs), endOf(other.createdAtMs));
+  }
+
+  private masteryChange({ word, difference, interval, pupils }: Change): string {
+    if (word === 'none') return this.words().noChange(pupils);
+    return this.words().mastery(word === 'more', ofHundred(difference), ofHundred(interval[0]), ofHundred(interval[1]), pupils);
+  }
+
+  private ideaChange({ word, difference, pupils }: Change): string {
+    if (word === 'none') return this.words().noChange(pupils);
+    return this.words().held(Math.max(1, Math.round(Math.abs(difference))), word === 'more', pupils);
   }
 }
 
@@ -78,14 +124,3 @@ export class LookMap {
 const endOf = (beganMs: number) => beganMs + 4 * 3_600_000;
 
 const ofHundred = (part: number) => Math.round(Math.abs(100 * part));
-
-function masteryChange({ word, difference, interval, pupils }: Change): string {
-  if (word === 'none') return `no change can be told yet (${pupils} pupils)`;
-  const by = `by about ${ofHundred(difference)} of 100 questions, probably between ${ofHundred(interval[0])} and ${ofHundred(interval[1])}`;
-  return `${word === 'more' ? 'better' : 'less well'} ${by} (${pupils} pupils)`;
-}
-
-function ideaChange({ word, difference, pupils }: Change): string {
-  if (word === 'none') return `no change can be told yet (${pupils} pupils)`;
-  return `held by about ${Math.max(1, Math.round(Math.abs(difference)))} ${word === 'more' ? 'more' : 'fewer'} (of ${pupils} pupils)`;
-}

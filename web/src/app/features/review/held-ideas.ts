@@ -1,19 +1,22 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked } from '@angular/core';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { misconceptionOf, type Diagnosis } from '@zeitpunkt/core';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { answersIn, Diagnoser } from '../../shared/diagnosis/diagnoser';
 import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
 import type { ReviewQuestion } from './review-table';
+import { REVIEW_WORDS } from './words';
 
 /** Which ideas explain a pupil's answers over the whole lesson: a hint with its evidence, every answer of which can be opened. */
 @Component({
   selector: 'zp-held-ideas',
+  imports: [MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2>What pupils hold</h2>
+    <h2>{{ words().heading }}</h2>
     @if (progress() !== null) {
-      <label for="held-progress">Looking through the answers …</label>
-      <progress id="held-progress" max="1" [value]="progress()"></progress>
+      <p id="held-progress">{{ words().looking }}</p>
+      <mat-progress-bar aria-labelledby="held-progress" [value]="100 * (progress() ?? 0)" />
     }
     @if (problem(); as problem) {
       <p class="problem" role="alert">{{ problem }}</p>
@@ -28,14 +31,14 @@ import type { ReviewQuestion } from './review-table';
                 {{ idea.words }}
                 @for (one of idea.evidence; track one.askingId) {
                   <button type="button" class="link" (click)="opened.emit({ pupilId: row.pupil.id, askingId: one.askingId })">
-                    question {{ one.question }}
+                    {{ words().question(one.question) }}
                   </button>
                 }
               </p>
             }
           </li>
         } @empty {
-          <li class="facts">{{ found.size === 0 ? 'There are no answers yet.' : 'No idea explains more than a single slip.' }}</li>
+          <li class="facts">{{ found.size === 0 ? words().noAnswers : words().none }}</li>
         }
       </ul>
       @if (others(); as others) {
@@ -61,6 +64,8 @@ import type { ReviewQuestion } from './review-table';
   `,
 })
 export class HeldIdeas {
+  private readonly catalogue = REVIEW_WORDS;
+  protected readonly words = computed(() => this.catalogue().held);
   readonly detail = input.required<SessionDetail>();
   readonly questions = input.required<readonly ReviewQuestion[]>();
   readonly opened = output<{ readonly pupilId: string; readonly askingId: string }>();
@@ -93,9 +98,7 @@ export class HeldIdeas {
   });
   protected readonly others = computed(() => {
     const count = (this.found()?.size ?? 0) - this.rows().length;
-    return count > 0 && this.rows().length > 0
-      ? `Of ${count} others nothing more than a slip is seen, or there are too few answers to say.`
-      : null;
+    return count > 0 && this.rows().length > 0 ? this.words().others(count) : null;
   });
 
   constructor() {

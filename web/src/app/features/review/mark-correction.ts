@@ -1,61 +1,60 @@
 import { ChangeDetectionStrategy, Component, computed, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { isRightVerdict } from '@zeitpunkt/core';
 import type { MarkCorrect, MarkedResponse } from '@zeitpunkt/contract';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
+import { REVIEW_WORDS } from './words';
 
 /** Corrects the mark of an answer, with a reason; what was marked at first stays beside it and can be brought back. */
 @Component({
   selector: 'zp-mark-correction',
-  imports: [MatButton],
+  imports: [MatButton, MatExpansionPanel, MatExpansionPanelHeader, MatFormField, MatInput, MatLabel, MatRadioButton, MatRadioGroup],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (given().correction; as correction) {
       <p>
-        <strong>Corrected</strong> from “{{ words[correction.was].words }}”: {{ correction.reason }}
-        <button mat-stroked-button type="button" (click)="asAtFirst.emit()">Take it back</button>
+        <strong>{{ said().corrected }}</strong> {{ said().from(words[correction.was].words, correction.reason) }}
+        <button mat-stroked-button type="button" (click)="asAtFirst.emit()">{{ said().takeBack }}</button>
       </p>
     }
     @for (wording of wordings(); track wording) {
-      <button mat-stroked-button type="button" (click)="accepted.emit(wording)">Let “{{ wording }}” count for the whole class</button>
+      <button mat-stroked-button type="button" (click)="accepted.emit(wording)">{{ said().letCount(wording) }}</button>
     }
-    <details>
-      <summary>Correct this mark</summary>
+    <mat-expansion-panel class="mat-elevation-z0">
+      <mat-expansion-panel-header>{{ said().correct }}</mat-expansion-panel-header>
       <form novalidate (submit)="correct($event)">
-        <fieldset>
-          <legend>It is</legend>
+        <mat-radio-group [attr.aria-label]="said().itIs" [value]="verdict()" (change)="chosen.set($event.value)">
           @for (one of choices(); track one) {
-            <label
-              ><input type="radio" name="verdict" [value]="one" [checked]="one === verdict()" (change)="chosen.set(one)" />
-              {{ words[one].words }}</label
-            >
+            <mat-radio-button [value]="one">{{ words[one].words }}</mat-radio-button>
           }
-        </fieldset>
-        <label for="reason">Why</label>
-        <input
-          #why
-          id="reason"
-          class="field"
-          maxlength="300"
-          [value]="reason()"
-          [attr.aria-invalid]="problem() !== null"
-          aria-describedby="reason-problem"
-          (input)="reason.set(why.value)"
-        />
+        </mat-radio-group>
+        <mat-form-field appearance="outline" subscriptSizing="dynamic">
+          <mat-label>{{ said().why }}</mat-label>
+          <input
+            #why
+            matInput
+            maxlength="300"
+            [value]="reason()"
+            [attr.aria-invalid]="problem() !== null"
+            aria-describedby="reason-problem"
+            (input)="reason.set(why.value)"
+          />
+        </mat-form-field>
         @if (problem(); as problem) {
           <p id="reason-problem" class="problem" role="alert">{{ problem }}</p>
         }
-        <button mat-stroked-button type="submit">Correct it</button>
+        <button mat-stroked-button type="submit">{{ said().press }}</button>
       </form>
-    </details>
+    </mat-expansion-panel>
   `,
   styles: `
     :host {
       display: grid;
       gap: 0.5rem;
-    }
-    summary {
-      cursor: pointer;
     }
     form {
       display: grid;
@@ -63,19 +62,7 @@ import { VERDICT_WORDS } from '../../shared/verdict-words';
       justify-items: start;
       margin-top: 0.4rem;
     }
-    fieldset {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.25rem 1rem;
-      margin: 0;
-      padding: 0;
-      border: 0;
-    }
-    legend {
-      float: left;
-      margin-right: 0.75rem;
-    }
-    .field {
+    mat-form-field {
       width: 100%;
     }
   `,
@@ -87,6 +74,8 @@ export class MarkCorrection {
   readonly corrected = output<{ readonly verdict: MarkCorrect['verdict']; readonly reason: string }>();
   readonly asAtFirst = output();
   readonly accepted = output<string>();
+  private readonly catalogue = REVIEW_WORDS;
+  protected readonly said = computed(() => this.catalogue().mark);
   protected readonly words = VERDICT_WORDS;
   protected readonly chosen = signal<MarkCorrect['verdict'] | null>(null);
   protected readonly reason = signal('');
@@ -103,7 +92,7 @@ export class MarkCorrection {
 
   protected correct(event: Event): void {
     event.preventDefault();
-    if (this.reason().trim() === '') return this.problem.set('Say why in a few words: whoever looks at it later will want to know.');
+    if (this.reason().trim() === '') return this.problem.set(this.said().sayWhy);
     this.problem.set(null);
     this.corrected.emit({ verdict: this.verdict(), reason: this.reason().trim() });
     this.reason.set('');

@@ -6,15 +6,7 @@ import type { LessonAnswer } from '../../shared/insight/answers-of-lesson';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { TakesFocus } from '../../ui/takes-focus';
 import type { ReviewQuestion } from './review-table';
-
-const SEPARATES: Record<ItemFacts['separates'], string> = {
-  separates: 'Those who got the rest right got this one right, too: it separates well.',
-  backwards: 'Those who got the rest right rather got this one wrong: look at how it is asked, and at its key.',
-  unclear: 'Whether it separates those who can from those who cannot yet does not show.',
-  'too-few': 'With so few answers nothing can be said of how it separates.',
-  'all-right': 'Right for everybody: it told nothing new.',
-  'all-wrong': 'Right for nobody: it told nothing of who is further.',
-};
+import { REVIEW_WORDS } from './words';
 
 /** What some pupils gave alike. */
 interface Given {
@@ -29,9 +21,9 @@ interface Given {
   imports: [MatButton, ResponseView, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h2 [zpTakesFocus]="question().askingId">Question {{ question().name }}</h2>
+    <h2 [zpTakesFocus]="question().askingId">{{ all().questionName(question().name) }}</h2>
     <p>
-      {{ question().view.stem }} <span class="facts">Right: {{ question().textOf(question().key) }}.</span>
+      {{ question().view.stem }} <span class="facts">{{ words().right(question().textOf(question().key)) }}</span>
     </p>
     @for (group of groups(); track group.name) {
       <section>
@@ -51,21 +43,21 @@ interface Given {
           }
         </ul>
         @if (group.nextMove) {
-          <p class="facts">Next: {{ group.nextMove }}</p>
+          <p class="facts">{{ all().card.next(group.nextMove) }}</p>
         }
       </section>
     } @empty {
-      <p class="facts">Nobody answered this one.</p>
+      <p class="facts">{{ words().nobody }}</p>
     }
-    <h3>What it told</h3>
+    <h3>{{ words().told }}</h3>
     <p>{{ told() }}</p>
     @if (facts().doubt; as doubt) {
-      <p class="problem">Look at the key: most of those who got the rest right gave “{{ doubt.text }}”.</p>
+      <p class="problem">{{ words().doubt(doubt.text) }}</p>
     }
-    @if (facts().halfSec !== null) {
-      <p class="facts">Half had answered after {{ facts().halfSec }} s, four in five after {{ facts().mostSec }} s.</p>
+    @if (facts().halfSec; as half) {
+      <p class="facts">{{ words().time(half, facts().mostSec ?? half) }}</p>
     }
-    <button mat-stroked-button type="button" (click)="closed.emit()">Close</button>
+    <button mat-stroked-button type="button" (click)="closed.emit()">{{ all().card.close }}</button>
   `,
   styles: `
     :host {
@@ -98,6 +90,8 @@ interface Given {
   `,
 })
 export class QuestionCard {
+  protected readonly all = REVIEW_WORDS;
+  protected readonly words = computed(() => this.all().asked);
   readonly question = input.required<ReviewQuestion>();
   readonly facts = input.required<ItemFacts>();
   readonly answers = input.required<readonly LessonAnswer[]>();
@@ -112,7 +106,11 @@ export class QuestionCard {
     const groups = new Map<string, { name: string; rank: number; nextMove: string | null; answers: Given[] }>();
     for (const { text, right, answers } of this.facts().groups) {
       const ideas = right ? [] : (ideasOf.get(answers[0]!.id) ?? []);
-      const name = right ? 'Right' : ideas.length > 0 ? ideaWords(ideas, this.question().item, answers[0]!.response) : 'Other answers';
+      const name = right
+        ? this.words().rightGroup
+        : ideas.length > 0
+          ? ideaWords(ideas, this.question().item, answers[0]!.response)
+          : this.words().others;
       const group = groups.get(name) ?? { name, rank: right ? 2 : ideas.length > 0 ? 0 : 1, nextMove: nextMoveOf(ideas), answers: [] };
       const pupils = answers.map(({ pupilId }) => ({ id: pupilId, name: this.names().get(pupilId) ?? '' }));
       group.answers.push({ text, response: answers[0]!.response, pupils });
@@ -124,7 +122,7 @@ export class QuestionCard {
   });
   protected readonly told = computed(() => {
     const { answered, right, separates } = this.facts();
-    return `${right} of ${answered} right. ${answered > 0 ? SEPARATES[separates] : ''}`;
+    return `${this.words().sum(right, answered)} ${answered > 0 ? this.words().separates[separates] : ''}`;
   });
 }
 

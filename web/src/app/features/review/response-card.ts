@@ -1,5 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import { isRightVerdict, misconceptionOf, wordingsOf, type LessonSettings } from '@zeitpunkt/core';
 import type { MarkCorrect } from '@zeitpunkt/contract';
 import { lateWords } from '../../shared/late';
@@ -8,32 +11,43 @@ import { ResponseView } from '../../question-views/response-view';
 import { TakesFocus } from '../../ui/takes-focus';
 import { MarkCorrection } from './mark-correction';
 import type { ReviewCell } from './review-table';
+import { REVIEW_WORDS } from './words';
 
 /** One answer as it was given, beside the right one, with what would explain it. */
 @Component({
   selector: 'zp-response-card',
-  imports: [MarkCorrection, MatButton, ResponseView, TakesFocus],
+  imports: [
+    MarkCorrection,
+    MatButton,
+    MatExpansionPanel,
+    MatExpansionPanelHeader,
+    MatFormField,
+    MatInput,
+    MatLabel,
+    ResponseView,
+    TakesFocus,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (cell().last; as last) {
-      <h2 [zpTakesFocus]="cell().pupil.id + cell().question.askingId">{{ cell().pupil.name }}, question {{ cell().question.name }}</h2>
+      <h2 [zpTakesFocus]="cell().pupil.id + cell().question.askingId">{{ words().heading(cell().pupil.name, cell().question.name) }}</h2>
       <p class="verdict">{{ verdicts[last.mark.verdict].sign }} {{ verdicts[last.mark.verdict].words }}</p>
       <div class="pair">
         <figure>
           <zp-response [response]="last.response" [view]="cell().question.view" />
-          <figcaption>as given</figcaption>
+          <figcaption>{{ words().given }}</figcaption>
         </figure>
         <figure>
           <zp-response [response]="cell().question.key" [view]="cell().question.view" />
-          <figcaption>right</figcaption>
+          <figcaption>{{ words().right }}</figcaption>
         </figure>
       </div>
-      <p class="facts">Answered after {{ (last.responseTimeMs / 1000).toFixed(0) }} s{{ changed() }}.</p>
+      <p class="facts">{{ words().after((last.responseTimeMs / 1000).toFixed(0), changed()) }}</p>
       @if (last.late; as late) {
         <p>
-          <strong>{{ late.counted ? 'Late, and counts.' : 'Late: it does not count.' }}</strong> {{ lateWords(last) }}.
+          <strong>{{ late.counted ? words().lateCounts : words().lateNot }}</strong> {{ lateWords(last) }}.
           <button mat-stroked-button type="button" (click)="count.emit({ responseId: last.id, counted: !late.counted })">
-            {{ late.counted ? 'Do not let it count' : 'Let it count' }}
+            {{ late.counted ? words().notCount : words().count }}
           </button>
         </p>
       }
@@ -47,24 +61,26 @@ import type { ReviewCell } from './review-table';
       @for (idea of ideas(); track idea.name) {
         <h3>{{ idea.name }}</h3>
         <p>{{ idea.whatThePupilDoes }}</p>
-        <p class="facts">Next: {{ idea.nextMove }}</p>
+        <p class="facts">{{ words().next(idea.nextMove) }}</p>
       }
-      <h3>What {{ cell().pupil.name }} read</h3>
+      <h3>{{ words().read(cell().pupil.name) }}</h3>
       @if (last.correction; as correction) {
-        <p>“{{ correction.saidThen }}”</p>
-        <p class="facts">Whoever looks again since it was corrected reads: “{{ last.mark.sayToPupil }}”</p>
+        <p>{{ words().quoted(correction.saidThen) }}</p>
+        <p class="facts">{{ words().since(last.mark.sayToPupil) }}</p>
       } @else {
-        <p>“{{ last.mark.sayToPupil }}”</p>
+        <p>{{ words().quoted(last.mark.sayToPupil) }}</p>
       }
-      <details>
-        <summary>Keep a remark</summary>
+      <mat-expansion-panel class="mat-elevation-z0">
+        <mat-expansion-panel-header>{{ words().remark }}</mat-expansion-panel-header>
         <form novalidate (submit)="remark($event, last.id, note)">
-          <label for="note">A remark on this answer, for you alone</label>
-          <textarea #note id="note" class="field" rows="2" maxlength="1000"></textarea>
-          <button mat-stroked-button type="submit">Keep it</button>
+          <mat-form-field appearance="outline" subscriptSizing="dynamic">
+            <mat-label>{{ words().remarkLabel }}</mat-label>
+            <textarea #note matInput rows="2" maxlength="1000"></textarea>
+          </mat-form-field>
+          <button mat-stroked-button type="submit">{{ words().keep }}</button>
         </form>
-      </details>
-      <button mat-stroked-button type="button" (click)="closed.emit()">Close</button>
+      </mat-expansion-panel>
+      <button mat-stroked-button type="button" (click)="closed.emit()">{{ words().close }}</button>
     }
   `,
   styles: `
@@ -96,21 +112,20 @@ import type { ReviewCell } from './review-table';
     .verdict {
       font-weight: 700;
     }
-    summary {
-      cursor: pointer;
-    }
     form {
       display: grid;
       gap: 0.4rem;
       justify-items: start;
       margin-top: 0.4rem;
     }
-    textarea {
+    mat-form-field {
       width: 100%;
     }
   `,
 })
 export class ResponseCard {
+  private readonly catalogue = REVIEW_WORDS;
+  protected readonly words = computed(() => this.catalogue().card);
   readonly cell = input.required<ReviewCell>();
   readonly closed = output();
   readonly settings = input.required<LessonSettings>();
@@ -123,7 +138,7 @@ export class ResponseCard {
   protected readonly verdicts = VERDICT_WORDS;
   protected readonly changed = computed(() => {
     const times = this.cell().attempts.length - 1;
-    return times > 0 ? `, changed ${times === 1 ? 'once' : `${times} times`}` : '';
+    return times > 0 ? this.words().changed(times) : '';
   });
   protected readonly ideas = computed(() => (this.cell().last?.mark.misconceptions ?? []).map(misconceptionOf));
   protected readonly wordings = computed(() => {

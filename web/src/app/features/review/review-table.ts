@@ -11,9 +11,11 @@ import {
   type ItemView,
   type LessonSettings,
   type MisconceptionId,
+  type Pose,
   type Response,
 } from '@zeitpunkt/core';
 import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { counts } from '../../shared/late';
 
 /** One question that was asked, with what the class made of it. */
@@ -27,6 +29,8 @@ export interface ReviewQuestion {
   /** The asking that this one repeats; null where it is the first. */
   readonly againOf: string | null;
   readonly item: Item;
+  /** The hands at the time that it is about; null where it is about none. */
+  readonly dial: Pose | null;
   /** The question as pupils saw it. */
   readonly view: ItemView;
   /** A response in a few characters or words. */
@@ -110,6 +114,7 @@ function question(
 ): ReviewQuestion {
   const kind = kindOf(item);
   const key = kind.keyOf(item, settings);
+  const times = kind.timesOf(item);
   const counts = new Map<MisconceptionId, number>();
   for (const { mark } of last) for (const idea of mark.misconceptions) counts.set(idea, (counts.get(idea) ?? 0) + 1);
   return {
@@ -119,6 +124,7 @@ function question(
     key,
     againOf,
     item,
+    dial: times[0] === undefined ? null : gearedPose(times[0]),
     view: kind.viewOf(item, settings),
     textOf: (response) => textOfResponse(item, response, settings),
     answered: last.length,
@@ -141,6 +147,12 @@ const FITS: Record<RowFilter, (cell: MarkedResponse) => boolean> = {
   idea: ({ mark }) => mark.misconceptions.length > 0,
   unsure: ({ response }) => isNotSure(response),
   late: (one) => !counts(one),
+};
+
+/** Whether a pupil answered, and everything right, in time. */
+export const isAllRight = ({ cells }: ReviewRow): boolean => {
+  const given = cells.flatMap(({ last }) => (last ? [last] : []));
+  return given.length > 0 && given.every((last) => isRightVerdict(last.mark.verdict) && counts(last));
 };
 
 /** The pupils that are wanted, in the order that is wanted. */

@@ -1,95 +1,26 @@
 import { ChangeDetectionStrategy, Component, computed, input, signal } from '@angular/core';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatTableModule } from '@angular/material/table';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { beatTimes, lengthText, nameInLesson, prepareLesson, type ItemFacts } from '@zeitpunkt/core';
 import { wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import { Chart, type ChartOf } from '../../ui/chart';
 import type { ReviewQuestion } from './review-table';
 import { plannedAndTaken } from './time-charts';
+import { REVIEW_WORDS } from './words';
 
 /** What was shown when, what each beat took against what was planned, and how long pupils took to answer. */
 @Component({
   selector: 'zp-session-log',
-  imports: [Chart],
+  imports: [Chart, MatExpansionPanel, MatExpansionPanelHeader, MatTableModule],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <h2>Time</h2>
-    @if (rows().length) {
-      <p>
-        <strong>{{ clock(sum().actual) }}</strong> for what was planned as {{ clock(sum().planned) }}; {{ sum().passed }}
-        {{ sum().passed === 1 ? 'beat was' : 'beats were' }} passed over.
-      </p>
-      <details #beats (toggle)="beatsOpen.set(beats.open)">
-        <summary>Beat by beat</summary>
-        <div class="sides">
-          @if (beatsOpen()) {
-            <zp-chart [option]="beatChart()" [height]="70 + 22 * rows().length" />
-          }
-          <div class="table" tabindex="0" role="region" aria-label="Beat by beat, as a table">
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">Beat</th>
-                  <th scope="col">Shown at</th>
-                  <th scope="col">Planned</th>
-                  <th scope="col">Took</th>
-                </tr>
-              </thead>
-              <tbody>
-                @for (row of rows(); track row.id) {
-                  <tr [class.off]="row.isOff">
-                    <th scope="row">{{ row.number }} {{ row.name }}</th>
-                    <td>{{ row.shown }}</td>
-                    <td>{{ row.planned }}</td>
-                    <td>{{ row.took }}</td>
-                  </tr>
-                }
-              </tbody>
-            </table>
-          </div>
-        </div>
-      </details>
-    } @else {
-      <p class="facts">Each pupil went at their own pace; nobody led through the beats.</p>
-    }
-    @if (questions().length) {
-      <h3>How long answers took</h3>
-      <div class="sides">
-        <zp-chart [option]="answerChart()" [height]="70 + 34 * questions().length" />
-        <div class="table" tabindex="0" role="region" aria-label="How long answers took, as a table">
-          <table>
-            <thead>
-              <tr>
-                <th scope="col">Question</th>
-                <th scope="col">Half had answered by</th>
-                <th scope="col">Four in five by</th>
-                <th scope="col">Planned</th>
-              </tr>
-            </thead>
-            <tbody>
-              @for (one of questions(); track one.askingId) {
-                <tr>
-                  <th scope="row">{{ one.name }}</th>
-                  <td>{{ one.halfSec }} s</td>
-                  <td>{{ one.mostSec }} s</td>
-                  <td>{{ one.plannedSec === null ? '–' : one.plannedSec + ' s' }}</td>
-                </tr>
-              }
-            </tbody>
-          </table>
-        </div>
-      </div>
-      <p class="facts">Lessons that are drafted for this class plan their think times by all that it answered lately.</p>
-    }
-  `,
+  templateUrl: './session-log.html',
   styles: `
     :host {
       display: grid;
       gap: 0.5rem;
 
       margin-top: 2rem;
-    }
-    summary {
-      cursor: pointer;
     }
     .sides {
       display: grid;
@@ -102,25 +33,18 @@ import { plannedAndTaken } from './time-charts';
       overflow-x: auto;
     }
     table {
-      border-collapse: collapse;
+      width: 100%;
     }
-    th,
-    td {
-      padding: 0.15rem 1.25rem 0.15rem 0;
-      border-bottom: 1px solid var(--faint);
-      font-weight: 400;
-      text-align: left;
-    }
-    thead th {
-      border-bottom: 2px solid var(--ink);
-      font-weight: 700;
-    }
-    .off td:last-child {
+    .off .mat-column-took {
       font-weight: 700;
     }
   `,
 })
 export class SessionLog {
+  private readonly catalogue = REVIEW_WORDS;
+  protected readonly words = computed(() => this.catalogue().time);
+  protected readonly beatColumns = ['beat', 'shown', 'planned', 'took'];
+  protected readonly answerColumns = ['question', 'half', 'most', 'planned'];
   readonly detail = input.required<SessionDetail>();
   readonly asked = input.required<readonly ReviewQuestion[]>();
   readonly facts = input.required<ReadonlyMap<string, ItemFacts>>();

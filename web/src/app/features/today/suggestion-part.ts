@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
 import { daysOn, RUNGS, schoolDaysFrom } from '@zeitpunkt/core';
-import { Course } from '../../shared/course/course';
+import { Course, SHORT_LESSON_MIN } from '../../shared/course/course';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { longDay, weekday } from '../../shared/words/days';
@@ -12,7 +12,6 @@ import { Ticks } from '../../ui/parts/ticks';
 import { TODAY_WORDS } from './words';
 
 const ORDER = ['sure', 'nearly', 'partly', 'not-yet', 'too-few'] as const;
-const SHORT_LESSON_MIN = 15;
 
 /** One thing to do after what is planned, with its reason: the rung, where the class stands on it, and the press that drafts it. */
 @Component({

@@ -22,6 +22,9 @@ import { todaysDate } from '../todays-date';
 import { longDay } from '../words/days';
 import { StandingStore } from './standing-store';
 
+/** How long a lesson is that is drafted at one press, in minutes. */
+export const SHORT_LESSON_MIN = 15;
+
 /** A lesson on a day to come, with the time it begins where one is kept. */
 export interface ComingLesson {
   readonly lesson: LessonSummary;
