@@ -64,8 +64,6 @@ async function demonstration(page: Page): Promise<number> {
   return walk.done;
 }
 
-const link = (page: Page, name: string | RegExp) => page.getByRole('link', { name });
-
 /** From today to which pupil holds which idea. */
 async function whoHoldsWhat(page: Page, url: string): Promise<number> {
   await page.goto(url);

@@ -42,8 +42,8 @@ test('a lesson is given out, gone through at two paces, through a line that drop
 
   await test.step('one line to her, and she goes back to where it was shown', async () => {
     await page.getByRole('button', { name: 'Write one line to Elin' }).click();
-    await page.getByLabel('One line to Elin').fill('Look at the short hand.');
-    await row('Elin').getByRole('button', { name: 'Write' }).click();
+    await page.getByRole('dialog').getByLabel('One line').fill('Look at the short hand.');
+    await page.getByRole('dialog').getByRole('button', { name: 'Write' }).click();
     await expect(elin.page.getByText('Look at the short hand.')).toBeVisible();
     await elin.page.getByRole('button', { name: 'Back' }).tap();
     await elin.page.getByRole('slider', { name: /^Step/ }).fill('2');

@@ -66,7 +66,7 @@ test('whom the address names are chosen already', async () => {
 });
 
 test('some pupils alone get it, those without a join card are counted, and another class begins anew', async () => {
-  const { press, server, went, tick, find, page, settled } = await open();
+  const { press, server, went, tick, find, page, settled, choose } = await open();
   await tick(/^these pupils/);
   expect(find.getByRole<HTMLButtonElement>('button', { name: 'Give it to 0 pupils' }).disabled).toBe(true);
   await tick(/^Anouk/);
@@ -76,7 +76,7 @@ test('some pupils alone get it, those without a join card are counted, and anoth
   await press('Give it to 2 pupils');
   await until(() => went.mock.calls.length > 0);
   expect(server.sent(GIVE)).toMatchObject([{ pupilIds: ['Anouk', 'Bashir'], byKey: false }]);
-  fireEvent.change(find.getByLabelText('Class'), { target: { value: 'c2' } });
+  await choose('Class', /^Puffins|c2|.*, 1 pupil/);
   await until(() => find.queryByRole('checkbox', { name: /^Elin/ }) !== null);
   await settled();
   expect(find.getByRole('button', { name: 'Give it to 0 pupils' })).toBeTruthy();

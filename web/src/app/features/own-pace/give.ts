@@ -1,12 +1,19 @@
 import { ChangeDetectionStrategy, Component, computed, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatCheckbox } from '@angular/material/checkbox';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { ClassDetail, ClassPupil, ClassSummary, LessonDetail, OwnPaceDetail, RecordingDetail } from '@zeitpunkt/contract';
 import { dayOf, daysOn, prepareLesson } from '@zeitpunkt/core';
 import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { DayField } from '../../ui/parts/day-field';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
+import { OWN_PACE_WORDS } from './words';
 
 /** A lesson is given for so many days where nothing else is said. */
 const USUAL_DAYS = 7;
@@ -14,128 +21,57 @@ const USUAL_DAYS = 7;
 /** Gives a lesson out to be done at one's own pace: to whom, between which days, and how they come in. */
 @Component({
   selector: 'zp-give',
-  imports: [MatButton, RouterLink, TeacherFrame],
+  imports: [
+    DayField,
+    Failing,
+    Loading,
+    MatButton,
+    MatCheckbox,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatRadioButton,
+    MatRadioGroup,
+    MatSelect,
+    Place,
+    RouterLink,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <zp-teacher-frame>
-      @if (lesson(); as detail) {
-        <h1>Give “{{ detail.lesson.title }}” at own pace</h1>
-        <p class="facts">
-          Each pupil follows the stage, reads or hears what you would say, answers, and learns the reason at once; they stop and come back
-          when they like.
-        </p>
-        @if (problem(); as problem) {
-          <p class="problem" role="alert">{{ problem }}</p>
-        }
-        <form (submit)="give($event)">
-          <label
-            >Class
-            <select #chosenClass class="field" (change)="chooseClass(chosenClass.value)">
-              @for (one of classes(); track one.id) {
-                <option [value]="one.id" [selected]="one.id === classId()">{{ one.name }}, {{ one.pupilCount }} pupils</option>
-              }
-            </select>
-          </label>
-          <fieldset>
-            <legend>To whom</legend>
-            <label
-              ><input type="radio" name="whom" [checked]="toAll()" (change)="toAll.set(true)" /> the whole class, and whoever comes into
-              it</label
-            >
-            <label><input type="radio" name="whom" [checked]="!toAll()" (change)="toAll.set(false)" /> these pupils:</label>
-            @if (!toAll()) {
-              <ul>
-                @for (pupil of pupils(); track pupil.id) {
-                  <li>
-                    <label
-                      ><input #one type="checkbox" [checked]="chosen().has(pupil.id)" (change)="choose(pupil.id, one.checked)" />
-                      {{ pupil.name }}</label
-                    >
-                  </li>
-                }
-              </ul>
-            }
-          </fieldset>
-          <div class="days">
-            <label
-              >First day <input #first type="date" class="field" [value]="firstDay()" (change)="firstDay.set(first.value)" required
-            /></label>
-            <label
-              >Last day
-              <input #last type="date" class="field" [value]="lastDay()" [min]="today" (change)="lastDay.set(last.value)" required
-            /></label>
-          </div>
-          <fieldset>
-            <legend>How they come in</legend>
-            <label><input type="radio" name="way" [checked]="!byKey()" (change)="byKey.set(false)" /> by join card alone</label>
-            <label
-              ><input type="radio" name="way" [checked]="byKey()" (change)="byKey.set(true)" /> by join card or by six pictures and their
-              name</label
-            >
-            @if (byKey()) {
-              <p class="facts">Whoever has the six pictures can come in under any name that has not begun yet; cards are safer.</p>
-            }
-            @if (!byKey() && withoutCard()) {
-              <p class="facts">
-                {{ withoutCard() }} of them {{ withoutCard() === 1 ? 'has' : 'have' }} no join card yet.
-                <a [routerLink]="['/classes', classId(), 'cards']">Make join cards</a>
-              </p>
-            }
-          </fieldset>
-          <fieldset>
-            <legend>Voice</legend>
-            @if (recorded() > 0) {
-              <label
-                ><input #speaks type="checkbox" [checked]="voice()" (change)="voice.set(speaks.checked)" /> your recorded voice leads
-                through the lesson</label
-              >
-              <p class="facts">
-                {{ recorded() }} of {{ spoken() }} steps are recorded as they are now; the others are read.
-                <a [routerLink]="['/lessons', id(), 'record']">Record more</a>
-              </p>
-            } @else {
-              <p class="facts">
-                Nothing is recorded for this lesson: pupils read what you would say, or have it read to them.
-                <a [routerLink]="['/lessons', id(), 'record']">Record your voice</a>
-              </p>
-            }
-          </fieldset>
-          <div class="choice">
-            <button mat-flat-button class="next" type="submit" [disabled]="busy() || whom().length === 0">
-              Give it to {{ whom().length }} {{ whom().length === 1 ? 'pupil' : 'pupils' }}
-            </button>
-            <a mat-button routerLink="/lessons">Not now</a>
-          </div>
-        </form>
-      } @else {
-        <p role="status">{{ problem() ?? 'Fetching the lesson …' }}</p>
-      }
-    </zp-teacher-frame>
-  `,
+  templateUrl: './give.html',
   styles: `
-    @use '../../../styles/options' as *;
-
     form {
       display: grid;
-      gap: 1rem;
-      max-width: 42rem;
-      margin-top: 1rem;
+      gap: 24px;
+      max-width: 720px;
     }
-    fieldset {
-      @include options;
+    section,
+    mat-radio-group {
+      display: grid;
+      gap: 8px;
+    }
+    h2,
+    p {
+      margin: 0;
+    }
+    h2 {
+      font-size: 18px;
     }
     ul {
       display: grid;
       grid-template-columns: repeat(auto-fill, minmax(9rem, 1fr));
       margin: 0;
-      padding: 0 0 0 1.5rem;
+      padding: 0 0 0 32px;
       list-style: none;
     }
-    .days,
+    .days {
+      display: grid;
+      grid-template-columns: repeat(auto-fit, minmax(200px, 1fr));
+      gap: 16px;
+    }
     .choice {
       display: flex;
       flex-wrap: wrap;
-      gap: 1rem;
+      gap: 12px;
     }
   `,
 })
@@ -147,6 +83,14 @@ export class Give {
   /** Ids of the pupils that it is for, with commas between them, of the address; all of the class where absent. */
   readonly to = input<string>();
   private readonly router = inject(Router);
+  private readonly catalogue = OWN_PACE_WORDS;
+  protected readonly words = computed(() => this.catalogue().give);
+  protected readonly days = computed(() => this.catalogue().days);
+  protected readonly heading = computed(() => {
+    const lesson = this.lesson();
+    return lesson ? this.words().heading(lesson.lesson.title) : this.catalogue().place;
+  });
+  protected readonly loading = computed(() => this.catalogue().loading);
   private readonly startId = uuid();
   protected readonly today = dayOf(Date.now());
   protected readonly lesson = signal<LessonDetail | null>(null);

@@ -1,4 +1,4 @@
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, screen } from '@testing-library/dom';
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
 import type { OwnPaceDetail, OwnPaceLive } from '@zeitpunkt/contract';
@@ -46,25 +46,23 @@ const detailOf = (live: OwnPaceLive): OwnPaceDetail => ({
 
 async function open(live: OwnPaceLive = LIVE) {
   FakeSocket.install();
-  HTMLDialogElement.prototype.showModal ??= () => undefined;
-  HTMLDialogElement.prototype.close ??= () => undefined;
   const server = new FakeServer({
     [`GET /api/own-pace/${ID}`]: detailOf(live),
     'GET /api/addresses': { addresses: ['http://zeit.school.test'], now: null },
   });
-  const screen = await render(OwnPacePlace, { id: ID }, [provideRouter([]), provideStore(), provideState(authFeature)]);
-  await until(() => screen.find.queryByRole('heading', { level: 1 }) !== null);
-  const row = (name: string) => textOf(screen.find.getByRole('row', { name: new RegExp(`^${name}`) }));
+  const place = await render(OwnPacePlace, { id: ID }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => place.find.queryByRole('heading', { level: 1 }) !== null);
+  const row = (name: string) => textOf(place.find.getByRole('row', { name: new RegExp(`^${name}`) }));
   const hear = async (message: object) => {
     FakeSocket.latest.hear(message);
-    await screen.settled();
+    await place.settled();
   };
-  return { ...screen, server, row, hear };
+  return { ...place, server, row, hear };
 }
 
 test('where everybody is, what they answered, and how many are done; all of it goes along as they work', async () => {
   const { page, row, hear } = await open();
-  expect(textOf(page)).toContain('1 of 3 are done , 1 are on the way, 1 have not begun. 1 is at it now.');
+  expect(textOf(page)).toContain('1 of 3 are done, 1 are on the way, 1 have not begun. 1 is at it now.');
   expect(row('Anouk')).toMatch(/done.*right.*partly/);
   expect(row('Bashir')).toContain('2 of ');
   expect(row('Ceri')).toContain('not begun');
@@ -85,15 +83,18 @@ test('one line goes to one pupil or to all, and a refusal is said', async () => 
     return detailOf(pupilId === null ? { ...LIVE, line } : { ...LIVE, places: LIVE.places.map((one) => (one.pupilId === pupilId ? { ...one, line } : one)) }); // prettier-ignore
   });
   await press('Write one line to Ceri');
-  const field = find.getByRole('textbox', { name: 'One line to Ceri' });
-  await type(field, '  Begin today. ');
-  fireEvent.submit(field.closest('form')!);
+  const write = async (line: string) => {
+    const field = screen.getByRole('textbox', { name: 'One line' });
+    await type(field, line);
+    fireEvent.submit(field.closest('form')!);
+  };
+  await write('  Begin today. ');
   await until(() => row('Ceri').includes('Begin today.'));
   expect(server.sent(LINE)).toEqual([{ pupilId: idOf('Ceri'), line: 'Begin today.' }]);
-  const all = find.getByRole('textbox', { name: 'One line to all' });
-  await type(all, 'Till Friday.');
   server.on(LINE, new Refusal('OWN_PACE_OVER', 'This lesson is over.'));
-  fireEvent.submit(all.closest('form')!);
+  await until(() => screen.queryByRole('dialog') === null);
+  await press('One line to all');
+  await write('Till Friday.');
   await until(() => find.queryByRole('alert') !== null);
   await settled();
   expect(textOf(find.getByRole('alert'))).toBe('This lesson is over.');
@@ -103,16 +104,20 @@ test('the last day is moved at once; ending it for all is asked first, and a les
   const { find, press, server, page } = await open();
   const CHANGE = `POST /api/own-pace/${ID}/change`;
   server.on(CHANGE, (body: unknown) => detailOf({ ...LIVE, ...(body as object) }));
-  fireEvent.change(find.getByLabelText('Last day'), { target: { value: '2026-12-11' } });
+  const field = find.getByLabelText('Last day');
+  fireEvent.input(field, { target: { value: '12/11/2026' } });
+  fireEvent.change(field);
   await until(() => textOf(page).includes('Kept.'));
   expect(server.sent(CHANGE)).toEqual([{ lastDay: '2026-12-11' }]);
   const END = `POST /api/own-pace/${ID}/end`;
   server.on(END, detailOf({ ...LIVE, endedAtMs: 5 }));
-  await press('End it now');
+  await press('More for this lesson');
+  fireEvent.click(screen.getByRole('menuitem', { name: 'End it now' }));
+  await until(() => screen.queryByRole('button', { name: 'End it' }) !== null);
   expect(server.sent(END)).toHaveLength(0);
-  fireEvent.click([...page.querySelectorAll('button')].find((button) => button.textContent === 'End it')!);
+  fireEvent.click(screen.getByRole('button', { name: 'End it' }));
   await until(() => textOf(page).includes('Over since'));
-  expect(find.queryByRole('button', { name: 'End it now' })).toBeNull();
+  expect(find.queryByRole('button', { name: 'More for this lesson' })).toBeNull();
   expect(find.queryByRole('button', { name: /one line to Ceri/ })).toBeNull();
 });
 

@@ -14,6 +14,9 @@ interface OwnPaceState {
   readonly word: string | null;
 }
 
+/** The store of a lesson that was given out, as a type. */
+export type OwnPaceStore = InstanceType<typeof OwnPaceStore>;
+
 /** A lesson that was given out, as its teacher looks on. */
 export const OwnPaceStore = signalStore(
   withState<OwnPaceState>({ detail: null, lineOpen: false, problem: null, word: null }),
@@ -45,7 +48,7 @@ export const OwnPaceStore = signalStore(
         answers: questions().map((question) => ({ question, given: latest.of(place.pupilId, question.id) ?? null })),
       }));
     });
-    return { steps, questions, rows };
+    return { prepared, steps, questions, rows };
   }),
   withMethods((store) => {
     let line: Line | null = null;

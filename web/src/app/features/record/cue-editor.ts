@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
+import { MatFormField } from '@angular/material/form-field';
+import { MatInput } from '@angular/material/input';
 import type { Cue, Take } from '@zeitpunkt/core';
 import { cuesOf } from '@zeitpunkt/core/voice/align';
+import { RECORD_WORDS } from './words';
 
 /** A caption is shown so long at least, in milliseconds. */
 const SHORTEST_MS = 200;
@@ -9,69 +13,72 @@ const SHORTEST_MS = 200;
 /** The captions of a take: their words and times, changed in place. */
 @Component({
   selector: 'zp-cue-editor',
-  imports: [MatButton],
+  imports: [MatButton, MatExpansionPanel, MatExpansionPanelHeader, MatFormField, MatInput],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <details [open]="take().cuesEdited">
-      <summary>Captions: {{ take().cues.length }}{{ take().cuesEdited ? ', changed by you' : ', from the script' }}</summary>
+    <mat-expansion-panel class="mat-elevation-z0" [expanded]="take().cuesEdited">
+      <mat-expansion-panel-header>{{ words().heading(take().cues.length, take().cuesEdited) }}</mat-expansion-panel-header>
       <ol>
         @for (cue of take().cues; track $index) {
           <li>
-            <input
-              #from
-              type="number"
-              class="field"
-              step="0.1"
-              min="0"
-              [max]="seconds(take().durationMs)"
-              [value]="seconds(cue.fromMs)"
-              [attr.aria-label]="'Caption ' + ($index + 1) + ' from, in seconds'"
-              (change)="move($index, from)"
-            />
-            <input
-              #words
-              class="field words"
-              maxlength="300"
-              [value]="cue.text"
-              [attr.aria-label]="'Caption ' + ($index + 1)"
-              (change)="write($index, words.value)"
-            />
+            <mat-form-field class="from" appearance="outline" subscriptSizing="dynamic">
+              <input
+                #from
+                matInput
+                type="number"
+                step="0.1"
+                min="0"
+                [max]="seconds(take().durationMs)"
+                [value]="seconds(cue.fromMs)"
+                [attr.aria-label]="words().from($index + 1)"
+                (change)="move($index, from)"
+              />
+            </mat-form-field>
+            <mat-form-field class="words" appearance="outline" subscriptSizing="dynamic">
+              <input
+                #text
+                matInput
+                maxlength="300"
+                [value]="cue.text"
+                [attr.aria-label]="words().caption($index + 1)"
+                (change)="write($index, text.value)"
+              />
+            </mat-form-field>
           </li>
         } @empty {
-          <li>No captions: nothing is written for this step.</li>
+          <li>{{ words().none }}</li>
         }
       </ol>
       @if (take().cuesEdited) {
-        <button mat-button type="button" (click)="anew()">Make them anew from the script</button>
+        <button mat-button type="button" (click)="anew()">{{ words().anew }}</button>
       }
-    </details>
+    </mat-expansion-panel>
   `,
   styles: `
     ol {
       display: grid;
-      gap: 0.35rem;
-      margin: 0.5rem 0;
+      grid-template-columns: minmax(0, 1fr);
+      gap: 6px;
+      margin: 0;
       padding: 0;
       list-style: none;
     }
     li {
       display: flex;
-      gap: 0.4rem;
+      gap: 8px;
     }
-    input[type='number'] {
-      width: 4.6rem;
+    .from {
+      width: 84px;
     }
     .words {
       flex: 1;
-      width: 100%;
       min-width: 0;
-    }
-    ol {
-      grid-template-columns: minmax(0, 1fr);
     }
   `,
 })
 export class CueEditor {
+  private readonly catalogue = RECORD_WORDS;
+  protected readonly words = computed(() => this.catalogue().cues);
   readonly take = input.required<Take>();
   readonly changed = output<{ readonly cues: readonly Cue[]; readonly edited: boolean }>();
   private readonly cues = computed(() => this.take().cues);

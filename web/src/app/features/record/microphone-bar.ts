@@ -1,12 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { RecordStore } from './record-store';
-
-const FAULTS = {
-  silent: 'Nothing is heard. Is the microphone switched on, and is it the right one?',
-  quiet: 'Too quiet: come nearer, or speak up.',
-  loud: 'Too loud: move back a little.',
-} as const;
+import { RECORD_WORDS } from './words';
 
 /** The loudest that the bar shows is 0 dB; what is below this is not shown. */
 const LOWEST_SHOWN_DB = -60;
@@ -14,33 +11,46 @@ const LOWEST_SHOWN_DB = -60;
 /** Which microphone is heard, how loud, and what may be recorded at all. */
 @Component({
   selector: 'zp-microphone-bar',
-  imports: [MatButton],
+  imports: [MatButton, MatFormField, MatLabel, MatOption, MatSelect],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="bar">
       @if (store.microphone() === 'on') {
-        <label>
-          Microphone
-          <select #chosen class="field" [disabled]="store.taking() !== 'none'" (change)="store.listen(chosen.value)">
+        <mat-form-field appearance="outline" subscriptSizing="dynamic">
+          <mat-label>{{ words().label }}</mat-label>
+          <mat-select [disabled]="store.taking() !== 'none'" [value]="store.microphoneId()" (selectionChange)="store.listen($event.value)">
             @for (one of store.microphones(); track one.id) {
-              <option [value]="one.id" [selected]="one.id === store.microphoneId()">{{ one.name }}</option>
+              <mat-option [value]="one.id">{{ one.name }}</mat-option>
             }
-          </select>
-        </label>
-        <span class="level" role="meter" aria-label="Level" aria-valuemin="0" aria-valuemax="100" [attr.aria-valuenow]="level()">
-          <span class="full" [class.loud]="store.fault() === 'loud'" [style.inline-size.%]="level()"></span>
-          <span class="good" aria-hidden="true"></span>
-        </span>
+          </mat-select>
+        </mat-form-field>
+        <div class="scale">
+          <span
+            class="level"
+            role="meter"
+            [attr.aria-label]="words().level"
+            aria-valuemin="0"
+            aria-valuemax="100"
+            [attr.aria-valuenow]="level()"
+          >
+            <span class="full" [class.loud]="store.fault() === 'loud'" [style.inline-size.%]="level()"></span>
+            <span class="good" aria-hidden="true"></span>
+          </span>
+          <span class="marks" aria-hidden="true"
+            ><span>{{ words().scale.low }}</span
+            ><strong>{{ words().scale.good }}</strong
+            ><span>{{ words().scale.high }}</span></span
+          >
+        </div>
         <span class="fault" role="status">{{ fault() }}</span>
       } @else {
         <button mat-stroked-button type="button" [disabled]="store.microphone() === 'opening'" (click)="store.listen()">
-          Try the microphone
+          {{ words().try }}
         </button>
       }
     </div>
     <p class="facts">
-      Only your voice and this stage are recorded, never a pupil. Your school’s rules and the law say who may hear a recorded lesson, and
-      for how long it may be kept: ask first.
+      {{ words().hint }}
     </p>
   `,
   styles: `
@@ -57,7 +67,7 @@ const LOWEST_SHOWN_DB = -60;
     }
     .level {
       position: relative;
-      inline-size: 8rem;
+      inline-size: 13rem;
       block-size: 0.9rem;
       border: 1px solid var(--ink);
       border-radius: 4px;
@@ -88,16 +98,29 @@ const LOWEST_SHOWN_DB = -60;
       font-weight: 700;
       line-height: 1.3;
     }
-    select {
-      max-width: 12rem;
+    mat-form-field {
+      width: 200px;
+    }
+    .scale {
+      display: grid;
+      gap: 2px;
+    }
+    .marks {
+      display: flex;
+      gap: 12px;
+      justify-content: space-between;
+      font-size: 14px;
+      line-height: 18px;
     }
   `,
 })
 export class MicrophoneBar {
   protected readonly store = inject(RecordStore);
+  private readonly catalogue = RECORD_WORDS;
+  protected readonly words = computed(() => this.catalogue().microphone);
   protected readonly level = computed(() => Math.round(100 * Math.max(0, 1 - this.store.db() / LOWEST_SHOWN_DB)));
   protected readonly fault = computed(() => {
     const fault = this.store.fault();
-    return fault ? FAULTS[fault] : '';
+    return fault ? this.words().faults[fault] : '';
   });
 }

@@ -11,6 +11,8 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { MatSnackBar } from '@angular/material/snack-bar';
 import { RouterLink } from '@angular/router';
 import { lengthText, motionMs, nameInLesson, prepareLesson, sameStep, stageAt, type Take } from '@zeitpunkt/core';
@@ -20,24 +22,44 @@ import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { TakePlayer } from '../../shared/voice/take-player';
-import { Confirm } from '../../ui/confirm';
-import { KeyList } from '../../ui/key-list';
+import { Icon } from '../../ui/icons/icon';
+import { AskFirst } from '../../ui/parts/ask-dialog';
+import { KeyHint } from '../../ui/parts/key-hint';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
 import { StageView, type StagePlay } from '../../ui/stage-view';
-import { TeacherFrame } from '../frame/teacher-frame';
 import { LessonStore } from '../script/lesson-store';
 import { CueEditor } from './cue-editor';
 import { MicrophoneBar } from './microphone-bar';
 import { RecordStore, UNDO_MS } from './record-store';
 import { SafetyWord } from './safety-word';
 import { TakeList, type TakeRow } from './take-list';
+import { RECORD_WORDS } from './words';
 
-const KEPT_WORDS: Readonly<globalThis.Record<number, string>> = { 30: 'a month', 90: 'three months', 365: 'a year', 1095: 'three years' };
-const KEPT_DAYS = Object.keys(KEPT_WORDS).map(Number);
+/** For how many days a recording can be kept. */
+const KEPT_DAYS = [30, 90, 365, 1095];
 
 /** Records the teacher's voice along the script: what is said at each step is a take of its own, and each can be made again. */
 @Component({
   selector: 'zp-record',
-  imports: [Confirm, CueEditor, KeyList, MatButton, MicrophoneBar, RouterLink, SafetyWord, StageView, TakeList, TeacherFrame],
+  imports: [
+    CueEditor,
+    Failing,
+    Icon,
+    KeyHint,
+    Loading,
+    MatButton,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatSelect,
+    MicrophoneBar,
+    Place,
+    RouterLink,
+    SafetyWord,
+    StageView,
+    TakeList,
+  ],
   providers: [LessonStore, RecordStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './record.html',
@@ -48,6 +70,13 @@ export class Record {
   protected readonly lessons = inject(LessonStore);
   protected readonly store = inject(RecordStore);
   private readonly bar = inject(MatSnackBar);
+  private readonly askFirst = inject(AskFirst);
+  protected readonly words = RECORD_WORDS;
+  protected readonly help = computed(() => ({
+    place: this.words().place,
+    sentence: this.words().help.sentence,
+    shortcuts: this.shortcuts,
+  }));
   protected readonly clock = lengthText;
   private readonly now = everySecond();
 
@@ -76,6 +105,9 @@ export class Record {
   });
   protected readonly taken = computed(() => this.steps().filter(({ take, stale }) => take !== null && !stale).length);
   protected readonly stale = computed(() => this.steps().filter(({ stale }) => stale).length);
+  protected readonly notTaken = computed(() => this.steps().filter(({ take }) => take === null).length);
+  /** What is said after the step at hand. */
+  protected readonly nextWords = computed(() => this.steps()[this.place() + 1]?.words ?? '');
   protected readonly tookMs = computed(() => this.steps().reduce((sum, { take }) => sum + (take?.durationMs ?? 0), 0));
   protected readonly pace = computed(() => {
     const prepared = this.prepared();
@@ -125,20 +157,20 @@ export class Record {
     {
       left: ['Space'],
       right: ['Enter', 'PageDown'],
-      text: 'Record; then end this take and go on to the next step',
+      text: RECORD_WORDS().keys.goOn,
       act: () => void this.goOn(),
     },
-    { left: ['R'], right: ['U'], text: 'Retake this step', act: () => void this.retake() },
-    { left: ['F'], right: ['P'], text: 'Pause, and go on', act: () => this.pauseOrResume() },
-    { left: ['Escape'], right: ['.'], text: 'Stop: this take is kept', act: () => void this.stop() },
+    { left: ['R'], right: ['U'], text: RECORD_WORDS().keys.retake, act: () => void this.retake() },
+    { left: ['F'], right: ['P'], text: RECORD_WORDS().keys.pause, act: () => this.pauseOrResume() },
+    { left: ['Escape'], right: ['.'], text: RECORD_WORDS().keys.stop, act: () => void this.stop() },
     {
       left: ['E', 'Q'],
       right: ['J', 'K'],
-      text: 'Next step, step before',
+      text: RECORD_WORDS().keys.step,
       repeats: true,
       act: (place) => this.choose(this.place() + (place === 0 ? 1 : -1)),
     },
-    { left: ['T'], right: ['L'], text: 'Listen from here on, and stop', act: () => void this.listen() },
+    { left: ['T'], right: ['L'], text: RECORD_WORDS().keys.listen, act: () => void this.listen() },
   ];
 
   constructor() {
@@ -294,6 +326,19 @@ export class Record {
       .subscribe(() => undo());
   }
 
+  /** Goes to the first step that is missing, or whose take does not fit any more. */
+  protected toFirst(changed: boolean): void {
+    this.choose(this.steps().findIndex(({ take, stale }) => (changed ? stale : take === null)));
+  }
+
+  protected async askDeleteOld(): Promise<void> {
+    if (await this.askFirst.ask(this.words().deletingOld)) await this.deleteOfNoStep();
+  }
+
+  protected async askDeleteAll(takes: number): Promise<void> {
+    if (await this.askFirst.ask(this.words().deletingAll(takes))) void this.store.deleteAll();
+  }
+
   protected async deleteOfNoStep(): Promise<void> {
     // Behind a take the one before it comes back, until none is left.
     for (let [take] = this.ofNoStep(); take; [take] = this.ofNoStep()) if (!(await this.store.deleteTake(take))) return;
@@ -301,7 +346,9 @@ export class Record {
 
   /** How long a recording can be kept, and what it is kept for now. */
   protected keepFor(now: number): readonly { readonly days: number; readonly text: string }[] {
-    return [...new Set([...KEPT_DAYS, now])].sort((a, b) => a - b).map((days) => ({ days, text: KEPT_WORDS[days] ?? `${days} days` }));
+    return [...new Set([...KEPT_DAYS, now])]
+      .sort((a, b) => a - b)
+      .map((days) => ({ days, text: this.words().days[days] ?? this.words().otherDays(days) }));
   }
 
   protected dayOf(atMs: number): string {

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, effect, type ElementRef, input, output, viewChild } from '@angular/core';
+import { Icon } from '../../ui/icons/icon';
+import { RECORD_WORDS } from './words';
 
 /** A step with its take, as the list shows it. */
 export interface TakeRow {
@@ -16,6 +18,7 @@ export interface TakeRow {
 /** The steps of the lesson, each with its take. */
 @Component({
   selector: 'zp-take-list',
+  imports: [Icon],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol #list>
@@ -35,11 +38,13 @@ export interface TakeRow {
               <span class="said">{{ row.words }}</span>
             </span>
             <span class="took" [class.stale]="row.stale">
-              {{ row.stale ? 'changed' : (row.took ?? '–') }}
+              {{ row.stale ? words().row.changed : (row.took ?? words().row.none) }}
               @if (row.took && !row.stale) {
-                <span aria-hidden="true">✓</span>
+                <mat-icon svgIcon="check" />
               }
-              <span class="heard-only">{{ row.took === null ? 'no take' : row.stale ? 'since its take' : 'recorded' }}</span>
+              <span class="heard-only">{{
+                row.took === null ? words().row.noTake : row.stale ? words().row.since : words().row.recorded
+              }}</span>
             </span>
           </button>
         </li>
@@ -85,6 +90,12 @@ export interface TakeRow {
       color: var(--soft);
       font-variant-numeric: tabular-nums;
     }
+    .took mat-icon {
+      display: inline-block;
+      width: 16px;
+      height: 16px;
+      vertical-align: text-bottom;
+    }
     .what {
       display: grid;
     }
@@ -100,6 +111,7 @@ export interface TakeRow {
   `,
 })
 export class TakeList {
+  protected readonly words = RECORD_WORDS;
   readonly rows = input.required<readonly TakeRow[]>();
   /** The place of the step at hand. */
   readonly at = input.required<number>();

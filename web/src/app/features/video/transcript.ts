@@ -7,26 +7,29 @@ import { filmOf } from '@zeitpunkt/core/voice/film';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
+import { Icon } from '../../ui/icons/icon';
+import { Failing, Loading } from '../../ui/parts/states';
 import { LessonStore } from '../script/lesson-store';
+import { VIDEO_WORDS } from './words';
 
 /** What is said in a recorded lesson, part by part, to read, to print and to give along. */
 @Component({
   selector: 'zp-transcript',
-  imports: [MatButton, RouterLink],
+  imports: [Failing, Icon, Loading, MatButton, RouterLink],
   providers: [LessonStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (parts(); as parts) {
       <header class="bar">
-        <button mat-flat-button class="next" type="button" (click)="print()">Print</button>
-        <button mat-button type="button" (click)="saveText()">Save as text</button>
-        <button mat-button type="button" (click)="saveCaptions()">Captions as a file</button>
-        <a mat-button [routerLink]="['/lessons', id(), 'record']">Back to the recording</a>
+        <button mat-flat-button class="next" type="button" (click)="print()"><mat-icon svgIcon="print" />{{ words().print }}</button>
+        <button mat-button type="button" (click)="saveText()">{{ words().saveText }}</button>
+        <button mat-button type="button" (click)="saveCaptions()">{{ words().captionsFile }}</button>
+        <a mat-button [routerLink]="['/lessons', id(), 'record']">{{ words().toRecording }}</a>
       </header>
       <main id="main" tabindex="-1" [attr.lang]="language()">
         <h1>{{ store.lesson()!.title }}</h1>
         @if (generated()) {
-          <p class="facts" lang="en">Spoken by a generated sound, for demonstration.</p>
+          <p class="facts" lang="en">{{ words().generated }}</p>
         }
         @for (part of parts; track part.fromMs) {
           <h2>
@@ -39,7 +42,11 @@ import { LessonStore } from '../script/lesson-store';
       </main>
     } @else {
       <main id="main" tabindex="-1">
-        <p class="problem" role="status">{{ problem() ?? store.problem() ?? 'Fetching the lesson …' }}</p>
+        @if (problem() ?? store.problem(); as problem) {
+          <zp-failing [problem]="problem" [canTryAgain]="false" />
+        } @else {
+          <zp-loading [text]="words().loading" />
+        }
       </main>
     }
   `,
@@ -80,6 +87,7 @@ import { LessonStore } from '../script/lesson-store';
 })
 export class Transcript {
   readonly id = input.required<string>();
+  protected readonly words = VIDEO_WORDS;
   protected readonly store = inject(LessonStore);
   protected readonly clock = lengthText;
   private readonly recording = signal<RecordingDetail | null>(null);

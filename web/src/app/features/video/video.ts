@@ -1,14 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatProgressBar } from '@angular/material/progress-bar';
+import { MatOption, MatSelect } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, RecordingDetail } from '@zeitpunkt/contract';
 import { lengthText, WORD_PACKS, type ThinkAs } from '@zeitpunkt/core';
+import { settledStage } from '@zeitpunkt/core/lesson/player';
 import { filmOf } from '@zeitpunkt/core/voice/film';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
 import { inksOf } from '../../ui/inks';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { Icon } from '../../ui/icons/icon';
+import { Place } from '../../ui/parts/place';
+import { SmallDial } from '../../ui/parts/small-dial';
+import { Failing, Loading } from '../../ui/parts/states';
+import { FilmChoice } from './film-choice';
 import {
   FILM_FOLDER,
   type FilmFormat,
@@ -18,17 +27,10 @@ import {
   type FromFilmWorker,
   type ToFilmWorker,
 } from './film-messages';
+import { FilmPreview } from './film-preview';
 import { fontFiles } from './font-files';
 import { startFilm } from './start-film';
-
-/** What is said of a kind of film: where it plays depends on its sound as well. */
-function wordsOf({ format, sound }: FilmKind): string {
-  if (format === 'webm') return 'WebM, sound in Opus: plays in browsers';
-  if (format === 'webm-av1') return 'WebM with AV1, sound in Opus: smallest, plays on newer devices';
-  return sound === 'aac'
-    ? 'MP4, sound in AAC: plays nearly everywhere'
-    : 'MP4, sound in Opus: plays in browsers; some other players show it without sound';
-}
+import { VIDEO_WORDS } from './words';
 
 type Captions = 'in' | 'beside' | 'none';
 
@@ -44,7 +46,24 @@ type AsksForFile = (options: object) => Promise<FileSystemFileHandle>;
 /** Makes a film of a lesson with the teacher's takes. */
 @Component({
   selector: 'zp-video',
-  imports: [MatButton, RouterLink, TeacherFrame],
+  imports: [
+    Failing,
+    FilmChoice,
+    FilmPreview,
+    Icon,
+    Loading,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatProgressBar,
+    MatSelect,
+    Place,
+    RouterLink,
+    SmallDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './video.html',
   styleUrl: './video.scss',
@@ -52,7 +71,10 @@ type AsksForFile = (options: object) => Promise<FileSystemFileHandle>;
 export class Video {
   readonly id = input.required<string>();
   protected readonly clock = lengthText;
-  protected readonly words = wordsOf;
+  protected readonly words = VIDEO_WORDS;
+  protected readonly help = computed(() => ({ place: this.words().place, sentence: this.words().help.sentence }));
+  protected readonly thinks: readonly ThinkAs[] = ['script', 'countdown', 'card'];
+  protected readonly captionWays: readonly Captions[] = ['in', 'beside', 'none'];
   protected readonly detail = signal<LessonDetail | null>(null);
   private readonly recording = signal<RecordingDetail | null>(null);
   protected readonly problem = signal<string | null>(null);
@@ -69,6 +91,14 @@ export class Video {
   protected readonly film = computed(() => {
     const [detail, recording] = [this.detail(), this.recording()];
     return detail && recording && filmOf(detail.lesson, recording.takes, this.thinkAs());
+  });
+  /** The chapters, each with the hands that it leaves on the stage. */
+  protected readonly chapters = computed(() => {
+    const film = this.film();
+    return (film?.chapters ?? []).map((chapter) => {
+      const shot = film!.shots.findLast(({ startMs }) => startMs < chapter.toMs);
+      return { ...chapter, dial: (shot && settledStage(shot.step).dial?.pose) ?? null };
+    });
   });
   protected readonly spoken = computed(() => this.film()?.shots.filter(({ take }) => take !== null).length ?? 0);
   protected readonly silent = computed(() => {
@@ -100,6 +130,14 @@ export class Video {
       untracked(() => this.askForFormats(height));
     });
     inject(DestroyRef).onDestroy(() => this.worker?.terminate());
+  }
+
+  /** What is said of a kind of film: where it plays depends on its sound as well. */
+  protected kindWords({ format, sound }: FilmKind): string {
+    const { kinds } = this.words();
+    if (format === 'webm') return kinds.webm;
+    if (format === 'webm-av1') return kinds.av1;
+    return sound === 'aac' ? kinds.aac : kinds.opus;
   }
 
   protected megabytes(bytes: number): string {
@@ -176,7 +214,7 @@ export class Video {
     if (!this.worker) {
       this.worker = startFilm();
       this.worker.onmessage = ({ data }: MessageEvent<FromFilmWorker>) => void this.hear(data);
-      this.worker.onerror = () => this.hear({ type: 'failed', sentence: 'The film could not be made: this page has to be loaded again.' });
+      this.worker.onerror = () => this.hear({ type: 'failed', sentence: this.words().failed });
     }
     this.tell({ type: 'formats', height });
   }
