@@ -32,8 +32,16 @@ export const SheetList = Exact({
       questions: Type.Integer({ minimum: 1 }),
       madeAtMs: AtMs,
       classId: Nullable(Uuid),
-      /** Where its answers are, class by class. */
-      sessions: Type.Array(Exact({ sessionId: Uuid, classId: Uuid, className: ShortText })),
+      /** Where its answers are, class by class: how many pupils the class has, and of how many answers are there. */
+      sessions: Type.Array(
+        Exact({
+          sessionId: Uuid,
+          classId: Uuid,
+          className: ShortText,
+          pupils: Type.Integer({ minimum: 0 }),
+          answered: Type.Integer({ minimum: 0 }),
+        }),
+      ),
     }),
   ),
 });

@@ -18,7 +18,7 @@ test('a server that dies and a tab that is closed in the midst of a take lose at
     await speak(page, 'Space', '2 Set');
     await page.keyboard.press('Escape');
     await expect(page.getByText('The server cannot be reached: 2 takes kept on this device, sent later.')).toBeVisible();
-    await expect(page.getByText('2 of 4 steps are recorded')).toBeVisible();
+    await expect(page.getByText('2 of 4 steps')).toBeVisible();
     await server.start();
     await expect(page.getByText('All takes are saved')).toBeVisible();
     const takes = await takesOf(page);
@@ -33,7 +33,7 @@ test('a server that dies and a tab that is closed in the midst of a take lose at
     const next = await teacher.page.context().newPage();
     await next.goto(url);
     await expect(next.getByText('A take that was cut off was kept as far as it had come')).toBeVisible();
-    await expect(next.getByText('3 of 4 steps are recorded')).toBeVisible();
+    await expect(next.getByText('3 of 4 steps')).toBeVisible();
     await expect(next.getByText('All takes are saved')).toBeVisible();
     const kept = (await takesOf(next)).find(({ at }) => at.beatId === 'b3')!;
     expect(kept.durationMs).toBeGreaterThan(3000 + 500);
@@ -60,7 +60,7 @@ test('a server that dies and a tab that is closed in the midst of a take lose at
       await other.goto(url);
       await expect(other.getByText('A take was cut off on another device.')).toBeVisible();
       await other.getByRole('button', { name: 'Keep what there is of it' }).click();
-      await expect(other.getByText('4 of 4 steps are recorded')).toBeVisible();
+      await expect(other.getByText('4 of 4 steps')).toBeVisible();
     });
   });
 });
@@ -97,18 +97,18 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
   await speak(page, 'Space', '1 Set');
   await page.evaluate(() => (window as unknown as { track: MediaStreamTrack }).track.dispatchEvent(new Event('ended')));
   await expect(alert).toContainText('The microphone was pulled out. What was said up to then is kept');
-  await expect(page.getByText('1 of 4 steps are recorded')).toBeVisible();
+  await expect(page.getByText('1 of 4 steps')).toBeVisible();
   await expect(page.getByText('All takes are saved')).toBeVisible();
   const [take] = await takesOf(page);
   expect(take!.mime).toBe('audio/webm;codecs=opus');
   expect(take!.durationMs).toBeGreaterThan(1500);
 
   await test.step('the words of the step change: its take is not used, and can be made again', async () => {
-    await page.getByRole('link', { name: 'Back to the script' }).click();
+    await page.getByRole('link', { name: 'Script', exact: true }).click();
     await page.getByLabel('Words to say').fill('The mail boat leaves later today.');
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();
     await new ScriptPage(page).more('Record');
-    await expect(page.getByText('1 changed since.')).toBeVisible();
+    await expect(page.getByText('1 step changed since its take')).toBeVisible();
     await expect(
       page.getByText(
         /The script has changed since this take, so it is not used\. You said: “The mail boat leaves at quarter past three\.”/,
@@ -116,12 +116,12 @@ test('without MediaRecorder, with a microphone that is refused, missing or pulle
     ).toBeVisible();
     await speak(page, 'r', '1 Set');
     await page.keyboard.press('Escape');
-    await expect(page.getByText('1 of 4 steps are recorded')).toBeVisible();
-    await expect(page.getByText('1 changed since.')).toBeHidden();
+    await expect(page.getByText('1 of 4 steps')).toBeVisible();
+    await expect(page.getByText('1 step changed since its take')).toBeHidden();
   });
 
   await test.step('the step is taken out of the script: its take is told, and deleted when that is wanted', async () => {
-    await page.getByRole('link', { name: 'Back to the script' }).click();
+    await page.getByRole('link', { name: 'Script', exact: true }).click();
     await new ScriptPage(page).choose(/1 Set/);
     await page.getByRole('button', { name: 'Take out', exact: true }).click();
     await expect(page.getByText('Saved', { exact: true })).toBeVisible();

@@ -31,7 +31,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     await page.keyboard.press('f');
     await speak(page, 'Space', '5 Answer');
     await page.keyboard.press('Space');
-    await expect(page.getByText('4 of 4 steps are recorded')).toBeVisible();
+    await expect(page.getByText('4 of 4 steps')).toBeVisible();
     await expect(page.getByText('All takes are saved')).toBeVisible();
   });
 
@@ -45,7 +45,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
   }
 
   await test.step('what each beat took is its time in the script now', async () => {
-    await page.getByRole('link', { name: 'Back to the script' }).click();
+    await page.getByRole('link', { name: 'Script', exact: true }).click();
     const url = `${new URL(page.url()).origin}/api/lessons/${lessonIdOf(page)}`;
     const beats = async () => (await (await page.request.get(url)).json()).lesson.beats;
     const take = first.find(({ at }) => at.beatId === 'b1')!;
@@ -60,7 +60,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Bring back the take before' }).click();
     await expect.poll(() => takesOf(page).then((takes) => takes.map(({ id }) => id).sort())).toEqual(first.map(({ id }) => id).sort());
-    await page.locator('summary', { hasText: 'from the script' }).click();
+    await page.getByRole('button', { name: /^Captions: .*from the script/ }).click();
     await page.getByLabel('Caption 1', { exact: true }).fill('The puffins are counted.');
     await page.getByLabel('Caption 1', { exact: true }).press('Enter');
     await expect(page.getByText(/changed by you/)).toBeVisible();
@@ -75,7 +75,8 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
   ] as const) {
     await test.step(`as ${mime}: length, size, hands and sound`, async () => {
       await page.getByRole('link', { name: 'Make a video' }).click();
-      await page.getByRole('radio', { name: new RegExp(`^${format}`) }).check();
+      await page.getByRole('combobox', { name: 'Kind of file' }).click();
+      await page.getByRole('option', { name: new RegExp(`^${format}`) }).click();
       const [film] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Make the video' }).click()]);
       await expect(page.getByText(/^\s*The video is made/)).toBeVisible();
       const [file] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Captions as a file' }).click()]);
@@ -88,7 +89,7 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
         stagePart: 0.85,
       });
       expect(opened).toMatchObject({ width: 1280, height: 720 });
-      const [, minutes, seconds] = /(\d+):(\d\d) long/.exec(await page.getByRole('region', { name: 'The video' }).innerText())!;
+      const [, minutes, seconds] = /(\d+):(\d\d) long/.exec(await page.getByRole('region', { name: 'How it is made' }).innerText())!;
       expect(Math.abs(opened.durationMs - (Number(minutes) * 60 + Number(seconds)) * 1000)).toBeLessThan(600);
       expect(opened.durationMs).toBeGreaterThan(captions.at(-1)![1]);
       expect(opened.minuteDeg[0]).toBeCloseTo(90, -1);
@@ -103,12 +104,12 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
     await page.getByRole('link', { name: 'Make a video' }).click();
     await expect(page.getByRole('heading', { name: 'Chapters' })).toBeVisible();
     await expectAccessible(page);
-    const length = () => page.getByRole('region', { name: 'The video' }).innerText();
+    const length = () => page.getByRole('region', { name: 'How it is made' }).innerText();
     const counted = await length();
-    await page.getByRole('radio', { name: 'a card asks to stop the video' }).check();
+    await page.getByRole('radio', { name: 'a card asks to stop the film' }).click();
     await expect.poll(length).not.toBe(counted);
-    await page.getByRole('radio', { name: /1920 × 1080/ }).check();
-    await page.getByRole('radio', { name: 'as a file beside the video' }).check();
+    await page.getByRole('radio', { name: /1920 × 1080/ }).click();
+    await page.getByRole('radio', { name: 'as a file beside it' }).click();
     // A window that asks where to save is not for tests: it gives a file of the page's own.
     await page.evaluate(() => {
       const pick = async () => (await navigator.storage.getDirectory()).getFileHandle('chosen.mp4', { create: true });

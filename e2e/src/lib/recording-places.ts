@@ -8,7 +8,7 @@ export const RECORDING: readonly { readonly name: string; readonly open: (page: 
     async open(page) {
       await new ScriptPage(page).more('Record');
       await page.getByRole('button', { name: /^2 Set/ }).click();
-      await page.locator('summary', { hasText: 'from the script' }).click();
+      await page.getByRole('button', { name: /^Captions: .*from the script/ }).click();
       await expect(page.getByLabel('Caption 1', { exact: true })).toBeVisible();
     },
   },
@@ -32,7 +32,7 @@ export const RECORDING: readonly { readonly name: string; readonly open: (page: 
     async open(page) {
       await page.goBack();
       await page.getByRole('link', { name: 'Make a video' }).click();
-      await expect(page.getByRole('radio', { name: /^MP4/ })).toBeVisible();
+      await expect(page.getByRole('combobox', { name: 'Kind of file' })).toBeVisible();
     },
   },
 ];

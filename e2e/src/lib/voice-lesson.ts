@@ -58,7 +58,7 @@ export async function openRecorder(teacher: TeacherPage): Promise<void> {
   await teacher.takeIn(JSON.stringify(LESSON), VOICE_TITLE);
   await page.getByRole('link', { name: `Edit ${VOICE_TITLE}` }).click();
   await new ScriptPage(page).more('Record');
-  await expect(page.getByText('0 of 4 steps are recorded')).toBeVisible();
+  await expect(page.getByText('0 of 4 steps')).toBeVisible();
 }
 
 /** Strikes a key that records a step, and waits until somebody has spoken there for some seconds. */

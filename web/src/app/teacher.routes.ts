@@ -47,6 +47,7 @@ export const placesInFrame: Routes = [
   {
     path: 'lessons/:id/paper',
     title: 'Paper',
+    data: { rail: '/paper' },
     loadComponent: () => import('./features/paper/paper-place').then((file) => file.PaperPlace),
   },
   { path: 'paper', title: 'Paper', loadComponent: () => import('./features/paper/paper-place').then((file) => file.PaperPlace) },
@@ -76,7 +77,12 @@ export const placesInFrame: Routes = [
     loadComponent: () => import('./features/classes/join-cards').then((file) => file.JoinCards),
   },
   { path: 'school', title: 'School', loadComponent: () => import('./features/school/school').then((file) => file.School) },
-  { path: 'cards/:id', title: 'Daily card', loadComponent: () => import('./features/cards/cards').then((file) => file.Cards) },
+  {
+    path: 'cards/:id',
+    title: 'Daily card',
+    data: { working: true },
+    loadComponent: () => import('./features/cards/cards').then((file) => file.Cards),
+  },
   {
     path: 'dials',
     title: 'Dials',

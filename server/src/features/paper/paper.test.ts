@@ -65,7 +65,7 @@ test('a sheet is kept once by its code; its answers are marked and reviewed like
   const marked = (await teacher.send('POST', `/api/sessions/${sessionId}/entered`, entered)).json();
   expect(marked).toMatchObject({ pupilId: pupils[1]!.id, source: 'paper', mark: { verdict: 'right' } });
   expect((await teacher.send('GET', `/api/classes/${classId}/results.csv`)).body).toContain('paper');
-  expect((await list())[0]!.sessions).toMatchObject([{ sessionId, className: 'Terns' }]);
+  expect((await list())[0]!.sessions).toMatchObject([{ sessionId, className: 'Terns', pupils: 3, answered: 1 }]);
   // The sheet goes, its answers stay.
   await teacher.send('POST', `/api/sheets/${kept.id}/delete`);
   expect(await list()).toEqual([]);

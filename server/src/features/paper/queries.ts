@@ -1,7 +1,8 @@
-import { and, asc, desc, eq } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { CoreError } from '@zeitpunkt/core';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from '../classes/tables.js';
+import { response } from '../live/tables.js';
 import { sheet, sheetCopy, sheetSession } from './tables.js';
 
 export type SheetRow = typeof sheet.$inferSelect;
@@ -55,8 +56,10 @@ export function copiesOf(db: Db, sheetId: string) {
 }
 
 export function sessionsOf(db: Db, sheetId: string) {
+  const inClass = db.$count(pupil, and(eq(pupil.classId, sheetSession.classId), isNull(pupil.leftAtMs)));
+  const answered = sql<number>`(select count(distinct ${response.pupilId}) from ${response} where ${eq(response.sessionId, sheetSession.sessionId)})`;
   return db
-    .select({ sessionId: sheetSession.sessionId, classId: sheetSession.classId, className: schoolClass.name })
+    .select({ sessionId: sheetSession.sessionId, classId: sheetSession.classId, className: schoolClass.name, pupils: inClass, answered })
     .from(sheetSession)
     .innerJoin(schoolClass, eq(schoolClass.id, sheetSession.classId))
     .where(eq(sheetSession.sheetId, sheetId))

@@ -1,5 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, effect, input, signal, type Type, untracked } from '@angular/core';
+import { loadAgainIfReachable } from '../shared/load-again';
 
 /** A wait before a part that could not be fetched is tried again, in milliseconds. */
 const AGAIN_MS = 2000;
@@ -26,11 +27,14 @@ export class LazyPart {
     });
   }
 
-  /** The line may be lost just now: it is tried again until it is there. */
-  private fetch(): void {
+  /** The line may be lost just now: it is tried again until it is there, if need be with the page loaded anew. */
+  private fetch(isAgain = false): void {
     this.load()().then(
       (part) => this.part.set(part),
-      () => setTimeout(() => this.fetch(), AGAIN_MS),
+      () => {
+        if (isAgain) void loadAgainIfReachable();
+        setTimeout(() => this.fetch(true), AGAIN_MS);
+      },
     );
   }
 }

@@ -24,7 +24,7 @@ async function open(plan: ClassPlan = PLAN, saved: unknown = { revision: 5 }) {
   });
   const server = new FakeServer({ 'GET /api/classes/c1/plan': { revision: 4, plan }, 'GET /api/lessons': [], [SAVE]: saved });
   const screen = await render(Cards, { id: 'c1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
-  await until(() => screen.page.querySelector('h1') !== null);
+  await until(() => !textOf(screen.page).includes('Fetching the cards'));
   return { ...screen, server };
 }
 

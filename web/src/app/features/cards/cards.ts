@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, LessonSummary, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import {
@@ -17,89 +16,26 @@ import {
 import { ask, sentenceOf } from '../../shared/api';
 import { useShortcuts } from '../../shared/shortcuts';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
-import { KeyList } from '../../ui/key-list';
+import { Icon } from '../../ui/icons/icon';
+import { KeyHint } from '../../ui/parts/key-hint';
+import { Place } from '../../ui/parts/place';
+import { Failing, Loading } from '../../ui/parts/states';
 import { StageView, type StagePlay } from '../../ui/stage-view';
-import { TeacherFrame } from '../frame/teacher-frame';
 import { showSender } from '../show/show-channel';
+import { CARDS_WORDS } from './words';
 
 /** Today's card of a class and those that were missed: guessed, then shown, one after another. */
 @Component({
   selector: 'zp-cards',
-  imports: [KeyList, MatButton, MatTooltip, RouterLink, StageView, TeacherFrame],
+  imports: [Failing, Icon, KeyHint, Loading, MatButton, Place, RouterLink, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: `
-    <zp-teacher-frame>
-      @if (problem(); as problem) {
-        <p class="problem" role="alert">{{ problem }} <a routerLink="/today">Back to today</a></p>
-      }
-      @if (play(); as play) {
-        <div class="top">
-          <h1>Daily card</h1>
-          <span class="facts" role="status">{{ place() }}</span>
-          <span class="spacer"></span>
-          <button mat-stroked-button type="button" matTooltip="V, O" (click)="openAudience()">Audience window</button>
-          <button mat-button type="button" matTooltip="F1, ?" (click)="keys.open()">Keys</button>
-        </div>
-        <zp-stage class="stage" [play]="play" />
-        <p class="notes" aria-live="polite">{{ words() }}</p>
-        <div class="acts">
-          <button mat-stroked-button class="big" type="button" [disabled]="index() === 0" (click)="go(-1)">Back</button>
-          @if (isLast()) {
-            <a mat-flat-button class="next big" routerLink="/today">Done</a>
-          } @else {
-            <button mat-flat-button class="next big" type="button" matTooltip="Space, Page down" (click)="go(1)">
-              {{ isGuess() ? 'Show it' : 'Next card' }}
-            </button>
-          }
-        </div>
-      } @else if (nothingDue()) {
-        <h1>Daily card</h1>
-        <p>No card is due today. <a routerLink="/today">Back to today</a></p>
-      } @else if (!problem()) {
-        <p role="status">Fetching the cards …</p>
-      }
-    </zp-teacher-frame>
-    <zp-key-list #keys [shortcuts]="shortcuts">
-      <p>In the audience window: {{ audienceKeys }}</p>
-    </zp-key-list>
-  `,
-  styles: `
-    .top {
-      display: flex;
-      flex-wrap: wrap;
-      gap: 0.25rem 1rem;
-      align-items: center;
-    }
-    .spacer {
-      flex: 1;
-    }
-    .stage {
-      display: block;
-      width: 100%;
-      max-width: calc((100dvh - 19rem) * 16 / 9);
-      min-width: min(100%, 18rem);
-      margin: 0.5rem auto;
-      border: 1px solid var(--line);
-      background: var(--paper);
-      aspect-ratio: 16 / 9;
-    }
-    .notes {
-      min-height: 2.8em;
-      font-size: 1.3rem;
-    }
-    .acts {
-      display: flex;
-      gap: 0.75rem;
-    }
-    .next {
-      flex: 1;
-    }
-  `,
+  templateUrl: './cards.html',
+  styleUrl: './cards.scss',
 })
 export class Cards {
   /** The class. */
   readonly id = input.required<string>();
-  protected readonly audienceKeys = AUDIENCE_KEYS;
+  protected readonly words = CARDS_WORDS;
   protected readonly problem = signal<string | null>(null);
   protected readonly nothingDue = signal(false);
   protected readonly index = signal(0);
@@ -118,22 +54,29 @@ export class Cards {
     const stage = stageAt(prepared, step.ref, Infinity);
     return { stateAt: () => stage, motionMs: 0, beganAtMs: 0 };
   });
-  protected readonly words = computed(() => {
+  protected readonly narration = computed(() => {
     const [prepared, step] = [this.prepared(), this.step()];
     return prepared && step ? narrationAt(prepared, step.ref) : '';
   });
   protected readonly isGuess = computed(() => this.index() % 2 === 0);
   protected readonly isLast = computed(() => this.index() + 1 === (this.prepared()?.steps.length ?? 0));
-  protected readonly place = computed(() => {
+  protected readonly about = computed(() => {
     const of = (this.prepared()?.steps.length ?? 0) / 2;
-    return of > 1 ? `${Math.floor(this.index() / 2) + 1} of ${of}` : '';
+    if (of === 0) return null;
+    const { at, guess, shown } = this.words();
+    return `${at(Math.floor(this.index() / 2) + 1, of)} · ${this.isGuess() ? guess : shown}`;
   });
 
   protected readonly shortcuts = [
-    { left: ['Space'], right: ['PageDown', 'Enter', 'ArrowRight'], text: 'Go on', act: () => this.go(1) },
-    { left: ['Shift+Space'], right: ['PageUp', 'ArrowLeft'], text: 'Go back', act: () => this.go(-1) },
-    { left: ['V'], right: ['O'], text: 'Audience window', act: () => this.openAudience() },
+    { left: ['Space'], right: ['PageDown', 'Enter', 'ArrowRight'], text: this.words().keys.on, act: () => this.go(1) },
+    { left: ['Shift+Space'], right: ['PageUp', 'ArrowLeft'], text: this.words().keys.back, act: () => this.go(-1) },
+    { left: ['V'], right: ['O'], text: this.words().keys.audience, act: () => this.openAudience() },
   ];
+
+  protected readonly help = computed(() => {
+    const { place, help } = this.words();
+    return { place, sentence: help.sentence, shortcuts: this.shortcuts, keys: [[help.audience, AUDIENCE_KEYS]] as const };
+  });
 
   constructor() {
     useShortcuts(this.shortcuts);

@@ -8,6 +8,7 @@ import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deviceStore } from '../../shared/device-store';
 import { type Line, openLine } from '../../shared/line';
+import { loadAgainIfReachable } from '../../shared/load-again';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
 import { Outbox } from './outbox';
 
@@ -127,6 +128,7 @@ export const DeskStore = signalStore(
           const { isView } = await loadShape(view.question.view.shape);
           if (!isView(view.question.view)) return line?.refuse();
         } catch {
+          void loadAgainIfReachable();
           return line?.refuse(); // not to be fetched just now, or of a build that this page is not: asked for again
         }
       }

@@ -1,14 +1,23 @@
 import { ChangeDetectionStrategy, Component, computed, effect, ElementRef, inject, input, signal, untracked } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
+import { MatTableModule } from '@angular/material/table';
+import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import type { MarkedResponse, Pupil, SessionDetail, SheetOfSession } from '@zeitpunkt/contract';
-import { dialLetter, isNotSure, kindOf, LatestAttempts, textOfResponse, timesAsked, type Asking } from '@zeitpunkt/core';
+import { dialLetter, isNotSure, isRightVerdict, kindOf, LatestAttempts, textOfResponse, timesAsked, type Asking } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { TYPED_EXAMPLES, typedResponse } from '@zeitpunkt/core/question-kinds/typed-response';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { counts } from '../../shared/late';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
-import { TeacherFrame } from '../frame/teacher-frame';
+import { Icon } from '../../ui/icons/icon';
+import { Place } from '../../ui/parts/place';
+import { SmallDial } from '../../ui/parts/small-dial';
+import { Failing, Loading } from '../../ui/parts/states';
+import { ENTER_WORDS } from './words';
 
 /** Answers that are a few characters. */
 const SHORT: ReadonlySet<string> = new Set(['time', 'pose', 'choices', 'order']);
@@ -19,7 +28,19 @@ const SHORT: ReadonlySet<string> = new Set(['time', 'pose', 'choices', 'order'])
  */
 @Component({
   selector: 'zp-enter-answers',
-  imports: [RouterLink, TeacherFrame],
+  imports: [
+    Failing,
+    Icon,
+    Loading,
+    MatButton,
+    MatButtonToggle,
+    MatButtonToggleGroup,
+    MatTableModule,
+    MatTooltip,
+    Place,
+    RouterLink,
+    SmallDial,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { '(keydown)': 'move($event)' },
   templateUrl: './enter-answers.html',
@@ -29,12 +50,18 @@ export class EnterAnswers {
   /** The session. */
   readonly id = input.required<string>();
   private readonly host = inject<ElementRef<HTMLElement>>(ElementRef);
+  protected readonly words = ENTER_WORDS;
+  protected readonly help = computed(() => ({ place: this.words().place, sentence: this.words().help.sentence }));
   protected readonly verdicts = VERDICT_WORDS;
+  protected readonly isRight = ({ mark }: MarkedResponse) => isRightVerdict(mark.verdict);
+  protected readonly byOf = ({ source }: MarkedResponse) => (source === 'device' ? null : this.words().by[source]);
   protected readonly ideasOf = ({ item }: Asking, { mark, response }: MarkedResponse) => ideaWords(mark.misconceptions, item, response);
   protected readonly detail = signal<SessionDetail | null>(null);
   protected readonly source = signal<'paper' | 'spoken'>('paper');
   protected readonly problem = signal<string | null>(null);
   protected readonly word = signal<string | null>(null);
+  /** Fields whose text is not kept yet: the mark of what stood there before is not its own. */
+  protected readonly typing = signal<ReadonlySet<HTMLInputElement>>(new Set());
 
   /** The sheet that was printed, where there is one: its versions ask other questions in the same places. */
   private readonly sheet = signal<SheetOfSession['sheet']>(null);
@@ -49,10 +76,12 @@ export class EnterAnswers {
     const { askings } = detail?.live.room.run ?? { askings: [] };
     return askings.map((asking, index) => {
       const kind = kindOf(asking.item);
+      const [time] = kind.timesOf(asking.item);
       return {
         asking,
         number: index + 1,
         kindName: kind.name,
+        dial: time === undefined ? null : gearedPose(time),
         stem: kind.viewOf(asking.item, detail!.lesson.settings).stem,
         again: timesAsked(askings, asking) > 1,
         example: TYPED_EXAMPLES[kind.shape],
@@ -81,9 +110,21 @@ export class EnterAnswers {
     return detail.pupils.map((pupil) => {
       const version = this.versionOf(pupil.id, latest);
       const cells = this.byVersion()[version]!.map((question) => ({ question, given: latest.of(pupil.id, question.asking.id) ?? null }));
-      return { pupil, letter: dialLetter(version), cells };
+      return { pupil, letter: dialLetter(version), cells, given: cells.some(({ given }) => given !== null) };
     });
   });
+  protected readonly typed = computed(() => this.rows().filter(({ given }) => given).length);
+  protected readonly columns = computed(() => [
+    'pupil',
+    ...(this.versionCount() > 1 ? ['version'] : []),
+    ...this.questions().map((_, place) => `q${place}`),
+  ]);
+  protected readonly about = computed(() => {
+    const detail = this.detail();
+    return detail && this.words().about(detail.lesson.title, detail.className, this.sheet()?.code ?? null);
+  });
+  protected readonly byPupil = (_place: number, { pupil }: { readonly pupil: Pupil }) => pupil.id;
+  protected readonly cellOf = (row: ReturnType<EnterAnswers['rows']>[number], place: number) => row.cells[place]!;
 
   constructor() {
     effect(() => {
@@ -105,13 +146,13 @@ export class EnterAnswers {
     const version = field.value.trim().toUpperCase().charCodeAt(0) - 'A'.charCodeAt(0);
     if (!(version >= 0 && version < this.versionCount())) {
       field.value = before;
-      return this.problem.set(`The versions of this sheet are A to ${this.lastLetter()}.`);
+      return this.problem.set(this.words().versionsAre(this.lastLetter()));
     }
     this.problem.set(null);
     this.versionTyped.update((typed) => new Map([...typed, [pupil.id, version]]));
   }
 
-  private async load(id: string): Promise<void> {
+  protected async load(id: string): Promise<void> {
     await this.attempt(async () => {
       const [detail, { sheet }] = await Promise.all([
         ask<SessionDetail>('GET', `/api/sessions/${id}`),
@@ -128,7 +169,16 @@ export class EnterAnswers {
     return isNotSure(given.response) ? '?' : textOfResponse(item, given.response, this.detail()!.lesson.settings);
   }
 
+  protected typeIn(field: HTMLInputElement): void {
+    this.typing.update((fields) => new Set(fields).add(field));
+  }
+
   protected async enter(pupil: Pupil, asking: Asking, given: MarkedResponse | null, field: HTMLInputElement): Promise<void> {
+    await this.keep(pupil, asking, given, field);
+    this.typing.update((fields) => new Set([...fields].filter((one) => one !== field)));
+  }
+
+  private async keep(pupil: Pupil, asking: Asking, given: MarkedResponse | null, field: HTMLInputElement): Promise<void> {
     const text = field.value.trim();
     if (text === this.textOf(asking, given)) return;
     if (text === '') {
@@ -140,7 +190,7 @@ export class EnterAnswers {
     const response = typedResponse(asking.item, text, settings);
     if (!response) {
       const example = TYPED_EXAMPLES[kindOf(asking.item).shape];
-      this.problem.set(`“${text}” is no answer to this question. Type it like ${example}; ? for a pupil who was not sure.`);
+      this.problem.set(this.words().noAnswer(text, example));
       field.setAttribute('aria-invalid', 'true');
       return;
     }
@@ -149,7 +199,7 @@ export class EnterAnswers {
     await this.attempt(async () => {
       const kept = await ask<MarkedResponse>('POST', `/api/sessions/${this.id()}/entered`, body);
       this.changeResponses((before) => [...before.filter(({ id }) => id !== kept.id), kept]);
-      this.word.set(`Kept for ${pupil.name}.`);
+      this.word.set(this.words().kept(pupil.name));
     });
   }
 
@@ -173,7 +223,7 @@ export class EnterAnswers {
     await this.attempt(async () => {
       await ask('POST', `/api/sessions/${this.id()}/entered/${given.id}/take-back`);
       this.changeResponses((before) => before.filter(({ id }) => id !== given.id));
-      this.word.set(`Taken back for ${pupil.name}.`);
+      this.word.set(this.words().takenBack(pupil.name));
     });
   }
 

@@ -62,6 +62,8 @@ export class Frame {
     { initialValue: this.addressed() },
   );
   protected readonly isNarrow = computed(() => this.at().working);
+  /** The place on the rail that the address belongs to, where it stands below another one's. */
+  protected readonly rail = computed(() => this.at().rail);
   protected readonly places = computed((): readonly PlaceOnRail[] => {
     const { place } = this.words();
     const id = this.current.id();
@@ -92,11 +94,16 @@ export class Frame {
   }
 
   /** What the address says about the place and its class. */
-  private addressed(): { readonly working: boolean; readonly classId: string | null } {
+  private addressed(): { readonly working: boolean; readonly rail: string | null; readonly classId: string | null } {
     const chain = [];
     for (let at: ActivatedRouteSnapshot | null = this.route.snapshot; at; at = at.firstChild) chain.push(at);
     const named: unknown = chain[0]!.queryParams['class'] ?? chain.find(({ data }) => data['ofClass'] === true)?.params['id'];
-    return { working: chain.some(({ data }) => data['working'] === true), classId: typeof named === 'string' ? named : null };
+    const rail: unknown = chain.at(-1)!.data['rail'];
+    return {
+      working: chain.some(({ data }) => data['working'] === true),
+      rail: typeof rail === 'string' ? rail : null,
+      classId: typeof named === 'string' ? named : null,
+    };
   }
 
   /** The place stays and is about another class; its address says which. */

@@ -51,7 +51,7 @@ async function open(live: OwnPaceLive = LIVE) {
     'GET /api/addresses': { addresses: ['http://zeit.school.test'], now: null },
   });
   const place = await render(OwnPacePlace, { id: ID }, [provideRouter([]), provideStore(), provideState(authFeature)]);
-  await until(() => place.find.queryByRole('heading', { level: 1 }) !== null);
+  await until(() => !textOf(place.page).includes('Fetching the lesson'));
   const row = (name: string) => textOf(place.find.getByRole('row', { name: new RegExp(`^${name}`) }));
   const hear = async (message: object) => {
     FakeSocket.latest.hear(message);

@@ -1,8 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, screen } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import { dialLetter, draftLesson, DEFAULT_SETTINGS, NEW_PLAN, type Item, type PaperWish } from '@zeitpunkt/core';
+import { dialLetter, draftLesson, DEFAULT_SETTINGS, NEW_PLAN, type Item, type PaperPage, type PaperWish } from '@zeitpunkt/core';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { paperWorkers, type PaperWorkerStandIn } from '../../testing/paper-workers';
@@ -25,7 +25,10 @@ async function open(inputs: object = { id: 'l1' }, plan = NEW_PLAN) {
   jest.mocked(downloads.download).mockClear();
   const server = new FakeServer({
     'GET /api/lessons': [{ id: 'l1', title: LESSON.title, facts: {}, archivedAtMs: null }],
-    'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 3 }],
+    'GET /api/classes': [
+      { id: 'c1', name: 'Terns', pupilCount: 3 },
+      { id: 'c2', name: 'Gulls', pupilCount: 0 },
+    ],
     'GET /api/lessons/l1': { id: 'l1', revision: 3, lesson: LESSON },
     'GET /api/classes/c1': { id: 'c1', name: 'Terns', pupils: [...PUPILS, LEFT] },
     'GET /api/classes/c1/plan': { revision: 4, plan },
@@ -35,21 +38,19 @@ async function open(inputs: object = { id: 'l1' }, plan = NEW_PLAN) {
       return { id: 's1', code: 'K7TQ' };
     },
   });
-  const screen = await render(PaperPlace, inputs as Record<string, unknown>, [
-    provideRouter([]),
-    provideStore(),
-    provideState(authFeature),
-  ]);
-  await until(() => screen.page.querySelector('form') !== null);
-  const tick = async (name: RegExp) => {
-    fireEvent.click(screen.find.queryByRole('radio', { name }) ?? screen.find.getByRole('checkbox', { name }));
-    await screen.settled();
+  const shown = await render(PaperPlace, inputs as Record<string, unknown>, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => shown.page.querySelector('form') !== null);
+  const tick = async (name: string) => {
+    fireEvent.click(shown.find.getByRole('radio', { name }));
+    await shown.settled();
   };
-  const versions = async (count: number) => {
-    fireEvent.change(screen.find.getByRole('combobox', { name: /^Versions/ }), { target: { value: String(count) } });
-    await screen.settled();
+  return {
+    ...shown,
+    server,
+    tick,
+    versions: (count: number) => tick(String(count)),
+    save: () => shown.find.queryByRole('button', { name: 'Save as PDF' }),
   };
-  return { ...screen, server, tick, versions, save: () => screen.find.queryByRole('button', { name: 'Save as PDF' }) };
 }
 
 /** Whatever is due by now has come to its end. */
@@ -81,10 +82,11 @@ function draw(): PaperWorkerStandIn {
 }
 
 test('versions are drawn beside the page; then each pupil of the class has a copy of one, and those who left have none', async () => {
-  const { tick, versions, save, page } = await open();
-  await tick(/a copy for each of the 3 pupils of Terns/);
+  const { tick, versions, save, press, find, page: place } = await open();
+  await tick('each name');
+  expect(textOf(place)).toContain('A copy for each of the 3 pupils of Terns.');
   await versions(2);
-  expect(textOf(page)).toContain('The versions are being drawn …');
+  expect(textOf(place)).toContain('The versions are being drawn …');
   expect(save()).toBeNull();
   const worker = draw();
   expect(worker.isOver).toBe(true);
@@ -92,8 +94,16 @@ test('versions are drawn beside the page; then each pupil of the class has a cop
   expect(lookedAt()!.copies).toEqual([
     { pupil: 'Anouk', letter: 'A' },
     { pupil: 'Bashir', letter: 'B' },
-    { pupil: 'Ceri', letter: 'A' },
-  ]);
+  ]); // one of each is looked at
+  const { worker: maker, asked } = lastAsked('look')!;
+  const page = (title: string): PaperPage => ({ title, width: 595, height: 842, nodes: [] });
+  const pages = ['A, Anouk', 'A, Anouk', 'B, Bashir', 'Key: A', 'Key: B'].map(page);
+  maker.answer({ type: 'pages', number: asked.number, pages, starts: [0, 2, 3, 4], hasMore: false, missing: [] });
+  await until(() => textOf(place).includes('7 pages'));
+  expect(textOf(place)).toContain('3 sheets and 2 keys');
+  expect(textOf(place)).toContain('Anouk’s sheet, the first of 3');
+  await press('Key');
+  expect(find.getByRole('img', { name: 'Page 4: Key: A' })).toBeTruthy();
   expect(save()).not.toBeNull();
 });
 
@@ -131,15 +141,15 @@ test('a sheet is kept with the questions that were chosen before its file is mad
   await until(() => jest.mocked(downloads.download).mock.calls.length === 1 && lastAsked('make')!.asked.number > 2);
   makingOf().finish();
   expect(server.sent(KEEP)).toHaveLength(1);
-  await tick(/with names$/);
-  await until(() => (lookedAt()?.copies.length ?? 0) === 3);
+  await tick('each name');
+  await until(() => lookedAt()?.copies[0]?.pupil === 'Anouk');
   await press('Save as PDF');
   await until(() => server.sent(KEEP).length === 2);
   expect(server.sent(KEEP)[1]).toMatchObject({ classId: 'c1', copies: PUPILS.map(({ id }) => ({ pupilId: id, version: 0 })) });
 });
 
 test('whatever comes late for a lesson or a class that was chosen before is not printed', async () => {
-  const { server, setInputs, find, settled } = await open();
+  const { server, setInputs, find, settled, choose, tick, page } = await open();
   let late = () => {};
   server.on('GET /api/lessons/l2', () => new Promise((resolve) => (late = () => resolve({ id: 'l2', revision: 1, lesson: { ...LESSON, items: [] } })))); // prettier-ignore
   server.on('GET /api/lessons/l2/sheets', { sheets: [] });
@@ -153,18 +163,13 @@ test('whatever comes late for a lesson or a class that was chosen before is not 
   let lateClass = () => {};
   server.on('GET /api/classes/c2', () => new Promise((resolve) => (lateClass = () => resolve({ id: 'c2', name: 'Gulls', pupils: [] }))));
   server.on('GET /api/classes/c2/plan', { revision: 1, plan: NEW_PLAN });
-  const choose = (value: string) => {
-    const field = find.getByRole<HTMLSelectElement>('combobox', { name: /^Class/ });
-    if (value === 'c2') field.append(new Option('Gulls', 'c2'));
-    fireEvent.change(field, { target: { value } });
-  };
-  choose('c2');
-  choose('c1');
-  await until(() => find.queryByRole('radio', { name: /the 3 pupils of Terns/ }) !== null);
+  await choose('Class', 'Gulls');
+  await choose('Class', 'Terns');
+  await tick('each name');
   lateClass();
   await turn();
   await settled();
-  expect(find.queryByRole('radio', { name: /pupils of Gulls/ })).toBeNull();
+  expect(textOf(page)).toContain('the 3 pupils of Terns');
 });
 
 test('a sheet that cannot be kept is not printed, for its answers could never be typed in', async () => {
@@ -178,15 +183,13 @@ test('a sheet that cannot be kept is not printed, for its answers could never be
 });
 
 test('a sheet that was printed before leads to its answers, is printed again as it was, and is deleted only when that is confirmed', async () => {
-  HTMLDialogElement.prototype.showModal ??= () => undefined;
-  HTMLDialogElement.prototype.close ??= () => undefined;
   const { press, server, find, setInputs } = await open();
   server.on(SHEETS, { sheets: [kept] });
   await setInputs({ of: 'c1' });
-  await until(() => find.queryByRole('button', { name: /^Print again/ }) !== null);
+  await until(() => find.queryByRole('button', { name: /^More for sheet/ }) !== null);
   server.on('POST /api/sheets/s1/answers', { sessionId: 'e1' });
   const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
-  await press(/^Type in answers of Terns/);
+  await press(/^Type answers in of sheet/);
   await until(() => went.mock.calls.length > 0);
   expect(went).toHaveBeenCalledWith(['/review', 'e1', 'enter']);
 
@@ -198,7 +201,8 @@ test('a sheet that was printed before leads to its answers, is printed again as 
     versions: 2,
     copies: [{ pupil: 'Anouk', version: 1 }],
   });
-  await press(/^Print again/);
+  await press(/^More for sheet/);
+  fireEvent.click(screen.getByRole('menuitem', { name: 'Print it again' }));
   await until(() => lastAsked('make') !== undefined);
   const { wish } = makingOf();
   expect(wish.copies).toEqual([{ pupil: 'Anouk', letter: 'B' }]);
@@ -207,39 +211,41 @@ test('a sheet that was printed before leads to its answers, is printed again as 
 
   const remove = 'POST /api/sheets/s1/delete';
   server.on(remove, undefined);
-  await press(/^Delete sheet|^Delete$/);
+  await press(/^More for sheet/);
+  fireEvent.click(screen.getByRole('menuitem', { name: /^Delete it/ }));
+  await until(() => screen.queryByRole('button', { name: 'Delete the sheet' }) !== null);
   expect(server.sent(remove)).toHaveLength(0);
   server.on(SHEETS, { sheets: [] });
-  fireEvent.click([...document.querySelectorAll('button')].find((button) => button.textContent === 'Delete the sheet')!);
+  fireEvent.click(screen.getByRole('button', { name: 'Delete the sheet' }));
   await until(() => server.sent(remove).length === 1);
-  await until(() => find.queryByRole('button', { name: /^Print again/ }) === null);
+  await until(() => find.queryByRole('button', { name: /^More for sheet/ }) === null);
 });
 
 test('the code in the corner of a sheet leads to its answers: of its own class, else of the one that is chosen', async () => {
-  const { press, type, server, find } = await open({});
+  const { press, choose, type, server, find } = await open({});
   const went = jest.spyOn(TestBed.inject(Router), 'navigate').mockResolvedValue(true);
   server.on('GET /api/sheets/by-code/K7TQ', { id: 's1', classId: null });
   server.on('POST /api/sheets/s1/answers', { sessionId: 'e1' });
-  const field = find.getByLabelText<HTMLInputElement>(/The code on them/);
+  const field = find.getByLabelText<HTMLInputElement>('Code on the sheet');
   await type(field, ' K7TQ ');
-  await press('Type in the answers');
+  await press('Type answers in');
   await until(() => went.mock.calls.length > 0);
   expect(server.sent('POST /api/sheets/s1/answers')).toEqual([{ classId: 'c1' }]);
   expect(went).toHaveBeenCalledWith(['/review', 'e1', 'enter']);
-  fireEvent.change(find.getByRole('combobox', { name: /^Class/ }), { target: { value: '' } });
-  await press('Type in the answers');
+  await choose('Class', 'none');
+  await press('Type answers in');
   await until(() => find.queryByRole('alert') !== null);
   expect(textOf(find.getByRole('alert'))).toContain('choose the class that answered it');
   expect(went).toHaveBeenCalledTimes(1);
 });
 
 test('without a lesson there is what every class uses; a paper that lacks something says what', async () => {
-  const { tick, page, save } = await open({});
+  const { press, page, save } = await open({});
   expect(save()).not.toBeNull();
-  await tick(/^Sheet/);
+  await press('Questions');
   expect([textOf(page).includes('Choose a lesson.'), save()]).toEqual([true, null]);
-  await tick(/^Daily cards/);
+  await press('Daily cards');
   expect(textOf(page)).toContain('This class has no daily cards. Begin them on the ladder.');
-  await tick(/^Reference chart/);
+  await press('Chart');
   expect(save()).not.toBeNull();
 });

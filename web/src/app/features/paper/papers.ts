@@ -9,6 +9,7 @@ import {
   type SheetVersion,
 } from '@zeitpunkt/core';
 import type { PaperWished } from '../../shared/paper/paper-maker';
+import type { PAPER_WORDS } from './words';
 
 /** Everything there is to print from, as far as it is there. */
 export interface PaperMatter {
@@ -26,14 +27,15 @@ export interface PaperMatter {
   readonly cards: number;
 }
 
+type Words = ReturnType<typeof PAPER_WORDS>;
+
+export type PaperId = keyof Words['papers'];
+
 /** A paper in the list. */
 export interface Paper {
-  readonly id: string;
-  readonly name: string;
-  /** What it is for. */
-  readonly what: string;
+  readonly id: PaperId;
   /** What is missing for it to be made; null where nothing is. */
-  needs(matter: PaperMatter): string | null;
+  needs(matter: PaperMatter, words: Words['needs']): string | null;
   wish(matter: PaperMatter): PaperWished;
 }
 
@@ -41,13 +43,13 @@ export interface Paper {
 const MOST_QUESTIONS = 100;
 
 const nothing = () => null;
-const ofLesson = ({ lesson }: PaperMatter) => (lesson ? null : 'Choose a lesson.');
-function questionsOf({ lesson, versions, isDrawing }: PaperMatter): string | null {
-  if (lesson!.items.length === 0) return 'This lesson asks nothing yet.';
-  if (isDrawing) return 'The versions are being drawn …';
+const ofLesson: Paper['needs'] = ({ lesson }, words) => (lesson ? null : words.lesson);
+function questionsOf({ lesson, versions, isDrawing }: PaperMatter, words: Words['needs']): string | null {
+  if (lesson!.items.length === 0) return words.nothingAsked;
+  if (isDrawing) return words.drawing;
   const count = versions.reduce((sum, { items }) => sum + items.length, 0);
-  if (count === 0) return 'Choose at least one question.';
-  return count > MOST_QUESTIONS ? `A sheet holds ${MOST_QUESTIONS} questions in all of its versions: choose fewer of either.` : null;
+  if (count === 0) return words.oneAtLeast;
+  return count > MOST_QUESTIONS ? words.tooMany(MOST_QUESTIONS) : null;
 }
 const patternOf = ({ plan }: PaperMatter): CardPattern | null => plan?.cards?.pattern ?? null;
 
@@ -55,68 +57,49 @@ const patternOf = ({ plan }: PaperMatter): CardPattern | null => plan?.cards?.pa
 export const PAPERS: readonly Paper[] = [
   {
     id: 'sheet',
-    name: 'Sheet of questions',
-    what: 'The questions of the lesson with room for the answers, in versions of the same difficulty, and the key.',
-    needs: (matter) => ofLesson(matter) ?? questionsOf(matter),
+    needs: (matter, words) => ofLesson(matter, words) ?? questionsOf(matter, words),
     wish: ({ lesson, rung, versions, copies, withKey, settings }) => {
       return { kind: 'sheet', title: lesson!.title, code: '', versions, copies, withKey, rung, settings };
     },
   },
   {
     id: 'lesson',
-    name: 'Lesson on one page',
-    what: 'For you, beside the screen: when each beat begins, what is said, and the answers.',
     needs: ofLesson,
     wish: ({ lesson }) => ({ kind: 'lesson', lesson: lesson! }),
   },
   {
     id: 'chart',
-    name: 'Reference chart',
-    what: 'The times of this rung as dial, display and words, to lay beside the work.',
     needs: nothing,
     wish: ({ chartRung, settings }) => ({ kind: 'chart', rung: chartRung, settings }),
   },
   {
     id: 'cut-out-dial',
-    name: 'Dial to cut out',
-    what: 'A dial with twelve flaps that fold up to show the minutes, and both hands. Thin card holds best.',
     needs: nothing,
     wish: ({ settings }) => ({ kind: 'cut-out-dial', tongue: tongueOf(settings) }),
   },
   {
     id: 'zones',
-    name: 'Zones to colour',
-    what: 'Each hour has a zone from its numeral to the next; then short hands alone.',
     needs: nothing,
     wish: ({ settings }) => ({ kind: 'zones', tongue: tongueOf(settings) }),
   },
   {
     id: 'pencil-dial',
-    name: 'Dial with a pencil',
-    what: 'For homes without a printer: read these six steps out, or send the page.',
     needs: nothing,
     wish: ({ settings }) => ({ kind: 'pencil-dial', tongue: tongueOf(settings) }),
   },
   {
     id: 'fraction-strip',
-    name: 'Hour as a strip',
-    what: 'Whole, halves, quarters and fives of an hour, to cut and lay under each other.',
     needs: nothing,
     wish: ({ settings }) => ({ kind: 'fraction-strip', tongue: tongueOf(settings) }),
   },
   {
     id: 'day-line',
-    name: 'Day line',
-    what: 'Four strips to glue together, with the daily times of the class that is chosen.',
     needs: nothing,
     wish: ({ plan, settings }) => ({ kind: 'day-line', events: plan?.daily ?? [], tongue: tongueOf(settings) }),
   },
   {
     id: 'daily-cards',
-    name: 'Daily cards',
-    what: 'The next cards of the class: a dial each, its time folded behind.',
-    needs: ({ plan }) =>
-      plan === null ? 'Choose a class.' : plan.cards ? null : 'This class has no daily cards. Begin them on the ladder.',
+    needs: ({ plan }, words) => (plan === null ? words.class : plan.cards ? null : words.noCards),
     wish: (matter) => ({
       kind: 'daily-cards',
       pattern: patternOf(matter)!,

@@ -71,9 +71,9 @@ export class AnswerGrid {
   protected readonly counts = counts;
   protected readonly columns = computed(() => ['pupil', ...this.table().columns.map((_, place) => `q${place}`)]);
   private readonly sorted = computed(() => rowsFor(this.table(), this.order(), this.filter()));
-  /** Those who had everything right stand in one row of their own, where slips come first. */
+  /** Those who had everything right stand in one row of their own, where slips come first; a mark set by hand stays in sight. */
   protected readonly allRight = computed(() =>
-    this.order() === 'look' && this.filter() === 'all' ? this.sorted().filter(isAllRight) : [],
+    this.order() === 'look' && this.filter() === 'all' ? this.sorted().filter((row) => isAllRight(row) && !isCorrected(row)) : [],
   );
   protected readonly rows = computed((): readonly GridRow[] => {
     const { columns } = this.table();
@@ -112,6 +112,8 @@ export class AnswerGrid {
     return cell(pupil.name, question.name, `${verdict}${last.correction ? corrected : ''}${counts(last) ? '' : lateHeard}`);
   }
 }
+
+const isCorrected = ({ cells }: ReviewRow): boolean => cells.some(({ last }) => last?.correction);
 
 /** The cells that are seen: of a column with several questions the one that the pupil was asked. */
 function seenOf(cells: readonly ReviewCell[], columns: readonly (readonly ReviewQuestion[])[]): readonly ReviewCell[] {

@@ -15,6 +15,7 @@ export const VIDEO_WORDS = catalogue({
       'This browser cannot make videos. A lesson at own pace needs none: it speaks with your voice, stops at each question and collects the answers.',
     give: 'Give at own pace',
     film: 'The video',
+    how: 'How it is made',
     preview: {
       label: 'The film as it will be, without sound',
       play: 'Play',

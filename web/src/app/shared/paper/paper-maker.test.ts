@@ -7,7 +7,7 @@ const WISH = { kind: 'zones', tongue: 'en' } as const;
 const page = (title: string): PaperPage => ({ title, width: 595, height: 842, nodes: [] });
 const worker = () => paperWorkers.at(-1)!;
 const pages = (number: number, title: string) =>
-  worker().answer({ type: 'pages', number, pages: [page(title)], hasMore: false, missing: [] });
+  worker().answer({ type: 'pages', number, pages: [page(title)], starts: [0], hasMore: false, missing: [] });
 
 let maker: PaperMaker;
 beforeEach(() => {

@@ -32,6 +32,8 @@ export type PaperWished = PaperOrder['wish'];
 export class PaperMaker {
   readonly habit = signal(readHabit());
   readonly pages = signal<readonly PaperPage[]>([]);
+  /** Where each part of the paper begins among them: each copy of a sheet, each key. */
+  readonly starts = signal<readonly number[]>([]);
   readonly hasMore = signal(false);
   /** Characters that the font does not have; they are left out. */
   readonly missing = signal<readonly string[]>([]);
@@ -107,6 +109,7 @@ export class PaperMaker {
     switch (message.type) {
       case 'pages':
         this.pages.set(message.pages);
+        this.starts.set(message.starts);
         this.hasMore.set(message.hasMore);
         return this.missing.set(message.missing);
       case 'progress':

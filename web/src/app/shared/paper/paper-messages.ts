@@ -32,7 +32,14 @@ export type ToPaperWorker =
 
 /** The worker → its page, each with the number of what was asked. */
 export type FromPaperWorker = { readonly number: number } & (
-  | { readonly type: 'pages'; readonly pages: readonly PaperPage[]; readonly hasMore: boolean; readonly missing: readonly string[] }
+  | {
+      readonly type: 'pages';
+      readonly pages: readonly PaperPage[];
+      /** Where each part of the paper begins, by the place of its page. */
+      readonly starts: readonly number[];
+      readonly hasMore: boolean;
+      readonly missing: readonly string[];
+    }
   | { readonly type: 'progress'; readonly done: number; readonly of: number }
   | { readonly type: 'made'; readonly file: Blob; readonly pages: number; readonly missing: readonly string[] }
   | { readonly type: 'drawn'; readonly versions: readonly SheetVersion[] }

@@ -10,7 +10,7 @@ import type { FromPaperWorker, PaperOrder, ToPaperWorker } from './paper-message
 import { PdfOutlet } from './pdf-outlet';
 
 /** So many pages are shown before the file is made. */
-const MOST_LOOKED_AT = 12;
+const MOST_LOOKED_AT = 60;
 /** Progress is told so often, in milliseconds. */
 const TELL_MS = 100;
 
@@ -43,11 +43,15 @@ async function workOf(asked: ToPaperWorker): Promise<void> {
 async function look(number: number, order: PaperOrder): Promise<void> {
   const { parts, font } = await begin(order);
   const pages: PaperPage[] = [];
+  const starts: number[] = [];
   let at = 0;
-  while (at < parts.length && pages.length < MOST_LOOKED_AT) pages.push(...parts[at++]!());
+  while (at < parts.length && pages.length < MOST_LOOKED_AT) {
+    starts.push(pages.length);
+    pages.push(...parts[at++]!());
+  }
   const hasMore = at < parts.length || pages.length > MOST_LOOKED_AT;
   for (const page of pages) note(page.nodes, font);
-  tell({ number, type: 'pages', pages: pages.slice(0, MOST_LOOKED_AT), hasMore, missing: [...font.missing] });
+  tell({ number, type: 'pages', pages: pages.slice(0, MOST_LOOKED_AT), starts, hasMore, missing: [...font.missing] });
 }
 
 async function make(number: number, order: PaperOrder, title: string): Promise<void> {
