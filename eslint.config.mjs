@@ -42,9 +42,17 @@ const WORDED = [
   'rehearse',
   'review',
   'insight',
+  'own-pace',
+  'record',
+  'video',
+  'paper',
+  'enter',
+  'cards',
+  'audience',
+  'show',
 ]
   .map((name) => `features/${name}`)
-  .concat('ui/parts', 'shared/plan');
+  .concat('ui/parts', 'shared/plan', 'shared/insight', 'shared/paper', 'shared/rim', 'shared/lessons', 'shared/ladder');
 
 export default tseslint.config(
   { ignores: ['**/node_modules', '**/dist', '**/generated', '**/.angular', 'data', 'test-results'] },

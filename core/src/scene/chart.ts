@@ -9,9 +9,9 @@ import { wrapText } from './wrap-text.js';
 const CHART_LAYERS: DialLayers = { ...PLAIN_LAYERS, handInk: 'own' };
 const MARGIN = 50;
 const TITLE_SIZE = 54;
-const LINE_SIZE = 32;
-const WORDS_SIZE = 34;
-const DISPLAY_SIZE = 58;
+const LINE_SIZE = 38;
+const WORDS_SIZE = 40;
+const DISPLAY_SIZE = 64;
 
 /** The reference chart: title, a grid of dials with display and words, and the sentences under it. */
 export function chartNodes(chart: ChartState, width: number, height: number): SceneNode[] {
@@ -41,7 +41,7 @@ export function chartNodes(chart: ChartState, width: number, height: number): Sc
     const textTop = y + cellHeight / 2 - (wrapped.length * WORDS_SIZE * 1.15) / 2;
     nodes.push(text(`chart-display-${index}`, column, textTop - 4, display, DISPLAY_SIZE, true));
     wrapped.forEach((line, row) =>
-      nodes.push(text(`chart-words-${index}-${row}`, column, textTop + 46 + row * WORDS_SIZE * 1.15, line, WORDS_SIZE, false)),
+      nodes.push(text(`chart-words-${index}-${row}`, column, textTop + 52 + row * WORDS_SIZE * 1.15, line, WORDS_SIZE, false)),
     );
   });
   lines.forEach((line, row) =>

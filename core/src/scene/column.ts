@@ -14,7 +14,10 @@ export interface Column {
 
 /** Distance of two lines in parts of the font size. */
 const LINE_HEIGHT = 1.22;
-const BOARD_SIZE = 36;
+/** Font sizes of the board, the largest first, of which the first is taken that has room for all lines. */
+const BOARD_SIZES = [42, 36];
+/** The same of choices, which stand there all at once: children read them from far away. */
+const CHOICE_SIZES = [64, 56, 48, 42, 36];
 const BOARD_GAP = 14;
 
 /** What is written about the dial: stem, display, wordings, board, think time. */
@@ -39,15 +42,17 @@ export function columnNodes(state: StageState, column: Column): SceneNode[] {
  * not while something is asked: then the lines are choices, and none of them may look like the answer.
  */
 function board(nodes: SceneNode[], column: Column, { board: lines, stem }: StageState, top: number): void {
-  const heightOf = (line: string) =>
-    wrapText(line, column.width, BOARD_SIZE * column.textScale).length * BOARD_SIZE * column.textScale * LINE_HEIGHT + BOARD_GAP;
+  const heightOf = (line: string, of: number) =>
+    wrapText(line, column.width, of * column.textScale).length * of * column.textScale * LINE_HEIGHT + BOARD_GAP;
   let room = column.bottom - 30 - top;
+  const sizes = stem === null ? BOARD_SIZES : CHOICE_SIZES;
+  const size = sizes.find((one) => lines.reduce((sum, line) => sum + heightOf(line, one), 0) <= room) ?? sizes.at(-1)!;
   let first = lines.length;
-  while (first > 0 && room >= heightOf(lines[first - 1]!)) room -= heightOf(lines[--first]!);
+  while (first > 0 && room >= heightOf(lines[first - 1]!, size)) room -= heightOf(lines[--first]!, size);
   let y = top;
   lines.slice(first).forEach((text, index) => {
     const fill = stem !== null || first + index === lines.length - 1 ? 'ink' : 'soft';
-    y = paragraph(nodes, column, { id: `board-${first + index}`, text, size: BOARD_SIZE, fill, bold: false }, y) + BOARD_GAP;
+    y = paragraph(nodes, column, { id: `board-${first + index}`, text, size, fill, bold: false }, y) + BOARD_GAP;
   });
 }
 

@@ -26,6 +26,12 @@ const LOADERS: Record<ShapeId, () => Promise<{ readonly views: ShapeViews }>> = 
 
 const loaded = signal<ReadonlyMap<ShapeId, ShapeViews>>(new Map());
 
+/** A wait before what could not be fetched is tried again, in milliseconds. */
+const AGAIN_MS = 2000;
+const missing = signal(false);
+/** Whether something could not be fetched twice: a browser may not ask for it again before the page is loaded anew. */
+export const shapesAreMissing = missing.asReadonly();
+
 /** Loads the views of a shape, once. Rejects while they cannot be fetched; the next call tries again. */
 export async function loadShape(id: ShapeId): Promise<ShapeViews> {
   const known = untracked(loaded).get(id);
@@ -39,6 +45,23 @@ export async function loadShape(id: ShapeId): Promise<ShapeViews> {
 
 /** The views of a shape as soon as they are there; null until then. Call it where a component is made. */
 export function shapeViews(id: () => ShapeId): Signal<ShapeViews | null> {
-  effect(() => void loadShape(id()).catch(() => undefined)); // not to be fetched just now: the words beside it say what is given
+  keepShapesReady(() => [id()]);
   return computed(() => loaded().get(id()) ?? null);
+}
+
+/** Fetches the views of some shapes before they are needed, and again where the line was lost. Call it where a component is made. */
+export function keepShapesReady(ids: () => readonly ShapeId[]): void {
+  effect((onCleanup) => {
+    let timer = 0;
+    const fetchAll = (isAgain: boolean) =>
+      void Promise.all(ids().map(loadShape)).then(
+        () => missing.set(false),
+        () => {
+          if (isAgain) missing.set(true);
+          timer = window.setTimeout(() => fetchAll(true), AGAIN_MS);
+        },
+      );
+    fetchAll(false);
+    onCleanup(() => window.clearTimeout(timer));
+  });
 }

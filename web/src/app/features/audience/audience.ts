@@ -7,6 +7,7 @@ import { AudienceWindow } from '../../ui/audience-window';
 import { useShortcuts } from '../../shared/shortcuts';
 import { StageView } from '../../ui/stage-view';
 import { KeyShow } from '../console/key-show';
+import { AUDIENCE_WORDS } from './words';
 
 /** What pupils see in the video call: the stage and nothing else. */
 @Component({
@@ -26,7 +27,9 @@ import { KeyShow } from '../console/key-show';
             }
           </section>
         } @else if (detail.live.room.phase === 'ended') {
-          <section class="words"><h1>The lesson is over. See you next time!</h1></section>
+          <section class="words">
+            <h1>{{ words().over }}</h1>
+          </section>
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ detail.lesson.title }}</h1>
           <zp-stage class="stage" [play]="play" [layout]="layout()" />
@@ -42,6 +45,7 @@ import { KeyShow } from '../console/key-show';
 export class Audience {
   readonly id = input.required<string>();
   private readonly store = inject(Store);
+  protected readonly words = AUDIENCE_WORDS;
   private readonly window = inject(AudienceWindow);
   protected readonly steering = inject(Steering);
   protected readonly live = {

@@ -15,7 +15,8 @@ import { MatDialog, MatDialogActions, MatDialogClose, MatDialogContent, MatDialo
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import type { RoomCommand } from '@zeitpunkt/core';
+import { kindOf, type RoomCommand } from '@zeitpunkt/core';
+import { keepShapesReady } from '../../question-views/shape-views';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';
@@ -127,6 +128,9 @@ export class Console {
 
   constructor() {
     useShortcuts(this.shortcuts);
+    // The first answer is seen as soon as it comes, also when the line is lost by then.
+    const lesson = computed(() => this.detail()?.lesson);
+    keepShapesReady(() => [...new Set(lesson()?.items.map((item) => kindOf(item).shape) ?? [])]);
     effect(() => this.store.dispatch(liveActions.open({ sessionId: this.id(), window: 'console' })));
     // What was a lesson is a review from then on.
     effect(() => {

@@ -2,7 +2,7 @@ import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, 
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
-import { Confirm } from '../../ui/confirm';
+import { Confirm } from './confirm';
 import { heldUpright } from '../../ui/held-upright';
 import { LazyPart } from '../../ui/lazy-part';
 import { StageView, type StagePlay } from '../../ui/stage-view';

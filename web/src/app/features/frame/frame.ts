@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, DOCUMENT, effect, inject, untracked } from '@angular/core';
 import { toSignal } from '@angular/core/rxjs-interop';
+import { shapesAreMissing } from '../../question-views/shape-views';
 import { Icon } from '../../ui/icons/icon';
+import { Failing } from '../../ui/parts/states';
+import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import {
@@ -31,7 +34,7 @@ interface PlaceOnRail {
 /** What stands around all places: the class at hand, the way to each place, and the person who teaches. */
 @Component({
   selector: 'zp-frame',
-  imports: [Icon, MatMenu, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
+  imports: [Failing, Icon, MatButton, MatMenu, MatMenuItem, MatMenuTrigger, MatTooltip, RouterLink, RouterLinkActive, RouterOutlet],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './frame.html',
   styleUrl: './frame.scss',
@@ -62,6 +65,7 @@ export class Frame {
     { initialValue: this.addressed() },
   );
   protected readonly isNarrow = computed(() => this.at().working);
+  protected readonly isMissing = shapesAreMissing;
   /** The place on the rail that the address belongs to, where it stands below another one's. */
   protected readonly rail = computed(() => this.at().rail);
   protected readonly places = computed((): readonly PlaceOnRail[] => {
@@ -91,6 +95,10 @@ export class Frame {
       const { classId } = this.at();
       if (classId !== null) untracked(() => this.current.choose(classId));
     });
+  }
+
+  protected loadAgain(): void {
+    location.reload();
   }
 
   /** What the address says about the place and its class. */

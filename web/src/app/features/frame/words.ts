@@ -22,6 +22,8 @@ export const FRAME_WORDS = catalogue({
     personMenu: (name: string) => `${name}: how it looks, signing out`,
     look: { light: 'Light', dark: 'Dark', machine: 'As the machine' },
     signOut: 'Sign out',
+    missing: 'A part of this page could not be fetched. Load it again: it goes on where it is.',
+    loadAgain: 'Load the page again',
     nothing: {
       heading: 'There is nothing at this address.',
       text: 'A letter may be missing, or what stood here is gone.',

@@ -3,6 +3,7 @@ import { describeStage, stageScene, type StageState } from '@zeitpunkt/core';
 import { AudienceWindow } from '../../ui/audience-window';
 import { SceneView } from '../../ui/scene-view';
 import { listenToShow } from './show-channel';
+import { SHOW_WORDS } from './words';
 
 /** The window to share while a teacher builds on the dial: the stage as it is built, at once, and nothing else. */
 @Component({
@@ -12,16 +13,17 @@ import { listenToShow } from './show-channel';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
-      <h1 class="heard-only">Demonstration dial</h1>
+      <h1 class="heard-only">{{ words().heading }}</h1>
       @if (scene(); as scene) {
         <zp-scene class="stage" [scene]="scene" [label]="label()" />
       } @else {
-        <p class="words">The dial appears here as soon as it is built.</p>
+        <p class="words">{{ words().empty }}</p>
       }
     </main>
   `,
 })
 export class Show {
+  protected readonly words = SHOW_WORDS;
   private readonly stage = signal<StageState | null>(null);
   private readonly large = inject(AudienceWindow).large;
   protected readonly scene = computed(() => {

@@ -60,6 +60,7 @@ import { VIDEO_WORDS } from './words';
     }
     .bar {
       display: flex;
+      flex-wrap: wrap;
       gap: 8px;
       align-items: center;
       margin-top: 8px;

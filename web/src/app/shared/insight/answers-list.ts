@@ -1,24 +1,29 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { MatButton, MatIconButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { isRightVerdict, kindOf } from '@zeitpunkt/core';
 import { ResponseView } from '../../question-views/response-view';
 import { TakesFocus } from '../../ui/takes-focus';
 import type { AnswerInLesson } from './insight-messages';
+import { Icon } from '../../ui/icons/icon';
 import { VERDICT_WORDS } from '../verdict-words';
+import { ANSWERS_WORDS } from './words';
 
 const AT_ONCE = 12;
 
 /** The answers that a figure comes from, the newest first: each leads to its lesson. */
 @Component({
   selector: 'zp-answers-list',
-  imports: [DatePipe, ResponseView, RouterLink, TakesFocus],
+  imports: [DatePipe, Icon, MatButton, MatIconButton, ResponseView, RouterLink, TakesFocus],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <section aria-labelledby="shown-answers">
       <h2 id="shown-answers" [zpTakesFocus]="title()">{{ title() }}</h2>
       <p class="facts">{{ sum() }}</p>
-      <button type="button" class="press close" (click)="closed.emit()">Close<span class="heard-only"> these answers</span></button>
+      <button mat-icon-button type="button" class="close" [attr.aria-label]="words().close + words().these" (click)="closed.emit()">
+        <mat-icon svgIcon="close" />
+      </button>
       <ol>
         @for (row of rows(); track row.answer.id) {
           <li>
@@ -27,22 +32,21 @@ const AT_ONCE = 12;
               <p>
                 <strong>{{ row.answer.pupilName }}</strong> {{ row.verdict.sign }} {{ row.verdict.words }}
               </p>
-              <p class="facts">{{ row.view.stem }} Right: {{ row.key }}.</p>
+              <p class="facts">{{ row.view.stem }} {{ words().right(row.key) }}</p>
               <p class="facts">
                 <a
                   [routerLink]="['/review', row.answer.sessionId]"
                   [queryParams]="{ pupil: row.answer.pupilId, asking: row.answer.askingId }"
-                  >{{ row.answer.lessonTitle }}, question {{ row.answer.question }}</a
-                >, {{ row.answer.atMs | date: 'd MMM' }}
+                  >{{ words().question(row.answer.lessonTitle, row.answer.question) }}</a>, {{ row.answer.atMs | date: 'd MMM' }}
               </p>
             </div>
           </li>
         } @empty {
-          <li class="facts">There is no such answer.</li>
+          <li class="facts">{{ words().none }}</li>
         }
       </ol>
       @if (answers().length > shown()) {
-        <button type="button" class="press more" (click)="shown.set(answers().length)">Show all {{ answers().length }}</button>
+        <button mat-button type="button" class="more" (click)="shown.set(answers().length)">{{ words().all(answers().length) }}</button>
       }
     </section>
   `,
@@ -50,17 +54,17 @@ const AT_ONCE = 12;
     section {
       position: relative;
       padding: 1rem;
-      border: 2px solid var(--ink);
-      border-radius: 5px;
+      border: 1px solid var(--ink);
+      border-radius: 4px;
       background: var(--sheet);
     }
     h2 {
-      padding-right: 5rem;
+      padding-right: 3rem;
     }
     .close {
       position: absolute;
-      top: 1rem;
-      right: 1rem;
+      top: 0.25rem;
+      right: 0.25rem;
     }
     ol {
       display: grid;
@@ -94,9 +98,10 @@ export class AnswersList {
   readonly title = input.required<string>();
   readonly answers = input.required<readonly AnswerInLesson[]>();
   readonly closed = output();
+  protected readonly words = ANSWERS_WORDS;
   protected readonly sum = computed(() => {
     const right = this.answers().filter(({ verdict }) => isRightVerdict(verdict)).length;
-    return `${this.answers().length} ${this.answers().length === 1 ? 'answer' : 'answers'}, ${right} right`;
+    return this.words().sum(this.answers().length, right);
   });
   /** The newest come at once, the others when they are wanted: each is a small picture. */
   protected readonly shown = linkedSignal<readonly AnswerInLesson[], number>({ source: this.answers, computation: () => AT_ONCE });

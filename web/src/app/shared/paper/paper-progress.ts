@@ -1,18 +1,20 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
+import { MatProgressBar } from '@angular/material/progress-bar';
 import { PaperMaker } from './paper-maker';
+import { PAPER_FILE_WORDS } from './words';
 
 /** How far a paper is, with a way to stop it; what became of it, and what was left out. */
 @Component({
   selector: 'zp-paper-progress',
-  imports: [MatButton],
+  imports: [MatButton, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (maker.making().at) {
       @case ('on') {
-        <progress [value]="part()" max="100" aria-label="Making the file"></progress>
+        <mat-progress-bar [value]="part()" [attr.aria-label]="words().making" />
         <span>{{ part() }} %</span>
-        <button mat-button type="button" (click)="maker.cancel()">Cancel</button>
+        <button mat-button type="button" (click)="maker.cancel()">{{ words().cancel }}</button>
       }
     }
     <span role="status">{{ word() }}</span>
@@ -20,7 +22,7 @@ import { PaperMaker } from './paper-maker';
       <span class="problem" role="alert">{{ problem }}</span>
     }
     @if (maker.missing().length) {
-      <span class="problem" role="status">No letter shapes for {{ maker.missing().join(' ') }}: left out on paper.</span>
+      <span class="problem" role="status">{{ words().missing(maker.missing().join(' ')) }}</span>
     }
   `,
   styles: `
@@ -30,6 +32,9 @@ import { PaperMaker } from './paper-maker';
       gap: 0.3rem 0.75rem;
       align-items: center;
     }
+    mat-progress-bar {
+      width: 160px;
+    }
     :host:empty {
       display: none;
     }
@@ -37,6 +42,7 @@ import { PaperMaker } from './paper-maker';
 })
 export class PaperProgress {
   protected readonly maker = inject(PaperMaker);
+  protected readonly words = PAPER_FILE_WORDS;
   protected readonly part = computed(() => {
     const making = this.maker.making();
     return making.at === 'on' ? Math.floor((100 * making.done) / making.of) : 0;
@@ -44,7 +50,7 @@ export class PaperProgress {
   protected readonly word = computed(() => {
     const making = this.maker.making();
     if (making.at !== 'made') return '';
-    return `Saved: ${making.pages} ${making.pages === 1 ? 'page' : 'pages'}, ${Math.ceil(making.bytes / 1000)} kB.`;
+    return this.words().saved(making.pages, Math.ceil(making.bytes / 1000));
   });
   protected readonly problem = computed(() => {
     const making = this.maker.making();

@@ -14,6 +14,7 @@ import chevronLeft from '@material-symbols/svg-400/rounded/chevron_left.svg';
 import chevronRight from '@material-symbols/svg-400/rounded/chevron_right.svg';
 import clearDayFill from '@material-symbols/svg-400/rounded/clear_day-fill.svg';
 import clearDay from '@material-symbols/svg-400/rounded/clear_day.svg';
+import close from '@material-symbols/svg-400/rounded/close.svg';
 import coPresent from '@material-symbols/svg-400/rounded/co_present.svg';
 import computer from '@material-symbols/svg-400/rounded/computer.svg';
 import contentCopy from '@material-symbols/svg-400/rounded/content_copy.svg';
@@ -104,6 +105,7 @@ export const ICONS = {
   'chevron-right': chevronRight,
   'clear-day': clearDay,
   'clear-day-fill': clearDayFill,
+  close,
   'co-present': coPresent,
   computer,
   'content-copy': contentCopy,

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, type ElementRef, input, output, viewChild } from '@angular/core';
 
-/** Asks before something that cannot be taken back: plain buttons, so that the pupil's desk can use it too. */
+/** Asks before something that cannot be taken back: plain buttons, as light as the pupil’s desk has to be. */
 @Component({
   selector: 'zp-confirm',
   changeDetection: ChangeDetectionStrategy.OnPush,
