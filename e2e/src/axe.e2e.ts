@@ -60,7 +60,7 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await expect(page.getByText(/are done/)).toBeVisible();
   await expectAccessible(page, 'own pace');
   await page.getByRole('link', { name: 'Review the answers' }).click();
-  await page.getByRole('link', { name: 'Answers on paper or aloud' }).click();
+  await page.getByRole('link', { name: 'Type answers in' }).click();
   await expect(page.getByRole('textbox', { name: 'Anouk, question 1' })).toBeVisible();
   await expectAccessible(page, 'answers entered');
   await page.goto(`${server.url}/lessons`);

@@ -30,7 +30,7 @@ test('answers on paper are typed in by keyboard alone, marked as they are left, 
   await teacher.signIn();
   const { page } = teacher;
   await page.getByRole('link', { name: 'Review Five-minute steps on the mail boat' }).click();
-  await page.getByRole('link', { name: 'Answers on paper or aloud' }).click();
+  await page.getByRole('link', { name: 'Type answers in' }).click();
   const field = (name: string) => page.getByRole('textbox', { name: `${name}, question 1` });
   await field('Inka').focus();
   await page.keyboard.type('7:0');

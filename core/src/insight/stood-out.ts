@@ -31,6 +31,11 @@ export function stoodOut(seen: LessonSeen): StoodOut[] {
 const all = ({ facts }: LessonSeen['questions'][number]) => facts.groups.flatMap(({ answers }) => answers);
 const people = (count: number) => (count === 1 ? 'one pupil' : `${count} pupils`);
 
+/** "question 1", "questions 1, 2 and 4". */
+function namesOf(word: string, names: readonly string[]): string {
+  return names.length === 1 ? `${word} ${names[0]}` : `${word}s ${names.slice(0, -1).join(', ')} and ${names.at(-1)}`;
+}
+
 function doubts({ questions }: LessonSeen): StoodOut[] {
   return questions.flatMap(({ name, facts: { doubt } }) =>
     doubt
@@ -63,7 +68,7 @@ function ideas({ questions, answers }: LessonSeen): StoodOut[] {
       const count = new Set(shows.map(({ pupilId }) => pupilId)).size;
       const askings = new Set(shows.map(({ askingId }) => askingId));
       const where = questions.filter(({ facts }) => askings.has(facts.askingId)).map(({ name }) => name);
-      const places = where.length > 3 ? `${where.length} questions` : `question ${where.join(', ')}`;
+      const places = where.length > 3 ? `${where.length} questions` : namesOf('question', where);
       return { text: `“${misconceptionOf(id).name}” would explain answers of ${people(count)}, in ${places}.`, answers: shows };
     });
 }
@@ -98,7 +103,9 @@ function notSure({ questions }: LessonSeen): StoodOut[] {
 function nothingNew({ questions }: LessonSeen): StoodOut[] {
   const known = questions.filter(({ facts }) => facts.separates === 'all-right' && facts.answered >= ENOUGH);
   if (known.length === 0) return [];
-  const which = known.map(({ name }) => name);
-  const names = which.length === 1 ? `Question ${which[0]} was` : `Questions ${which.slice(0, -1).join(', ')} and ${which.at(-1)} were`;
+  const names = `${namesOf(
+    'Question',
+    known.map(({ name }) => name),
+  )} ${known.length === 1 ? 'was' : 'were'}`;
   return [{ text: `${names} right for everybody: nothing was to be found out there.`, answers: known.flatMap(all) }];
 }

@@ -1,5 +1,6 @@
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
+import { secondOfDay } from '../time/second-of-day.js';
 import { gearedPose } from '../dial/pose.js';
 import { dialOf, PLAIN_LAYERS } from './dial-state.js';
 import type { SceneNode } from './scene-node.js';
@@ -25,9 +26,10 @@ test('while something is asked all lines beside it are drawn alike: no choice lo
 
 test('choices are as large as there is room for all of them, and none is left out', () => {
   const sizesOf = (board: readonly string[]) =>
-    stageScene({ ...CLEAR_STAGE, dial: dialOf(gearedPose(0), PLAIN_LAYERS), stem: 'What time is it?', board }, 'wide').nodes.flatMap(
-      (node) => (node.type === 'text' && node.id.startsWith('board-') ? [node.size] : []),
-    );
+    stageScene(
+      { ...CLEAR_STAGE, dial: dialOf(gearedPose(secondOfDay(0, 0)), PLAIN_LAYERS), stem: 'What time is it?', board },
+      'wide',
+    ).nodes.flatMap((node) => (node.type === 'text' && node.id.startsWith('board-') ? [node.size] : []));
   const [few, many] = [['A  7:30', 'B  8:30'], Array.from({ length: 9 }, (_, at) => `${'ABCDEFGHI'[at]}  half past seven`)];
   expect(sizesOf(few)).toEqual([64, 64]);
   const sizes = sizesOf(many);

@@ -13,7 +13,7 @@ export function chartPages(rung: RungId, settings: LessonSettings, look: PaperLo
   const area = areaOf(look);
   const head = heading(title, '', look);
   const nodes: SceneNode[] = [...head.nodes];
-  const size = look.large ? 15 : 11.5;
+  const size = look.large ? 18 : 14;
   const said = lines.map((text) => paragraph(text, area.x, 0, area.width, { size }, look.measure));
   const saidHeight = said.reduce((sum, { height }) => sum + height + 3, 0);
   const columns = entries.length <= 2 ? 1 : entries.length <= 8 ? 2 : 3;

@@ -12,7 +12,7 @@ export const ENTER_WORDS = catalogue({
     loading: 'Fetching the lesson …',
     review: 'To the review',
     source: { label: 'These came', paper: 'on paper', spoken: 'aloud' },
-    typed: (n: number, of: number) => `${n} of ${of} typed in`,
+    typed: (n: number, of: number) => `${n} of ${of} have answers`,
     table: 'Answers, pupil by pupil',
     pupil: 'Pupil',
     sheet: 'Sheet',

@@ -72,7 +72,7 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   server.on('POST /api/classes/c1/plan', {});
   const { find, page, press, router, settled } = await open('next');
   await until(() => page.textContent!.includes('6 questions, made to measure'));
-  expect(textOf(page)).toContain('From 60 answers in 2 lessons. A hint with its evidence, for you: never a grade.');
+  expect(textOf(page)).toContain('From 60 answers in 2 lessons. A hint with its evidence, never a grade.');
   const group = find.getByRole('region', { name: 'They take the nearest numeral' });
   expect(textOf(group)).toContain('Seen in 12 of 12 answers that could show it: settled.');
   expect(textOf(page)).toContain('Dov : has not answered anything yet');

@@ -7,8 +7,7 @@ export const INSIGHT_WORDS = catalogue({
     help: {
       sentence: 'Over all lessons of the class: groups for the next one, who can do what, who holds which idea, and a page for each home.',
     },
-    from: (answers: number, lessons: number) =>
-      `From ${answers} answers in ${lessons} lessons. A hint with its evidence, for you: never a grade.`,
+    from: (answers: number, lessons: number) => `From ${answers} answers in ${lessons} lessons. A hint with its evidence, never a grade.`,
     nothing: 'Nothing has been answered yet: after the first lesson this page says who can do what.',
     looks: { label: 'Looks at this class', next: 'Groups', map: 'Who can do what', ideas: 'Ideas', home: 'For home' },
     export: 'Export',

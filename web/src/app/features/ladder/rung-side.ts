@@ -7,7 +7,6 @@ import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import { provideLuxonDateAdapter } from '@angular/material-luxon-adapter';
 import type { LessonSummary } from '@zeitpunkt/contract';
 import {
   DEFAULT_SETTINGS,
@@ -33,6 +32,7 @@ import { SmallDial } from '../../ui/parts/small-dial';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { LENGTHS } from './wish-parts';
 import { LADDER_WORDS } from './words';
+import { DAYS_IN_FIELDS } from '../../ui/parts/days-in-fields';
 
 /** So many wrong ideas are shown of a rung; those that show on a dial first. */
 const MOST_WRONG = 3;
@@ -60,7 +60,7 @@ const MOST_WRONG = 3;
     RouterLink,
     SmallDial,
   ],
-  providers: [provideLuxonDateAdapter()],
+  providers: [...DAYS_IN_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './rung-side.html',
   styleUrl: './rung-side.scss',

@@ -8,13 +8,13 @@ import { Icon } from '../../ui/icons/icon';
 import { MatInput } from '@angular/material/input';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { provideLuxonDateAdapter } from '@angular/material-luxon-adapter';
 import { daysThatCount, seriesWishes, type RungId, type Weekday } from '@zeitpunkt/core';
 import { DateTime } from 'luxon';
 import type { Course } from '../../shared/course/course';
 import { dayNamed, longDay, shortWeekday } from '../../shared/words/days';
 import { LENGTHS, RUNG_OPTIONS } from './wish-parts';
 import { LADDER_WORDS } from './words';
+import { DAYS_IN_FIELDS } from '../../ui/parts/days-in-fields';
 
 /** From "from half past to quarter to, two lessons a week" to lessons that are drafted, each for its place, and planned on their days. */
 @Component({
@@ -40,7 +40,7 @@ import { LADDER_WORDS } from './words';
     MatSelect,
     MatSuffix,
   ],
-  providers: [provideLuxonDateAdapter()],
+  providers: [...DAYS_IN_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2 mat-dialog-title>{{ words().heading }}</h2>

@@ -105,7 +105,7 @@ test('the last day is moved at once; ending it for all is asked first, and a les
   const CHANGE = `POST /api/own-pace/${ID}/change`;
   server.on(CHANGE, (body: unknown) => detailOf({ ...LIVE, ...(body as object) }));
   const field = find.getByLabelText('Last day');
-  fireEvent.input(field, { target: { value: '12/11/2026' } });
+  fireEvent.input(field, { target: { value: '11/12/2026' } });
   fireEvent.change(field);
   await until(() => textOf(page).includes('Kept.'));
   expect(server.sent(CHANGE)).toEqual([{ lastDay: '2026-12-11' }]);

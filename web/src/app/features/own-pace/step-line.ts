@@ -115,6 +115,13 @@ const ROWS = 4;
       line-height: 20px;
       white-space: nowrap;
     }
+    .names strong,
+    .names span {
+      position: relative;
+      z-index: 1;
+      padding: 0 4px 0 0;
+      background: var(--sheet); // the lines of others go behind it
+    }
     .names span {
       color: var(--soft);
       font-size: 14px;

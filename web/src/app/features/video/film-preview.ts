@@ -70,6 +70,8 @@ import { VIDEO_WORDS } from './words';
       font-variant-numeric: tabular-nums;
     }
     mat-slider {
+      --mat-slider-inactive-track-color: var(--line);
+
       flex: 1;
       min-width: 6rem;
     }

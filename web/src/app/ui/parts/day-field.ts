@@ -2,10 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import { MatDatepicker, MatDatepickerInput, MatDatepickerToggle, MatDatepickerToggleIcon } from '@angular/material/datepicker';
 import { MatFormField, MatLabel, MatSuffix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { provideLuxonDateAdapter } from '@angular/material-luxon-adapter';
 import type { IsoDate } from '@zeitpunkt/core';
 import { DateTime } from 'luxon';
 import { Icon } from '../icons/icon';
+import { DAYS_IN_FIELDS } from './days-in-fields';
 
 /** A field for a day, typed or chosen from a calendar. */
 @Component({
@@ -21,7 +21,7 @@ import { Icon } from '../icons/icon';
     MatLabel,
     MatSuffix,
   ],
-  providers: [provideLuxonDateAdapter()],
+  providers: [...DAYS_IN_FIELDS],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <mat-form-field appearance="outline" subscriptSizing="dynamic">

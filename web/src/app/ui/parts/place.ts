@@ -53,6 +53,8 @@ import { type HelpOfPlace, PlaceHelp } from './place-help';
     }
     .title {
       display: flex;
+      flex: 1 1 20rem;
+      min-width: 0;
       flex-wrap: wrap;
       gap: 0 12px;
       align-items: baseline;
