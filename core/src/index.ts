@@ -214,7 +214,7 @@ export {
   type Series,
   type Weekday,
 } from './series/plan.js';
-export { countDays, daysOn, daysThatCount, dayOf, dayWords, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
+export { countDays, daysOn, daysThatCount, dayOf, isIsoDate, mondayOf, weekdayOf } from './series/school-days.js';
 export {
   cardOn,
   cardsDue,

@@ -49,7 +49,7 @@ test('an answer given in time that arrives after the close is kept as late, and 
   await anouk.page.context().setOffline(true);
   await anouk.read('7', '30');
   await expect(anouk.page.getByText('Your answer is safe on this device.')).toBeVisible();
-  await teacher.page.getByRole('button', { name: 'Close answers' }).click();
+  await teacher.page.getByRole('button', { name: 'Close it' }).click();
   await expect(teacher.wall).toContainText('closed');
   await anouk.page.context().setOffline(false);
   await expect(anouk.page.getByText('It came after the question was closed.')).toBeVisible({ timeout: 20_000 });

@@ -18,7 +18,7 @@ test('a question as a class goes through it: nudged, more time, talked about wit
   await page.getByRole('button', { name: 'Remind 1' }).click();
   await expect(femi.page.getByText('Your teacher waits for your answer.')).toBeVisible();
   await expect(elin.page.getByText('Your teacher waits for your answer.')).toBeHidden();
-  await page.getByRole('button', { name: 'Two more minutes' }).click();
+  await page.getByRole('button', { name: '2 min more' }).click();
   await expect(femi.page.getByRole('timer')).toContainText(/1\d\d seconds to think/);
   await femi.read('7', '30');
   await femi.expectKept();
@@ -29,7 +29,7 @@ test('a question as a class goes through it: nudged, more time, talked about wit
   await page.getByRole('button', { name: 'Answers of Elin' }).click();
   await expect(page.getByRole('region', { name: 'Elin so far' })).toContainText('What time is it?');
 
-  await page.getByRole('button', { name: 'Close answers' }).click();
+  await page.getByRole('button', { name: 'Close it' }).click();
   await page.getByRole('button', { name: /^Talk about it/ }).click();
   for (const window of [audience, femi.page]) {
     await expect(window.getByRole('img', { name: /How could somebody get this/ })).toBeVisible();

@@ -24,9 +24,6 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   await teacher.to('Ladder');
   await expect(page.getByRole('button', { name: /^Whole hours.*(sure|nearly)/ })).toBeVisible();
   await shot(page, 'ladder');
-  await teacher.to('School');
-  await expect(page.getByRole('radio', { name: 'dark' })).toBeVisible();
-  await shot(page, 'school');
   await teacher.to('Lessons');
 
   const key = await teacher.openRoom('Half past at the harbour', 'asks');
@@ -44,6 +41,12 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
   const [bashir, ceri, dov, elin, , gita] = others as [PupilPage, PupilPage, PupilPage, PupilPage, PupilPage, PupilPage];
   for (const name of ['Anouk', 'Bashir', 'Ceri', 'Dov']) await page.getByRole('button', { name: `Let ${name} in` }).click();
   await expect(page.getByRole('button', { name: '4 of 26 are in' })).toBeVisible();
+  for (const [place, pupil] of [anouk, bashir, ceri].entries()) {
+    await pupil.page.getByRole('slider', { name: /minute/ }).focus();
+    for (let press = 0; press < 3 * (place + 1); press++) await pupil.page.keyboard.press('ArrowRight');
+  }
+  await expect(page.getByRole('region', { name: 'The class' }).locator('zp-dial')).toHaveCount(3);
+  await shot(page, 'lobby');
   await page.getByRole('button', { name: 'Let all 3 in' }).click();
   await expect(page.getByRole('button', { name: '7 of 26 are in' })).toBeVisible();
   await teacher.begin();
@@ -98,9 +101,9 @@ test('pictures of a full wall, and of a lesson at own pace on both sides', async
   await teacher.goTo('Ask');
   await teacher.goTo('Ask');
   await expect(teacher.wall).toContainText('36 of 36 answered', { timeout: 30_000 });
-  await page.getByRole('button', { name: 'Close answers' }).click();
+  await page.getByRole('button', { name: 'Close it' }).click();
   await expect(page.getByRole('button', { name: /^Follow up A/ })).toBeVisible();
-  await shot(page, 'wall');
+  await shot(page, 'console');
 
   await page.goto(`${server.url}/lessons`);
   await page.getByRole('link', { name: /^Look on/ }).click();
@@ -142,10 +145,8 @@ test('pictures of the dials place', async ({ teacher, server }) => {
   const dials = new DialsPage(teacher.page, server);
   await dials.open();
   await dials.type('quarter to 5');
-  await dials.page.getByRole('checkbox', { name: 'Quarters', exact: true }).check();
-  await dials.page.getByLabel('Shading').check();
-  await dials.choose('Lines', 'all');
-  await dials.page.getByLabel('Hour line, quarters').check();
+  await dials.toggle('Face', 'Quarters');
+  await dials.toggle('Under it', 'Day line');
   await dials.tool('Ring a numeral');
   await dials.drag([120, 0.72], [120, 0.72]);
   const audience = await dials.openShow();
@@ -155,7 +156,7 @@ test('pictures of the dials place', async ({ teacher, server }) => {
   await shot(dials.page, 'dials');
 });
 
-test('pictures of the class list, of a script, of its rehearsal and of the daily card', async ({ teacher }) => {
+test('pictures of the class list, of a script, of a question and of paper', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;
   await teacher.to('Class');
@@ -178,18 +179,11 @@ test('pictures of the class list, of a script, of its rehearsal and of the daily
   await teacher.to('Lessons');
   await script.open('Quarters at the tide gauge');
   await script.more('Sheet and key');
-  await page.getByRole('combobox', { name: /^Versions/ }).selectOption('2');
-  await expect(page.getByRole('img', { name: /^Page \d: .*, B/ }).first()).toBeVisible();
+  await page.getByRole('radiogroup', { name: 'Versions, equally hard' }).getByRole('radio', { name: '3' }).click();
+  await page.getByRole('radio', { name: 'each name' }).click();
+  await expect(page.getByRole('img', { name: /^Page 1: .*, A, Anouk/ })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'C', exact: true })).toBeVisible();
   await shot(page, 'paper');
-  await page.clock.install();
-  await teacher.to('Lessons');
-  await script.open('Quarters at the tide gauge');
-  await page.getByRole('link', { name: 'Rehearse' }).click();
-  await page.getByRole('button', { name: 'Begin the rehearsal' }).click();
-  await page.getByRole('button', { name: 'Next question' }).click();
-  await page.clock.runFor(13_000);
-  await expect(page.getByText(/[1-9]\d* of 24 answered/)).toBeVisible();
-  await shot(page, 'rehearse');
 });
 
 test('pictures of the recorder and of a video', async ({ teacher }) => {
@@ -200,9 +194,9 @@ test('pictures of the recorder and of a video', async ({ teacher }) => {
   await script.more('Record');
   await page.getByRole('button', { name: /^5\.1 Worked example/ }).click();
   for (const key of ['e', 'e', 'e']) await page.keyboard.press(key);
-  await page.locator('summary', { hasText: 'from the script' }).click();
   await shot(page, 'record');
   await page.getByRole('link', { name: 'Make a video' }).click();
-  await expect(page.getByRole('radio', { name: /^MP4/ })).toBeVisible();
+  await expect(page.getByRole('combobox', { name: 'Kind of file' })).toBeVisible();
+  await page.getByRole('button', { name: /^Your turn/ }).click();
   await shot(page, 'video');
 });

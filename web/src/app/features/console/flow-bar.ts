@@ -68,6 +68,9 @@ export function thinkingAt({ live: { participants, responses } }: SessionDetail,
       gap: 8px;
       align-items: center;
     }
+    button {
+      --mat-button-outlined-horizontal-padding: 10px;
+    }
     .follow {
       height: auto;
       min-height: 36px;

@@ -24,7 +24,7 @@ async function open(component: typeof FlowBar | typeof InPassing, detail: Sessio
 test('those who still think can be nudged once and given time; the answers can be closed', async () => {
   const detail = withRun({ askings: [askingOf('q1', 'open')] }, { responses: [responseOf('Anouk', 'q1')] });
   const { press, told, setInputs, find } = await open(FlowBar, detail, { asking: askingOf('q1', 'open') });
-  for (const button of ['Remind 2', 'Two more minutes', 'Close answers']) await press(button);
+  for (const button of ['Remind 2', '2 min more', 'Close it']) await press(button);
   expect(told).toEqual([
     { type: 'nudge', askingId: 'q1' },
     { type: 'more-time', askingId: 'q1', minutes: 2 },

@@ -3,12 +3,13 @@ import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router, withComponentInputBinding, RouterOutlet } from '@angular/router';
 import { fireEvent, within } from '@testing-library/dom';
 import { provideState, provideStore } from '@ngrx/store';
-import { dayOf, daysOn, dayWords, NEW_PLAN, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
+import { dayOf, daysOn, NEW_PLAN, RUNGS, seededRng, type ClassPlan, type Weekday } from '@zeitpunkt/core';
 import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import type { HomePageKept, ReviewNotes } from '@zeitpunkt/contract';
 import { Designer } from '../../shared/diagnosis/designer';
 import { authFeature } from '../../state/auth';
+import { longDay } from '../../shared/words/days';
 import { classLines, terns } from '../../testing/class-lines';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
@@ -98,7 +99,7 @@ test('groups say who, why and what next; a pupil is moved by hand; the lesson is
   const [{ revision, plan }] = server.sent('POST /api/classes/c1/plan') as [{ revision: number; plan: ClassPlan }];
   expect(revision).toBe(3);
   expect(plan).toEqual({ ...PLAN, beside: [{ lessonId: wish!.id, date: expect.any(String) }] });
-  expect(dayWords(plan.beside[0]!.date)).toBe(day);
+  expect(longDay(plan.beside[0]!.date)).toBe(day);
   expect(navigate).toHaveBeenCalledWith(['/lessons', wish!.id]);
 });
 

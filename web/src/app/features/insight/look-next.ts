@@ -5,7 +5,8 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import { dayOf, dayWords, planOn, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import { dayOf, planOn, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import { longDay } from '../../shared/words/days';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { movesInWords } from '../../shared/plan/moves-in-words';
 import { ClassReviewStore } from './class-review-store';
@@ -37,7 +38,7 @@ export class LookNext {
   private readonly router = inject(Router);
   private readonly catalogue = INSIGHT_WORDS;
   protected readonly words = computed(() => this.catalogue().next);
-  protected readonly dayWords = dayWords;
+  protected readonly dayWords = longDay;
   protected readonly ideaName = (id: MisconceptionId): string => ideaName(id);
   protected readonly date = linkedSignal<string | null>(() => this.store.days()[0] ?? null);
   protected readonly how = signal<'beside' | 'instead'>('beside');

@@ -5,21 +5,11 @@ import { MatInput } from '@angular/material/input';
 import { MatSlideToggle } from '@angular/material/slide-toggle';
 import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
-import {
-  dayOf,
-  dayWords,
-  misconceptionOf,
-  RUNG_IDS,
-  RUNGS,
-  secondOfDay,
-  type IdeaFinding,
-  type MasteryPoint,
-  type RungId,
-} from '@zeitpunkt/core';
+import { dayOf, misconceptionOf, RUNG_IDS, RUNGS, secondOfDay, type IdeaFinding, type MasteryPoint, type RungId } from '@zeitpunkt/core';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { ideaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
-import { dayAndMonth } from '../../shared/words/days';
+import { dayAndMonth, longDay } from '../../shared/words/days';
 import { ideaWords, notAskedFor, worthSaying } from '../../shared/diagnosis/sureness-words';
 import { intervalWords, MASTERY_WORDS } from '../../shared/insight/mastery-words';
 import { Chart, type ChartOf } from '../../ui/chart';
@@ -117,13 +107,13 @@ export class LookPupil {
 
   /** The answers on a rung, as many as there were at a moment. */
   protected open(rung: RungId, untilMs?: number): void {
-    const when = untilMs === undefined ? '' : this.words().upTo(dayWords(dayOf(untilMs)));
+    const when = untilMs === undefined ? '' : this.words().upTo(longDay(dayOf(untilMs)));
     const filter = { pupilId: this.pupilId(), rung, ...(untilMs !== undefined && { untilMs }) };
     void this.store.show(this.words().rung(this.pupil()!.name, RUNGS[rung].name.toLowerCase()) + when, filter);
   }
 
   protected openLesson({ sessionId, atMs }: MasteryPoint): void {
-    void this.store.show(this.words().on(this.pupil()!.name, dayWords(dayOf(atMs))), { pupilId: this.pupilId(), sessionId });
+    void this.store.show(this.words().on(this.pupil()!.name, longDay(dayOf(atMs))), { pupilId: this.pupilId(), sessionId });
   }
 
   protected openIdea({ id, evidence, unlike }: IdeaFinding, shows: boolean): void {

@@ -5,7 +5,8 @@ import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router } from '@angular/router';
 import type { SheetDetail, SheetList } from '@zeitpunkt/contract';
-import { dayOf, dayWords, dialLetter, type Item } from '@zeitpunkt/core';
+import { dayOf, dialLetter, type Item } from '@zeitpunkt/core';
+import { longDay } from '../../shared/words/days';
 import { ask } from '../../shared/api';
 import { PaperMaker } from '../../shared/paper/paper-maker';
 import { Icon } from '../../ui/icons/icon';
@@ -129,7 +130,7 @@ export class CameBack {
       const typed = session?.answered ?? 0;
       return {
         ...sheet,
-        facts: this.words().facts(dayWords(dayOf(sheet.madeAtMs)), sheet.questions, sheet.versions),
+        facts: this.words().facts(longDay(dayOf(sheet.madeAtMs)), sheet.questions, sheet.versions),
         typed,
         of,
         ticks: Array.from({ length: of }, (_, place) => place < typed),

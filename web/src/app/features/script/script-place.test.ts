@@ -1,4 +1,4 @@
-import { fireEvent } from '@testing-library/dom';
+import { fireEvent, screen } from '@testing-library/dom';
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideStore } from '@ngrx/store';
@@ -20,10 +20,10 @@ async function open(lesson: Lesson = LESSON) {
     'GET /api/classes': [{ id: 'c1', name: 'Terns', pupilCount: 26 }],
     [SAVE]: (body: unknown) => ({ revision: (body as { revision: number }).revision + 1 }),
   });
-  const screen = await render(ScriptPlace, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
-  await until(() => screen.page.querySelector('[data-beat]') !== null);
-  await screen.settled();
-  const rows = () => [...screen.page.querySelectorAll<HTMLElement>('[data-beat]')];
+  const place = await render(ScriptPlace, { id: 'l1' }, [provideRouter([]), provideStore(), provideState(authFeature)]);
+  await until(() => place.page.querySelector('[data-beat]') !== null);
+  await place.settled();
+  const rows = () => [...place.page.querySelectorAll<HTMLElement>('[data-beat]')];
   const names = () => rows().map((row) => row.querySelector('strong')!.textContent!.trim());
   const chosen = () =>
     rows()
@@ -31,13 +31,13 @@ async function open(lesson: Lesson = LESSON) {
       .map((row) => rows().indexOf(row) + 1);
   const choose = async (number: number, change: MouseEventInit = {}) => {
     fireEvent.click(rows()[number - 1]!, change);
-    await screen.settled();
+    await place.settled();
   };
   const strike = async (key: string, change: KeyboardEventInit = {}) => {
     fireEvent.keyDown(rows()[chosen().at(-1)! - 1] ?? rows()[0]!, { key, ...change });
-    await screen.settled();
+    await place.settled();
   };
-  return { ...screen, server, rows, names, chosen, choose, strike };
+  return { ...place, server, rows, names, chosen, choose, strike };
 }
 
 beforeAll(() => {
@@ -200,4 +200,28 @@ test('a beat that says nothing yet stands in its place; a step of an example is 
   fireEvent.focus(find.getByLabelText('Words of step 1'));
   await settled();
   expect([chosen(), seen() === whole]).toEqual([[example], false]);
+});
+
+test('what a beat points at is pointed at on the stage, taken away where it is pointed at again, and wiped', async () => {
+  const points = { id: 'points', kind: 'mark', marks: [{ type: 'numeral', numeral: 3 }], text: 'Look here.' } as const;
+  const { find, names, choose, press, server, settled } = await open({ ...LESSON, beats: [...LESSON.beats, points] });
+  await choose(1);
+  expect(find.queryByRole('group', { name: 'Pointers' })).toBeNull();
+  await choose(names().length);
+  const marks = () => (server.sent(SAVE).at(-1) as { lesson: Lesson }).lesson.beats.find(({ id }) => id === 'points');
+  const at = async (numeral: string, many: number) => {
+    fireEvent.click(find.getByRole('combobox', { name: 'At' }));
+    await settled();
+    fireEvent.click(screen.getByRole('option', { name: numeral }));
+    await settled();
+    await press('Ring it');
+    await until(() => server.sent(SAVE).length === many);
+  };
+  await at('6', 1);
+  expect(marks()).toMatchObject({ marks: [points.marks[0], { type: 'numeral', numeral: 6 }], text: 'Look here.' });
+  await at('3', 2);
+  expect(marks()).toMatchObject({ marks: [{ type: 'numeral', numeral: 6 }] });
+  await press('Wipe');
+  await until(() => server.sent(SAVE).length === 3);
+  expect(marks()).toMatchObject({ marks: [] });
 });

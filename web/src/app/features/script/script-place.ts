@@ -8,6 +8,7 @@ import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
 import {
   addQuestion,
+  changeBeat,
   clipOf,
   duplicateBeat,
   moveBeats,
@@ -18,6 +19,7 @@ import {
   thinkSecondsFor,
   timingOf,
   type Beat,
+  type DialMark,
   type Item,
   type ScriptEdit,
   type Step,
@@ -157,6 +159,11 @@ export class ScriptPlace {
     const beat = lesson?.beats.find((one) => one.id === id);
     return lesson && row && beat ? { lesson, row, beat } : null;
   });
+  /** What the beat at hand points at, where it is of the kind that does. */
+  protected readonly marksAtHand = computed(() => {
+    const beat = this.atHand()?.beat;
+    return beat?.kind === 'mark' ? beat.marks : null;
+  });
   protected readonly found = computed(() => {
     const sought = this.sought();
     return sought ? this.rows().filter((row) => hasText(row, sought)).length : 0;
@@ -289,6 +296,10 @@ export class ScriptPlace {
     const { id } = this.chosen();
     this.store.edit(edit);
     this.stayAt(id);
+  }
+
+  protected point(marks: readonly DialMark[]): void {
+    this.apply(changeBeat(this.chosen().id, { marks }));
   }
 
   protected keep({ apply, afterId }: { readonly apply: ScriptEdit; readonly afterId: string }): void {

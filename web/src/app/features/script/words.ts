@@ -99,6 +99,7 @@ export const SCRIPT_WORDS = catalogue({
       keep: 'Keep as beat',
       putBack: 'Put back',
       kept: 'Kept as a beat after the one before it.',
+      pointHint: 'Point at what this beat shows: what is pointed at again goes.',
       hint: 'Take the hands, or switch what is on the dial; then keep it as a beat of its own.',
       layers: 'Layers of the dial',
       layer: {

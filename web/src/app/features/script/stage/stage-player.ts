@@ -6,6 +6,7 @@ import {
   effect,
   inject,
   input,
+  linkedSignal,
   model,
   output,
   signal,
@@ -26,12 +27,16 @@ import {
   WORD_PACKS,
   wrapSecondOfDay,
   type DialLayers,
+  type DialMark,
   type NewBeat,
   type PreparedLesson,
   type ScriptEdit,
   type SecondOfDay,
 } from '@zeitpunkt/core';
 import type { Turning } from '../../../ui/dial-gesture';
+import { PointAt } from '../../../ui/point-at';
+import { PointerTiles } from '../../../ui/pointer-tiles';
+import { toggled, type ArcBy, type PointerTool } from '../../../ui/pointer-tools';
 import { PointingStage } from '../../../ui/pointing-stage';
 import type { StagePlay } from '../../../ui/stage-view';
 import { stepAtMs } from '../column/beat-rows';
@@ -50,13 +55,16 @@ const SWITCHES: readonly { readonly name: LayerName; readonly on: Partial<DialLa
   { name: 'colours', on: { handInk: 'own' }, off: { handInk: 'alike' } },
 ];
 
+/** As many as a beat has room for. */
+const MOST_MARKS = 40;
+
 /**
  * The stage as it will be at a moment of the script: scrubbed, played in place, and built on. Hands that are taken and layers that
  * are switched are kept as a beat of their own.
  */
 @Component({
   selector: 'zp-stage-player',
-  imports: [LayerPicture, MatButton, PointingStage],
+  imports: [LayerPicture, MatButton, PointAt, PointerTiles, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './stage-player.html',
   styleUrl: './stage-player.scss',
@@ -66,6 +74,15 @@ export class StagePlayer {
   /** The moment of the script that is seen, in milliseconds since its beginning. */
   readonly atMs = model.required<number>();
   readonly edit = output<{ readonly apply: ScriptEdit; readonly afterId: string }>();
+  /** What the beat at hand points at; null where it is not of a kind that points. */
+  readonly marks = input<readonly DialMark[] | null>(null);
+  /** What it is to point at from now on. */
+  readonly pointed = output<readonly DialMark[]>();
+  protected readonly tools: readonly PointerTool[] = ['turn', 'ring', 'ray', 'arc', 'ink'];
+  /** A beat that points is pointed with at once; any other is turned. */
+  protected readonly tool = linkedSignal<PointerTool>(() => (this.points() ? 'ring' : 'turn'));
+  protected readonly arcBy = signal<ArcBy>(5);
+  private readonly points = computed(() => this.marks() !== null);
   protected readonly switches = SWITCHES;
   protected readonly words = SCRIPT_WORDS;
   readonly playing = signal(false);
@@ -137,6 +154,11 @@ export class StagePlayer {
   stop(): void {
     clearTimeout(this.timer);
     this.playing.set(false);
+  }
+
+  protected point(mark: DialMark): void {
+    const marks = this.marks();
+    if (marks) this.pointed.emit(toggled(marks, mark).slice(-MOST_MARKS));
   }
 
   protected turnTo(turning: Turning): void {
