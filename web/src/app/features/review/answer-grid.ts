@@ -11,6 +11,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { MatTableModule } from '@angular/material/table';
 import { isNotSure, isRightVerdict, type Pose } from '@zeitpunkt/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
+import { NOT_SURE_TEXT } from '@zeitpunkt/core/question-kinds/not-sure';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { counts } from '../../shared/late';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
@@ -71,9 +72,9 @@ export class AnswerGrid {
   protected readonly counts = counts;
   protected readonly columns = computed(() => ['pupil', ...this.table().columns.map((_, place) => `q${place}`)]);
   private readonly sorted = computed(() => rowsFor(this.table(), this.order(), this.filter()));
-  /** Those who had everything right stand in one row of their own, where slips come first; a mark set by hand stays in sight. */
+  /** Those who had everything right stand in one row of their own, where slips come first; what was decided by hand stays in sight. */
   protected readonly allRight = computed(() =>
-    this.order() === 'look' && this.filter() === 'all' ? this.sorted().filter((row) => isAllRight(row) && !isCorrected(row)) : [],
+    this.order() === 'look' && this.filter() === 'all' ? this.sorted().filter((row) => isAllRight(row) && !isDecided(row)) : [],
   );
   protected readonly rows = computed((): readonly GridRow[] => {
     const { columns } = this.table();
@@ -108,12 +109,14 @@ export class AnswerGrid {
 
   protected heard({ pupil, question }: ReviewCell, last: MarkedResponse): string {
     const { cell, corrected, lateHeard } = this.words();
-    const verdict = `${VERDICT_WORDS[last.mark.verdict].words} ${ideaWords(last.mark.misconceptions, question.item, last.response)}`;
+    const said = isNotSure(last.response) ? NOT_SURE_TEXT : VERDICT_WORDS[last.mark.verdict].words;
+    const verdict = `${said} ${ideaWords(last.mark.misconceptions, question.item, last.response)}`;
     return cell(pupil.name, question.name, `${verdict}${last.correction ? corrected : ''}${counts(last) ? '' : lateHeard}`);
   }
 }
 
-const isCorrected = ({ cells }: ReviewRow): boolean => cells.some(({ last }) => last?.correction);
+/** Whether the teacher has decided something about an answer: its mark, or that it counts. */
+const isDecided = ({ cells }: ReviewRow): boolean => cells.some(({ last }) => last?.correction ?? last?.late);
 
 /** The cells that are seen: of a column with several questions the one that the pupil was asked. */
 function seenOf(cells: readonly ReviewCell[], columns: readonly (readonly ReviewQuestion[])[]): readonly ReviewCell[] {

@@ -7,6 +7,7 @@ import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
 import { deviceStore } from '../../shared/device-store';
+import { SCRIPT_WORDS } from './words';
 
 interface LessonState {
   /** The lesson at hand with the revision it is saved in; null until it is here. */
@@ -123,7 +124,7 @@ export const LessonStore = signalStore(
       /** Changes something that must not be empty. */
       write<Key extends 'title' | 'goal'>(key: Key, text: string): void {
         const kept = text.trim();
-        if (!kept) return patchState(store, { problem: `A lesson needs a ${key}.` });
+        if (!kept) return patchState(store, { problem: SCRIPT_WORDS().needed[key] });
         patchState(store, { problem: null });
         store.change((lesson) => (lesson[key] === kept ? lesson : { ...lesson, [key]: kept }));
       },
@@ -139,7 +140,7 @@ export const LessonStore = signalStore(
         store.change((lesson) => ({ ...lesson, successCriteria }));
       },
       setMinutes(minutes: number): void {
-        if (!(minutes >= 1)) return patchState(store, { problem: 'A lesson takes one minute at least.' });
+        if (!(minutes >= 1)) return patchState(store, { problem: SCRIPT_WORDS().minuteAtLeast });
         patchState(store, { problem: null });
         const targetMinutes = Math.min(120, Math.round(minutes));
         store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));

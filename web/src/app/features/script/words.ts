@@ -34,6 +34,8 @@ export const SCRIPT_WORDS = catalogue({
     rung: (name: string, minutes: number) => `${name}, ${count(minutes, { one: '{n} minute', other: '{n} minutes' })}`,
     keepMine: 'Keep mine instead',
     takeOther: 'Go on with the other',
+    needed: { title: 'A lesson needs a title.', goal: 'A lesson needs a goal.' },
+    minuteAtLeast: 'A lesson takes one minute at least.',
     roomKeeps: 'A room that is open keeps the lesson as it was; the next one takes it as it is here.',
     keys: {
       undo: 'Undo',

@@ -74,6 +74,7 @@ import { VIDEO_WORDS } from './words';
 
       flex: 1;
       min-width: 6rem;
+      margin-right: 12px; // its thumb reaches further than it says
     }
   `,
 })

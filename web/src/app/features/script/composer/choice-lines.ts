@@ -8,6 +8,7 @@ import {
   type Choice,
   type LessonSettings,
 } from '@zeitpunkt/core';
+import { FIELD_WORDS } from '../fields/words';
 
 const DEGREES_A_NUMERAL = 30;
 
@@ -41,12 +42,13 @@ export function choicesTyped(
   { pack }: LessonSettings,
   least = 2,
 ): { readonly choices: readonly Choice[] } | { readonly problem: string } {
+  const w = FIELD_WORDS();
   const lines = text
     .split('\n')
     .map((line) => line.trim())
     .filter(Boolean);
-  if (lines.length < least) return { problem: least === 1 ? 'At least one, one a line.' : 'At least two choices, one a line.' };
-  if (lines.length > most) return { problem: `At most ${most} choices; ${lines.length} came.` };
+  if (lines.length < least) return { problem: w.choicesLeast(least) };
+  if (lines.length > most) return { problem: w.choicesCame(most, lines.length) };
   const choices: Choice[] = [];
   for (const [index, line] of lines.entries()) {
     const hands = HANDS.exec(line);
@@ -56,21 +58,21 @@ export function choicesTyped(
     }
     const dial = DIAL.exec(line);
     if (!dial) {
-      if (line.length > LONGEST) return { problem: `Line ${index + 1}: at most ${LONGEST} letters.` };
+      if (line.length > LONGEST) return { problem: w.inLine(index + 1, w.mostLetters(LONGEST)) };
       choices.push({ text: line });
       continue;
     }
     const typed = readTimeEntry(dial[1]!, pack, secondOfDay(8, 0));
-    if ('problem' in typed) return { problem: `Line ${index + 1}: ${typed.problem}` };
+    if ('problem' in typed) return { problem: w.inLine(index + 1, typed.problem) };
     const geared = gearedPose(toSecondOfDay(typed.at));
     const at = dial[2] === undefined ? null : Number(dial[2].replace(',', '.'));
-    if (at !== null && !(at >= 0 && at <= 12)) return { problem: `Line ${index + 1}: the short hand can be at 0 to 12.` };
+    if (at !== null && !(at >= 0 && at <= 12)) return { problem: w.inLine(index + 1, w.shortHandTo12) };
     choices.push({
       ...geared,
       hourDeg: at === null ? geared.hourDeg : (at % 12) * DEGREES_A_NUMERAL,
       numerals: dial[3] ? 'quarters' : 'all',
     });
   }
-  if (new Set(choices.map((choice) => JSON.stringify(choice))).size < choices.length) return { problem: 'Two choices are the same.' };
+  if (new Set(choices.map((choice) => JSON.stringify(choice))).size < choices.length) return { problem: w.sameChoices };
   return { choices };
 }

@@ -104,7 +104,7 @@ export class QuestionComposer {
   protected readonly name = computed(() => kindOf(this.item()).name);
   protected readonly view = computed(() => kindOf(this.item()).viewOf(this.item(), this.settings()));
   protected readonly fields = computed(() =>
-    ITEM_FIELDS[this.item().kind].map((field) => ({ field, value: field.read(this.item() as never, this.settings()) })),
+    ITEM_FIELDS()[this.item().kind].map((field) => ({ field, value: field.read(this.item() as never, this.settings()) })),
   );
   protected readonly problems = linkedSignal<Item, Readonly<Record<string, string>>>({ source: this.item, computation: () => ({}) });
   /** Draws of other questions of the kind. */

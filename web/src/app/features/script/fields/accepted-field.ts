@@ -1,15 +1,16 @@
 import { hear, isTimeOfWording, toSecondOfDay, WORD_PACKS, type ItemOf, type LessonSettings } from '@zeitpunkt/core';
 import type { BeatField } from './beat-field';
+import { FIELD_WORDS } from './words';
 
 /**
  * Wordings that count besides those of the pack. One that says another time, or none that can be read, is taken only when it is
  * confirmed with an exclamation mark: nothing wrong counts without a warning.
  */
-export const acceptedField: BeatField = {
+export const acceptedField = (w = FIELD_WORDS()): BeatField => ({
   key: 'accepted',
-  label: 'Also counts as right',
+  label: w.alsoCountsAsRight,
   type: 'lines',
-  hint: 'One wording a line, as they say it where you are',
+  hint: w.wordingsHint,
   read: (item) => ((item as ItemOf<'write-words'>).accepted ?? []).join('\n'),
   write(text, item, settings) {
     const accepted: string[] = [];
@@ -17,20 +18,20 @@ export const acceptedField: BeatField = {
       .split('\n')
       .map((line) => line.trim())
       .filter(Boolean);
-    if (lines.length > 12) return { problem: 'At most 12 wordings.' };
+    if (lines.length > 12) return { problem: w.mostWordings(12) };
     for (const line of lines) {
       const isConfirmed = line.endsWith('!');
       const words = line.replace(/!+$/, '').trim();
       const why = isConfirmed || ((item as ItemOf<'write-words'>).accepted ?? []).includes(words) ? null : whyNot(words, item, settings);
-      if (why) return { problem: `${why} To let it count all the same, put ! behind it.` };
+      if (why) return { problem: w.countAllTheSame(why) };
       accepted.push(words);
     }
     return { change: { accepted: accepted.length > 0 ? accepted : undefined } };
   },
-};
+});
 
 function whyNot(words: string, { timeSec }: ItemOf<'write-words'>, { pack }: LessonSettings): string | null {
   const heard = hear(words, WORD_PACKS[pack]);
-  if (heard.kind === 'unreadable') return `“${words}” is no wording that is known here.`;
-  return isTimeOfWording(heard, toSecondOfDay(timeSec)) ? null : `“${words}” says another time.`;
+  if (heard.kind === 'unreadable') return FIELD_WORDS().noWording(words);
+  return isTimeOfWording(heard, toSecondOfDay(timeSec)) ? null : FIELD_WORDS().otherTime(words);
 }

@@ -9,6 +9,7 @@ import {
   SECONDS_PER_HALF_DAY,
   wrapSecondOfDay,
 } from '@zeitpunkt/core';
+import { FIELD_WORDS } from './words';
 
 export interface Option {
   readonly value: string;
@@ -48,7 +49,7 @@ export function timeField<Key extends string>(key: Key, label: string): BeatFiel
     key,
     label,
     type: 'line',
-    hint: '7:40 or twenty to eight',
+    hint: FIELD_WORDS().timeHint,
     read: (beat, settings) => timeText((beat as Record<Key, number>)[key], settings),
     write(text, beat, settings) {
       const typed = timeTyped(text, toSecondOfDay((beat as Record<Key, number>)[key]), settings);
@@ -91,7 +92,7 @@ export const number = (key: string, label: string, min: number, max: number): Be
   read: (beat) => String((beat as Record<string, unknown>)[key]),
   write(text) {
     const value = Number(text);
-    if (!Number.isInteger(value) || value < min || value > max) return { problem: `A whole number from ${min} to ${max}.` };
+    if (!Number.isInteger(value) || value < min || value > max) return { problem: FIELD_WORDS().wholeNumber(min, max) };
     return { change: { [key]: value } };
   },
 });
@@ -108,7 +109,7 @@ export function timedLines<Row>(
     key,
     label,
     type: 'lines',
-    hint: 'One a line; 8:30 before the words turns the hands',
+    hint: FIELD_WORDS().timedLinesHint,
     read: (beat, settings) => ((beat as Record<string, readonly Row[]>)[key] ?? []).map((row) => read(row, settings)).join('\n'),
     write(text, beat, settings) {
       const rows: Row[] = [];
@@ -116,19 +117,19 @@ export function timedLines<Row>(
         .split('\n')
         .map((line) => line.trim())
         .filter(Boolean);
-      if (written.length > most) return { problem: `At most ${most} lines.` };
+      if (written.length > most) return { problem: FIELD_WORDS().mostLines(most) };
       const { fromSec, toSec } = beat as { fromSec?: number; toSec?: number };
       const goesOn = fromSec !== undefined && toSec !== undefined && toSec > fromSec;
       let before = fromSec ?? 8 * 3600;
       for (const [index, line] of written.entries()) {
         const [, digits, words] = /^(\d{1,2}[:.]\d\d)?\s*(.*)$/.exec(line)!;
         const typed = digits ? timeTyped(digits, toSecondOfDay(before), settings) : null;
-        if (typed && 'problem' in typed) return { problem: `Line ${index + 1}: ${typed.problem}` };
+        if (typed && 'problem' in typed) return { problem: FIELD_WORDS().inLine(index + 1, typed.problem) };
         // On the way from one time to a later one noon comes after the night, however alike they are written.
         const at = typed && (goesOn && typed.at <= before ? wrapSecondOfDay(typed.at + SECONDS_PER_HALF_DAY) : typed.at);
         before = at ?? before;
         const row = make(at, words!);
-        if (row === null) return { problem: `Line ${index + 1}: it needs a time and some words.` };
+        if (row === null) return { problem: FIELD_WORDS().inLine(index + 1, FIELD_WORDS().timeAndWords) };
         rows.push(row);
       }
       return { change: { [key]: rows } };

@@ -77,7 +77,7 @@ export class BeatSettings {
   protected readonly fields = computed(() => {
     const beat = this.beat();
     const { settings } = this.lesson();
-    return BEAT_FIELDS[beat.kind].map((field) => ({ field, value: field.read(beat as never, settings) }));
+    return BEAT_FIELDS()[beat.kind].map((field) => ({ field, value: field.read(beat as never, settings) }));
   });
   /** The question that the beat asks, with the time it is about. */
   protected readonly item = computed(() => {

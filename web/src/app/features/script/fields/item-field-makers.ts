@@ -8,6 +8,7 @@ import {
   type Choice,
 } from '@zeitpunkt/core';
 import { choice, timeField, timeText, type BeatField } from './beat-field';
+import { FIELD_WORDS } from './words';
 import { choiceLines, choicesTyped } from '../composer/choice-lines';
 
 /** A number that a file keeps as one of a few. */
@@ -27,11 +28,11 @@ export function timesField(key: string, label: string, least: number, most: numb
     key,
     label,
     type: 'line',
-    hint: 'one after the other: 7:45, 8:15, 9:00',
+    hint: FIELD_WORDS().timesHint,
     read: (item, settings) => ((item as Record<string, readonly number[]>)[key] ?? []).map((sec) => timeText(sec, settings)).join(', '),
     write(text, item, settings) {
       const words = split(text);
-      if (words.length < least || words.length > most) return { problem: `${least} to ${most} times; ${words.length} came.` };
+      if (words.length < least || words.length > most) return { problem: FIELD_WORDS().timesCame(least, most, words.length) };
       const before = (item as Record<string, readonly number[]>)[key] ?? [];
       const times: number[] = [];
       for (const [index, word] of words.entries()) {
@@ -40,7 +41,7 @@ export function timesField(key: string, label: string, least: number, most: numb
         if ('problem' in typed) return typed;
         times.push(typed.at);
       }
-      if (new Set(times.map((sec) => sec % roundSec)).size < times.length) return { problem: 'Two of the times are the same.' };
+      if (new Set(times.map((sec) => sec % roundSec)).size < times.length) return { problem: FIELD_WORDS().sameTimes };
       return { change: { [key]: times } };
     },
   };
@@ -51,13 +52,13 @@ export const numeralsField = (key: string, label: string, most: number): BeatFie
   key,
   label,
   type: 'line',
-  hint: 'numerals from 1 to 12: 3, 7, 12',
+  hint: FIELD_WORDS().numeralsHint,
   read: (item) => (item as Record<string, readonly number[]>)[key]!.join(', '),
   write(text) {
     const numerals = split(text).map(Number);
-    if (numerals.length < 1 || numerals.length > most) return { problem: `1 to ${most} numerals.` };
+    if (numerals.length < 1 || numerals.length > most) return { problem: FIELD_WORDS().numeralsCame(most) };
     const isNumeral = (one: number) => Number.isInteger(one) && one >= 1 && one <= 12;
-    if (!numerals.every(isNumeral) || new Set(numerals).size < numerals.length) return { problem: 'Numerals from 1 to 12, each once.' };
+    if (!numerals.every(isNumeral) || new Set(numerals).size < numerals.length) return { problem: FIELD_WORDS().eachOnce };
     return { change: { [key]: numerals } };
   },
 });
@@ -72,9 +73,9 @@ export const split = (text: string): string[] =>
 /** Choices, one a line; the key follows from what they show. */
 export const choicesField = (most: number): BeatField => ({
   key: 'choices',
-  label: 'Choices',
+  label: FIELD_WORDS().choices,
   type: 'lines',
-  hint: 'One a line: 7:45, or words, or dial 7:45 short hand at 7',
+  hint: FIELD_WORDS().choicesHint,
   read: (item, settings) => choiceLines((item as { readonly choices: readonly Choice[] }).choices, settings),
   write(text, _item, settings) {
     const typed = choicesTyped(text, most, settings);
@@ -88,14 +89,14 @@ const text24 = (sec: number) => displayText24(toSecondOfDay(sec));
 /** Times of the whole day, one after the other. */
 export function dayTimesField(key: string, label: string, least: number, most: number): BeatField {
   const read = (item: never) => (item as Record<string, readonly number[]>)[key]!.map(text24).join(', ');
-  return { ...timesField(key, label, least, most, SECONDS_PER_DAY), hint: '19:30, 07:30', read };
+  return { ...timesField(key, label, least, most, SECONDS_PER_DAY), hint: FIELD_WORDS().dayTimesHint, read };
 }
 
 /** A time of the whole day: the half of the day can be said with it, "7:30 in the evening" or 19:30. */
 export function dayTime(key: string, label: string): BeatField {
   return {
     ...timeField(key, label),
-    hint: '19:30, or 7:30 in the evening',
+    hint: FIELD_WORDS().dayTimeHint,
     read: (item) => text24((item as Record<string, number>)[key]!),
   };
 }

@@ -1,3 +1,4 @@
+import { computed } from '@angular/core';
 import { UNIT_QUESTIONS, type QuestionKindId } from '@zeitpunkt/core';
 import { choice, lineOf, number, timeField, type BeatField } from './beat-field';
 import { acceptedField } from './accepted-field';
@@ -6,121 +7,122 @@ import { choicesField, dayTime, dayTimesField, numeralsField, oneOfNumbers, time
 import { misconceptionField } from './misconception-field';
 import { partsField } from './parts-field';
 import { posesField } from './poses-field';
-
-const GIVEN = [
-  { value: 'dial', text: 'a dial' },
-  { value: 'display', text: 'a display' },
-  { value: 'words', text: 'words' },
-];
-
-const UNIT_NAMES: Record<(typeof UNIT_QUESTIONS)[number], string> = {
-  'seconds-in-minute': 'seconds of a minute',
-  'minutes-in-hour': 'minutes of an hour',
-  'minutes-in-half-hour': 'minutes of half an hour',
-  'minutes-in-quarter': 'minutes of a quarter of an hour',
-  'minutes-in-three-quarters': 'minutes of three quarters of an hour',
-  'hours-in-day': 'hours of a day',
-  'rounds-in-day': 'rounds of the short hand a day',
-  'rounds-from-noon': 'rounds of the short hand from noon to noon',
-};
-
-const time = timeField('timeSec', 'Time');
+import { FIELD_WORDS } from './words';
 
 /** What of a question of each kind a teacher edits. A missing kind does not compile. */
-export const ITEM_FIELDS: Readonly<Record<QuestionKindId, readonly BeatField[]>> = {
-  'read-dial': [
-    dayTime('timeSec', 'Time'),
-    choice(
-      'as',
-      'Written as',
-      [
-        { value: 'of-12', text: 'a 12-hour display' },
-        { value: 'of-24', text: 'a 24-hour display' },
-      ],
-      'of-12',
-    ),
-  ],
-  'set-dial': [
-    time,
-    choice('from', 'Given as', [...GIVEN.slice(1), { value: 'display-24', text: 'a 24-hour display' }]),
-    choice('hands', 'Hands', [
-      { value: 'geared', text: 'move together' },
-      { value: 'free', text: 'each by itself' },
-    ]),
-  ],
-  'choose-all': [time, choice('from', 'Given as', GIVEN), choicesField(8)],
-  'choose-one': [time, choice('from', 'Given as', GIVEN), choicesField(5)],
-  'odd-one-out': [time, choicesField(5)],
-  match: [
-    choice('left', 'Cards', GIVEN),
-    choice('right', 'Partners', GIVEN),
-    timesField('times', 'Times of the cards', 2, 4),
-    timesField('others', 'Times of the partners', 2, 5),
-  ],
-  'possible-dial': [posesField],
-  'hour-hand-alone': [time],
-  'minute-hand-alone': [number('minute', 'Minutes of the long hand', 0, 59), timesField('times', 'Choices', 3, 6)],
-  'explain-mistake': [time, misconceptionField],
-  'write-display': [time],
-  'write-words': [
-    time,
-    choice('from', 'Given as', GIVEN.slice(0, 2)),
-    oneOfNumbers('lines', 'Wordings asked for', [
-      { value: '1', text: 'one' },
-      { value: '2', text: 'two different ones' },
-    ]),
-    acceptedField,
-  ],
-  'hands-in-words': [time],
-  'fill-face': [numeralsField('gaps', 'Missing numerals', 6)],
-  'second-hand': [time, number('second', 'Seconds of the thin hand', 0, 59)],
-  'ring-minutes': [numeralsField('numerals', 'Numerals', 4)],
-  'label-parts': [partsField],
-  units: [
-    choice(
-      'asks',
-      'Asks for',
-      UNIT_QUESTIONS.map((value) => ({ value, text: UNIT_NAMES[value] })),
-    ),
-  ],
-  'place-on-line': [
-    time,
-    choice('line', 'Line', [
-      { value: 'hour', text: 'of an hour' },
-      { value: 'day', text: 'of a day' },
-    ]),
-    choice('from', 'Given as', GIVEN),
-  ],
-  'half-of-day': [lineOf('event', 'What happens'), dayTime('timeSec', 'Time')],
-  'convert-24': [
-    dayTime('timeSec', 'Time'),
-    choice('to', 'To be written as', [
-      { value: '24', text: 'of 24 hours' },
-      { value: '12', text: 'of 12 hours' },
-    ]),
-  ],
-  'sensible-time': [
-    lineOf('event', 'What happens'),
-    number('fromHour', 'Makes sense from hour', 0, 23),
-    number('toHour', 'to hour', 0, 23),
-    dayTimesField('times', 'Choices', 2, 4),
-  ],
-  'early-late': [lineOf('event', 'What is to happen'), dayTime('plannedSec', 'At'), dayTime('thereSec', 'The clock shows')],
-  'later-earlier': [
-    dayTime('startSec', 'Start'),
-    number('minutes', 'Minutes it takes', 1, 660),
-    choice('asks', 'Asks for', [
-      { value: 'end', text: 'the end' },
-      { value: 'start', text: 'the start' },
-      { value: 'length', text: 'how long it takes' },
-    ]),
-  ],
-  'between-times': [timeField('fromSec', 'After'), timeField('toSec', 'Before'), timesField('times', 'Dials', 2, 4)],
-  pattern: [
-    timeField('startSec', 'First time'),
-    number('stepMin', 'Minutes from one to the next', -180, 180),
-    number('count', 'How many times', 3, 6),
-    gapsField,
-  ],
-  'order-times': [timesField('times', 'Times', 3, 5), choice('as', 'Shown as', GIVEN)],
-};
+export const ITEM_FIELDS = computed((): Readonly<Record<QuestionKindId, readonly BeatField[]>> => {
+  const w = FIELD_WORDS();
+  const given = [
+    { value: 'dial', text: w.aDial },
+    { value: 'display', text: w.aDisplay },
+    { value: 'words', text: w.words },
+  ];
+  const unitNames: Record<(typeof UNIT_QUESTIONS)[number], string> = {
+    'seconds-in-minute': w.secondsOfAMinute,
+    'minutes-in-hour': w.minutesOfAnHour,
+    'minutes-in-half-hour': w.minutesOfHalfAnHour,
+    'minutes-in-quarter': w.minutesOfAQuarter,
+    'minutes-in-three-quarters': w.minutesOfThreeQuarters,
+    'hours-in-day': w.hoursOfADay,
+    'rounds-in-day': w.roundsADay,
+    'rounds-from-noon': w.roundsFromNoon,
+  };
+  const time = timeField('timeSec', w.time);
+  return {
+    'read-dial': [
+      dayTime('timeSec', w.time),
+      choice(
+        'as',
+        w.writtenAs,
+        [
+          { value: 'of-12', text: w.a12hourDisplay },
+          { value: 'of-24', text: w.a24hourDisplay },
+        ],
+        'of-12',
+      ),
+    ],
+    'set-dial': [
+      time,
+      choice('from', w.givenAs, [...given.slice(1), { value: 'display-24', text: w.a24hourDisplay }]),
+      choice('hands', w.hands, [
+        { value: 'geared', text: w.moveTogether },
+        { value: 'free', text: w.eachByItself },
+      ]),
+    ],
+    'choose-all': [time, choice('from', w.givenAs, given), choicesField(8)],
+    'choose-one': [time, choice('from', w.givenAs, given), choicesField(5)],
+    'odd-one-out': [time, choicesField(5)],
+    match: [
+      choice('left', w.cards, given),
+      choice('right', w.partners, given),
+      timesField('times', w.timesOfTheCards, 2, 4),
+      timesField('others', w.timesOfThePartners, 2, 5),
+    ],
+    'possible-dial': [posesField()],
+    'hour-hand-alone': [time],
+    'minute-hand-alone': [number('minute', w.minutesOfTheLongHand, 0, 59), timesField('times', w.choices, 3, 6)],
+    'explain-mistake': [time, misconceptionField()],
+    'write-display': [time],
+    'write-words': [
+      time,
+      choice('from', w.givenAs, given.slice(0, 2)),
+      oneOfNumbers('lines', w.wordingsAskedFor, [
+        { value: '1', text: w.one },
+        { value: '2', text: w.twoDifferentOnes },
+      ]),
+      acceptedField(),
+    ],
+    'hands-in-words': [time],
+    'fill-face': [numeralsField('gaps', w.missingNumerals, 6)],
+    'second-hand': [time, number('second', w.secondsOfTheThinHand, 0, 59)],
+    'ring-minutes': [numeralsField('numerals', w.numerals, 4)],
+    'label-parts': [partsField()],
+    units: [
+      choice(
+        'asks',
+        w.asksFor,
+        UNIT_QUESTIONS.map((value) => ({ value, text: unitNames[value] })),
+      ),
+    ],
+    'place-on-line': [
+      time,
+      choice('line', w.line, [
+        { value: 'hour', text: w.ofAnHour },
+        { value: 'day', text: w.ofADay },
+      ]),
+      choice('from', w.givenAs, given),
+    ],
+    'half-of-day': [lineOf('event', w.whatHappens), dayTime('timeSec', w.time)],
+    'convert-24': [
+      dayTime('timeSec', w.time),
+      choice('to', w.toBeWrittenAs, [
+        { value: '24', text: w.of24Hours },
+        { value: '12', text: w.of12Hours },
+      ]),
+    ],
+    'sensible-time': [
+      lineOf('event', w.whatHappens),
+      number('fromHour', w.makesSenseFromHour, 0, 23),
+      number('toHour', w.toHour, 0, 23),
+      dayTimesField('times', w.choices, 2, 4),
+    ],
+    'early-late': [lineOf('event', w.whatIsToHappen), dayTime('plannedSec', w.at), dayTime('thereSec', w.theClockShows)],
+    'later-earlier': [
+      dayTime('startSec', w.start),
+      number('minutes', w.minutesItTakes, 1, 660),
+      choice('asks', w.asksFor, [
+        { value: 'end', text: w.theEnd },
+        { value: 'start', text: w.theStart },
+        { value: 'length', text: w.howLongItTakes },
+      ]),
+    ],
+    'between-times': [timeField('fromSec', w.after), timeField('toSec', w.before), timesField('times', w.dials, 2, 4)],
+    pattern: [
+      timeField('startSec', w.firstTime),
+      number('stepMin', w.minutesFromOneToTheNext, -180, 180),
+      number('count', w.howManyTimes, 3, 6),
+      gapsField(),
+    ],
+    'order-times': [timesField('times', w.times, 3, 5), choice('as', w.shownAs, given)],
+  };
+});

@@ -1,5 +1,6 @@
 import { MISCONCEPTION_IDS, misconceptionOf, mistakenReading, type ItemOf, type MisconceptionId } from '@zeitpunkt/core';
 import type { BeatField } from './beat-field';
+import { FIELD_WORDS } from './words';
 
 /** Ideas that can explain a wrong reading. */
 const READING_IDEAS = MISCONCEPTION_IDS.filter((id) => misconceptionOf(id).howItCame !== undefined).map((value) => ({
@@ -8,16 +9,16 @@ const READING_IDEAS = MISCONCEPTION_IDS.filter((id) => misconceptionOf(id).howIt
 }));
 
 /** The idea that a wrong reading is to be explained by. */
-export const misconceptionField: BeatField = {
+export const misconceptionField = (w = FIELD_WORDS()): BeatField => ({
   key: 'misconception',
-  label: 'The mistake comes from',
+  label: w.theMistakeComesFrom,
   type: 'choice',
   options: READING_IDEAS,
   read: (item) => (item as ItemOf<'explain-mistake'>).misconception,
   write(text, item, settings) {
     const { choices, misconception: before, timeSec } = item as ItemOf<'explain-mistake'>;
     const misconception = text as MisconceptionId;
-    if (!mistakenReading({ timeSec, misconception }, settings)) return { problem: 'At this time this idea makes no difference.' };
+    if (!mistakenReading({ timeSec, misconception }, settings)) return { problem: w.noDifference };
     // It stands in the place of the one before, unless it is a choice already.
     return {
       change: {
@@ -26,4 +27,4 @@ export const misconceptionField: BeatField = {
       },
     };
   },
-};
+});

@@ -1,5 +1,6 @@
 import type { ClockPart, ItemOf } from '@zeitpunkt/core';
 import type { BeatField } from './beat-field';
+import { FIELD_WORDS } from './words';
 
 const PARTS = {
   dial: ['short-hand', 'tick', 'long-hand', 'numeral'],
@@ -13,18 +14,18 @@ const partsOf = (parts: readonly ClockPart[]): keyof typeof PARTS => {
 };
 
 /** The parts that are to be named; their names stand in another order. */
-export const partsField: BeatField = {
+export const partsField = (w = FIELD_WORDS()): BeatField => ({
   key: 'of',
-  label: 'Parts of',
+  label: w.partsOf,
   type: 'choice',
   options: [
-    { value: 'dial', text: 'a dial' },
-    { value: 'hands', text: 'a dial, its hands only' },
-    { value: 'display', text: 'a display' },
+    { value: 'dial', text: w.aDial },
+    { value: 'hands', text: w.aDialItsHandsOnly },
+    { value: 'display', text: w.aDisplay },
   ],
   read: (item) => partsOf((item as ItemOf<'label-parts'>).parts),
   write: (text, item) =>
     partsOf((item as ItemOf<'label-parts'>).parts) === text
       ? { change: { parts: (item as ItemOf<'label-parts'>).parts } }
       : { change: { parts: PARTS[text as keyof typeof PARTS], names: [...PARTS[text as keyof typeof PARTS]].reverse() } },
-};
+});

@@ -1,13 +1,14 @@
 import type { ItemOf } from '@zeitpunkt/core';
 import type { BeatField } from './beat-field';
+import { FIELD_WORDS } from './words';
 import { choiceLines, choicesTyped } from '../composer/choice-lines';
 
 /** The dials that may be possible or not, one a line. */
-export const posesField: BeatField = {
+export const posesField = (w = FIELD_WORDS()): BeatField => ({
   key: 'poses',
-  label: 'Dials',
+  label: w.dials,
   type: 'lines',
-  hint: 'One a line: dial 9:30, or dial 9:30 short hand at 9',
+  hint: w.posesHint,
   read: (item, settings) =>
     choiceLines(
       (item as ItemOf<'possible-dial'>).poses.map((pose) => ({ ...pose, numerals: 'all' })),
@@ -17,6 +18,6 @@ export const posesField: BeatField = {
     const typed = choicesTyped(text, 4, settings, 1);
     if ('problem' in typed) return typed;
     const poses = typed.choices.flatMap((choice) => ('text' in choice ? [] : [{ hourDeg: choice.hourDeg, minuteDeg: choice.minuteDeg }]));
-    return poses.length < typed.choices.length ? { problem: 'Each line begins with dial and a time.' } : { change: { poses } };
+    return poses.length < typed.choices.length ? { problem: w.dialAndTime } : { change: { poses } };
   },
-};
+});
