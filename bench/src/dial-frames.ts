@@ -143,13 +143,13 @@ for (let run = 0; run < RUNS; run++) {
   const floor = await bareFloor(page);
   await page.goto(`${server.url}/dials`);
   await page.locator('zp-pointing-stage svg circle').first().waitFor();
-  for (const name of ['Hour zones', 'Quarters', 'Shading', '13 to 24', 'Second hand'])
-    await page.getByRole('checkbox', { name, exact: true }).check();
+  for (const name of ['Zones', 'Quarters', 'Shading', '13 to 24', 'Seconds'])
+    await page.locator('zp-layer-panel').getByRole('button', { name, exact: true }).first().click();
   await countFrames(page);
   const drag = await costOf(page, () => dragRound(page, 'zp-pointing-stage svg'));
   await page.getByLabel('Time', { exact: true }).fill('11:55');
   const sweep = await costOf(page, async () => {
-    await page.getByRole('button', { name: 'Sweep there' }).click();
+    await page.getByRole('button', { name: 'Sweep', exact: true }).click();
     await page.waitForTimeout(4000);
   });
   await page.keyboard.press('Escape');

@@ -51,7 +51,7 @@ import { INSIGHT_WORDS } from './words';
         <zp-failing [problem]="problem" (again)="store.open(id())" />
       }
       @if (store.insight(); as insight) {
-        <nav mat-tab-nav-bar mat-stretch-tabs="false" [tabPanel]="panel" [attr.aria-label]="words().looks.label">
+        <nav mat-tab-nav-bar mat-stretch-tabs="false" disablePagination [tabPanel]="panel" [attr.aria-label]="words().looks.label">
           @for (look of looks; track look) {
             <a mat-tab-link [routerLink]="look" routerLinkActive #here="routerLinkActive" [active]="here.isActive">{{
               words().looks[look]
