@@ -93,7 +93,9 @@ for (const order of [2, 3, 1, 2, 3, 1]) {
     ),
   );
 }
-console.log(`  questions × pupils in another order after ${ms(median(sorts))} (slowest ${ms(Math.max(...sorts))}), painted in the second frame`);
+console.log(
+  `  questions × pupils in another order after ${ms(median(sorts))} (slowest ${ms(Math.max(...sorts))}), painted in the second frame`,
+);
 
 for (const path of ['standing', 'results.csv', 'results.xapi.json']) {
   await blocked();
