@@ -18,7 +18,7 @@ export const dayLine: BandKind<DayLine> = {
 };
 
 function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
-  const y = place.y + place.height * 0.66;
+  const y = place.y + place.height * 0.62;
   const xAt = (sec: number) => place.x + (place.width * sec) / SECONDS_PER_DAY;
   const half = place.x + place.width / 2;
   const drawn: SceneNode[] = [
@@ -33,7 +33,7 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
   }
   const nameAt = (sec: number) => partOfDay(wrapSecondOfDay(sec), band.tongue ?? 'en').name;
   for (const sec of [0, SECONDS_PER_DAY / 2, SECONDS_PER_DAY]) {
-    drawn.push(label(`${id}-name-${sec}`, xAt(sec), y + 48, nameAt(sec), 28, 'ink', true));
+    drawn.push(label(`${id}-name-${sec}`, xAt(sec), y + 64, nameAt(sec), 28, 'ink', true));
   }
   [...band.events]
     .sort((a, b) => a.atSec - b.atSec)

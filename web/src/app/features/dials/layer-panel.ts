@@ -24,6 +24,10 @@ import { DialsStore } from './dials-store';
 import { BANDS, FACE, HANDS, RINGS } from './options';
 import { DIALS_WORDS } from './words';
 
+const MOVING: ReadonlySet<string> = new Set<keyof DialBuild>(['timeSec', 'freePose', 'marks']);
+const isBuiltAlike = (one: DialBuild, other: DialBuild): boolean =>
+  (Object.keys(other) as (keyof DialBuild)[]).every((key) => MOVING.has(key) || one[key] === other[key]);
+
 /** What is on the dial that is built, beside it and below it: each as a picture of what it does. */
 @Component({
   selector: 'zp-layer-panel',
@@ -43,13 +47,13 @@ export class LayerPanel {
   protected readonly bands = BANDS;
   protected readonly digits = [0, 1, 2, 3];
   protected readonly mostBeside = MOST_BESIDE;
-  protected readonly place = computed(() => placeOf(this.store.build()));
+  /** What is built, but for where the hands and pointers stand: while a hand is drawn round nothing here is drawn anew. */
+  protected readonly built = computed(() => this.store.build(), { equal: isBuiltAlike });
+  protected readonly place = computed(() => placeOf(this.built()));
   /** Several dials by their letters. */
-  protected readonly letters = computed(() =>
-    Array.from({ length: this.store.build().beside.length + 1 }, (_, place) => dialLetter(place)),
-  );
+  protected readonly letters = computed(() => Array.from({ length: this.built().beside.length + 1 }, (_, place) => dialLetter(place)));
   protected readonly eventsProblem = signal<string | null>(null);
-  protected readonly eventsText = computed(() => dayEventsText(this.store.build().events));
+  protected readonly eventsText = computed(() => dayEventsText(this.built().events));
 
   protected set<Key extends keyof DialBuild>(key: Key, value: DialBuild[Key]): void {
     this.store.change((build) => ({ ...build, [key]: value }));

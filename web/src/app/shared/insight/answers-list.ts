@@ -77,7 +77,7 @@ const AT_ONCE = 12;
     }
     li {
       display: grid;
-      grid-template-columns: 4.2rem minmax(0, 1fr);
+      grid-template-columns: 5.6rem minmax(0, 1fr);
       gap: 0.75rem;
       align-items: center;
     }
