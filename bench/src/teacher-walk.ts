@@ -108,23 +108,26 @@ function longLesson(beatCount: number): Lesson {
 async function keyTimes(page: Page, selector: string, keys: readonly string[], typed: boolean): Promise<number[]> {
   const times: number[] = [];
   for (const key of keys) {
-    const [seen] = await Promise.all([
-      page.evaluate(
-        ({ watched, attributes }) =>
-          new Promise<number>((resolve) => {
-            let at = 0;
-            document.addEventListener('keydown', ({ timeStamp }) => (at = timeStamp), { once: true, capture: true });
-            const observer = new MutationObserver(() => {
-              observer.disconnect();
-              requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - at)));
-            });
-            observer.observe(document.querySelector(watched)!, { subtree: true, childList: true, characterData: true, attributes });
-          }),
-        { watched: selector, attributes: !typed },
-      ),
-      page.waitForTimeout(60).then(() => page.keyboard.press(key)),
-    ]);
-    times.push(seen);
+    // Watched before the key is pressed: what comes is not missed.
+    await page.evaluate(
+      ({ watched, attributes }) => {
+        const place = window as unknown as { seen: Promise<number> };
+        place.seen = new Promise<number>((resolve) => {
+          let at = 0;
+          document.addEventListener('keydown', ({ timeStamp }) => (at = timeStamp), { once: true, capture: true });
+          const observer = new MutationObserver(() => {
+            if (at === 0) return;
+            observer.disconnect();
+            requestAnimationFrame(() => setTimeout(() => resolve(performance.now() - at)));
+          });
+          observer.observe(document.querySelector(watched)!, { subtree: true, childList: true, characterData: true, attributes });
+        });
+      },
+      { watched: selector, attributes: !typed },
+    );
+    await page.waitForTimeout(60);
+    await page.keyboard.press(key);
+    times.push(await page.evaluate(() => (window as unknown as { seen: Promise<number> }).seen));
   }
   return times;
 }

@@ -53,7 +53,7 @@ export class DialsPage {
   }
 
   get reading(): Locator {
-    return this.page.locator('.reading');
+    return this.page.locator('zp-reading');
   }
 
   get problem(): Locator {

@@ -1,5 +1,5 @@
 import { Component, provideBrowserGlobalErrorListeners, provideZonelessChangeDetection } from '@angular/core';
-import { bootstrapApplication } from '@angular/platform-browser';
+import { bootstrapApplication, REMOVE_STYLES_ON_COMPONENT_DESTROY } from '@angular/platform-browser';
 import { provideRouter, RouterOutlet, withComponentInputBinding } from '@angular/router';
 import { provideStore } from '@ngrx/store';
 import { showAppearance } from './shared/appearance';
@@ -19,6 +19,8 @@ export async function start(): Promise<void> {
     providers: [
       provideBrowserGlobalErrorListeners(),
       provideZonelessChangeDetection(),
+      // Styles that come and go with the fields of a beat would have the browser read all its rules anew.
+      { provide: REMOVE_STYLES_ON_COMPONENT_DESTROY, useValue: false },
       provideRouter(teacherRoutes, withComponentInputBinding()),
       provideStore({}),
     ],

@@ -25,7 +25,6 @@ const REACH = 130;
   host: {
     '[class.pen]': "tool() !== 'turn'",
     '(pointerdown)': 'take($event)',
-    '(pointermove)': 'move($event)',
     '(pointerup)': 'letGo($event)',
     '(pointercancel)': 'cancel()',
   },
@@ -54,8 +53,10 @@ export class PointingStage {
   /** The one of several dials that is at hand has a ring. */
   readonly marksAtHand = input(false);
 
+  /** Told at every move of a hand. Called as it is, not by an event of a template: that would draw all that stands around it anew. */
+  readonly turned = input.required<(turned: Turning) => void>();
+
   readonly turnBegan = output();
-  readonly turned = output<Turning>();
   readonly turnEnded = output();
   readonly turnCancelled = output();
   /** Something was pointed at; an ink mark's id is new. */
@@ -80,6 +81,10 @@ export class PointingStage {
     return draft ? { ...play, stateAt: (elapsedMs) => withMarks(play.stateAt(elapsedMs), [draft]) } : play;
   });
 
+  constructor() {
+    this.host.addEventListener('pointermove', (event) => this.move(event));
+  }
+
   protected take(event: PointerEvent): void {
     if (!event.isPrimary || event.button !== 0) return;
     const play = this.play();
@@ -99,14 +104,14 @@ export class PointingStage {
     this.gesture.set({ type: 'turn', hold: { hand, before, lastDeg: deg, turnedDeg: 0 } });
   }
 
-  protected move(event: PointerEvent): void {
+  private move(event: PointerEvent): void {
     const gesture = this.gesture();
     if (!gesture || !event.isPrimary) return;
     const point = this.pointOf(event);
     if (gesture.type === 'draw') return this.gesture.set({ type: 'draw', points: [...gesture.points, point] });
     const hold = moveHold(gesture.hold, degOf(point));
     this.gesture.set({ type: 'turn', hold });
-    this.turned.emit(turnedBy(hold));
+    this.turned()(turnedBy(hold));
   }
 
   protected letGo(event: PointerEvent): void {

@@ -75,9 +75,9 @@ export class ScriptStage {
     this.began = this.steering.aside();
   }
 
-  protected turned(turning: Turning): void {
+  protected readonly turned = (turning: Turning): void => {
     if (turning.hands === 'geared') this.turnTo(turning.at);
-  }
+  };
 
   protected turnCancelled(): void {
     if (this.began) this.steering.showAside(this.began);

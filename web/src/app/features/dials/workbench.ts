@@ -57,7 +57,8 @@ import { KeepInLesson } from './keep-in-lesson';
 import { LayerPanel } from './layer-panel';
 import { SNAP_MS, WIDTHS } from './options';
 import { SavedDials } from './saved-dials';
-import { minuteSeen, readingOf } from './reading-of';
+import { Reading } from './reading';
+import { minuteSeen } from './reading-of';
 import { StageAnimation } from './stage-animation';
 import { sweepOf, type SweepCount } from './sweep-of';
 import { turningShortcuts } from './turning-shortcuts';
@@ -89,6 +90,7 @@ const MOST_MARKS = 60;
     PointAt,
     PointerTiles,
     PointingStage,
+    Reading,
     SavedDials,
     SavingWord,
   ],
@@ -112,13 +114,17 @@ export class Workbench {
   protected readonly pace = computed(() => String(this.turnSeconds()));
   protected readonly sweepCount = signal<SweepCount>('fives');
   protected readonly transparent = signal(false);
-  protected readonly moving = computed(() => this.animation.stage() !== null);
+  /** What moves by itself at this moment; null while nothing does. */
+  protected readonly moved = this.animation.stage;
+  protected readonly moving = computed(() => this.moved() !== null);
+  // Told apart from the rest of the build, which is another one at every move of a hand.
+  protected readonly hasSeveral = computed(() => this.store.build().beside.length > 0);
+  protected readonly hasMarks = computed(() => this.store.build().marks.length > 0);
   protected readonly stage = computed(() => this.animation.stage() ?? this.store.stage());
   protected readonly play = computed<StagePlay>(() => {
     const stage = this.stage();
     return { stateAt: () => stage, motionMs: 0, beganAtMs: 0 };
   });
-  protected readonly reading = computed(() => readingOf(this.store.build(), this.animation.stage()));
 
   private readonly whereHandsStand = computed(() => {
     const { hands, timeSec, freePose } = this.store.build();

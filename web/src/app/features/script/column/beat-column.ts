@@ -4,6 +4,7 @@ import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem } from '@angular/material/menu';
 import { lengthText, type NamedFinding } from '@zeitpunkt/core';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
+import { nextFrame } from '../../../shared/next-frame';
 import { RIM_WORDS } from '../../../shared/rim/words';
 import { Icon } from '../../../ui/icons/icon';
 import { SmallDial } from '../../../ui/parts/small-dial';
@@ -88,8 +89,12 @@ export class BeatColumn {
 
   constructor() {
     const atHand = computed(() => this.chosen().id);
-    // Whatever chose it, a beat is in sight with the presses that add something after it.
-    afterRenderEffect(() => this.show(atHand()));
+    // Whatever chose it, a beat is in sight with the presses that add something after it. Looked at a frame later: where things
+    // stand is known then, and is not measured twice.
+    afterRenderEffect((onCleanup) => {
+      const id = atHand();
+      onCleanup(nextFrame(() => this.show(id)));
+    });
   }
 
   protected fold(from: number): void {

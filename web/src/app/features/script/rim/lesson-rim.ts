@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, model, output, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, model, output, viewChild } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
@@ -54,6 +54,12 @@ export class LessonRim {
     }),
   );
 
+  constructor() {
+    // Not by an event of the template: a pointer that only passes over would draw the whole place anew.
+    const host = inject<ElementRef<HTMLElement>>(ElementRef).nativeElement;
+    host.addEventListener('pointermove', (event) => this.drag(event));
+  }
+
   /** "−1:02". */
   protected by({ bySec }: TimingOffer): string {
     return `${bySec > 0 ? '+' : '−'}${lengthText(1000 * Math.abs(bySec))}`;
@@ -65,7 +71,7 @@ export class LessonRim {
     this.goTo(event);
   }
 
-  protected drag(event: PointerEvent): void {
+  private drag(event: PointerEvent): void {
     if (this.band().nativeElement.hasPointerCapture(event.pointerId)) this.goTo(event);
   }
 

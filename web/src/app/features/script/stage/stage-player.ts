@@ -161,10 +161,10 @@ export class StagePlayer {
     if (marks) this.pointed.emit(toggled(marks, mark).slice(-MOST_MARKS));
   }
 
-  protected turnTo(turning: Turning): void {
+  protected readonly turnTo = (turning: Turning): void => {
     this.kept.set(false);
     if (turning.hands === 'geared') this.turned.set(turning.at);
-  }
+  };
 
   isOn(on: Partial<DialLayers>): boolean {
     const [[name, value] = []] = Object.entries(on);
