@@ -82,11 +82,16 @@ export type CardRead = Data<typeof CardRead>;
 export const CardJoin = Exact({ token: CardToken, sessionId: Uuid, joinId: Uuid });
 export type CardJoin = Data<typeof CardJoin>;
 
-/** What the reveal tells a pupil: the stage with the key and its reason, and one kind sentence on the pupil's own response. */
-export const RevealSchema = Exact({
-  stage: StageStateSchema,
-  own: Nullable(Exact({ verdict: VerdictSchema, sayToPupil: Type.String() })),
-});
+/**
+ * What the reveal tells a pupil: the stage with the key and its reason, the right response as the pupil would have given it, and one
+ * kind sentence on the pupil's own.
+ */
+const revealed = <R extends TSchema>(response: R) =>
+  Exact({
+    stage: StageStateSchema,
+    key: response,
+    own: Nullable(Exact({ verdict: VerdictSchema, sayToPupil: Type.String() })),
+  });
 
 /** The teacher's voice at a step: the sound by its id, and its captions. */
 const StepVoice = Exact({
@@ -169,7 +174,7 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
         countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
         /** The pupil's own latest response, as the server has it. */
         given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response, late: Type.Boolean() })),
-        reveal: Nullable(RevealSchema),
+        reveal: Nullable(revealed(response)),
       }),
     ),
   });

@@ -15,9 +15,9 @@ test('a killed server: every acknowledged answer is there, the room goes on, pag
   await test.step('in the lobby', async () => {
     await anouk.join(key);
     await server.kill();
-    await expect(anouk.page.getByText('Waiting for the line')).toBeVisible();
+    await expect(anouk.page.getByText('No line just now')).toBeVisible();
     await server.start();
-    await expect(anouk.page.getByText('Waiting for the line')).toBeHidden();
+    await expect(anouk.page.getByText('No line just now')).toBeHidden();
     await bashir.join(key);
     await expect(teacher.page.getByRole('button', { name: '2 of 26 are in' })).toBeVisible();
   });

@@ -75,7 +75,7 @@ test('pictures of the main views from demo data', async ({ teacher, newPupil, se
 
   await teacher.goTo('Ask');
   await expect(anouk.stem).toContainText('half past two');
-  await anouk.turn('hour', 'ArrowRight', 2);
+  await anouk.turn('hour', 'ArrowRight', 4);
   await anouk.turn('minute', 'PageUp', 6);
   await anouk.send();
   await anouk.expectKept();

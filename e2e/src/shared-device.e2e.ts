@@ -6,6 +6,7 @@ test('two pupils share a phone: a touch says whose turn it is, and their answers
   const elin = await newPupil('Elin', PHONE);
   const { page } = elin;
   await elin.join(key);
+  await page.getByRole('button', { name: 'More', exact: true }).tap();
   await page.getByRole('button', { name: 'Two of us here' }).tap();
   await page.getByRole('dialog').getByRole('button', { name: 'Femi' }).tap();
   await expect(page.getByText('You are in, Femi.')).toBeVisible();

@@ -63,9 +63,10 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await test.step('the other direction: a geared dial, by dragging and by keys', async () => {
     await teacher.goTo('Ask');
     await expect(anouk.stem).toHaveText('Set the hands to half past two.');
-    await bashir.dragMinuteHand([90, 180, 270, 0, 90, 180, 270, 0, 90, 180]);
+    // The hands stand at ten o’clock: four turns and a half are half past two.
+    await bashir.dragMinuteHand([...Array.from({ length: 4 }, () => [90, 180, 270, 0]).flat(), 90, 180]);
     await bashir.send();
-    await anouk.turn('hour', 'ArrowRight', 3);
+    await anouk.turn('hour', 'ArrowRight', 5);
     await anouk.turn('minute', 'PageUp', 6);
     await anouk.send();
     await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Bashir');
@@ -79,7 +80,7 @@ test('from the lesson to the reviewed response', async ({ teacher, newPupil }) =
   await test.step('free hands: the hour hand can be left on its numeral', async () => {
     await teacher.goTo('Ask');
     await ceri.turn('minute', 'PageUp', 6);
-    await ceri.turn('hour', 'PageUp', 9);
+    await ceri.turn('hour', 'PageDown', 1);
     await ceri.send();
     await ceri.expectKept();
     await teacher.goTo('Answer');

@@ -41,15 +41,25 @@ export function roomKeyText(key: RoomKey): string {
 /**
  * Reads picture names as far as they are typed: capitals, commas and extra spaces do not matter, and the beginning of a
  * name is enough where only one picture begins so.
+ * @param names what the pictures are called in another language; their own names always count
  * @returns the pictures recognised, and the first word that is no picture, or null
  */
-export function readPictures(text: string): { readonly pictures: readonly KeyPicture[]; readonly unknown: string | null } {
+export function readPictures(
+  text: string,
+  names: Readonly<Record<KeyPicture, string>> | null = null,
+): { readonly pictures: readonly KeyPicture[]; readonly unknown: string | null } {
   const pictures: KeyPicture[] = [];
-  for (const word of text
+  const words = text
     .toLowerCase()
-    .split(/[^a-z]+/)
-    .filter(Boolean)) {
-    const matches = KEY_PICTURES.filter((picture) => picture === word || (word.length >= 2 && picture.startsWith(word)));
+    .split(/[^\p{L}]+/u)
+    .filter(Boolean);
+  const called = (nameOf: (picture: KeyPicture) => string, word: string) => {
+    const exact = KEY_PICTURES.filter((picture) => nameOf(picture) === word);
+    return exact.length ? exact : KEY_PICTURES.filter((picture) => word.length >= 2 && nameOf(picture).startsWith(word));
+  };
+  for (const word of words) {
+    const here = names ? called((picture) => names[picture].toLowerCase(), word) : [];
+    const matches = here.length ? here : called((picture) => picture, word);
     if (matches.length !== 1) return { pictures, unknown: word };
     pictures.push(matches[0]!);
   }

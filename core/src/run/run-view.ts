@@ -4,7 +4,7 @@ import { leavesScript, stageAside, type Aside } from '../lesson/aside.js';
 import { motionMs, stageAt, stageBefore, stepAt } from '../lesson/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { LessonSettings } from '../lesson/settings.js';
-import { kindOf, type ItemView } from '../question-kinds/registry.js';
+import { kindOf, type ItemView, type KindResponse } from '../question-kinds/registry.js';
 import type { DialMark } from '../scene/dial-state.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { AskingPhase } from './asking.js';
@@ -32,6 +32,8 @@ export interface RunView {
     readonly countdown: StageState['countdown'];
     /** The stage with the key and its reason; null before the reveal. */
     readonly answer: StageState | null;
+    /** The right response, as a pupil would give it; null before the reveal. */
+    readonly key: KindResponse | null;
   } | null;
 }
 
@@ -57,6 +59,7 @@ export function viewOfRun(prepared: PreparedLesson, run: Run, aside: Aside | nul
       phase,
       countdown: isThinking ? stageAt(prepared, run.at, elapsedMs).countdown : null,
       answer: phase === 'revealed' ? kind.answered(item, settings) : null,
+      key: phase === 'revealed' ? kind.keyOf(item, settings) : null,
     },
   };
 }

@@ -18,7 +18,7 @@ export class PupilPage {
   async join(key: readonly string[]): Promise<void> {
     await this.enterKey(key);
     await this.page.getByRole('button', { name: this.name, exact: true }).click();
-    await expect(this.page.getByRole('button', { name: 'Leave' })).toBeVisible();
+    await expect(this.page.getByRole('button', { name: 'More', exact: true })).toBeVisible();
   }
 
   /** The same device with its tab opened anew. */
@@ -40,7 +40,7 @@ export class PupilPage {
    */
   async answerSomehow(): Promise<void> {
     const { page } = this;
-    const work = page.locator('.answer > :first-child');
+    const work = page.locator('.work > :last-child');
     await work.waitFor();
     const tag = await work.evaluate((element) => element.tagName.toLowerCase());
     const pad = page.getByRole('group', { name: 'Number pad' });
@@ -74,7 +74,7 @@ export class PupilPage {
   /** Drags the minute hand from 12 round through directions, in degrees clockwise from 12. */
   async dragMinuteHand(throughDeg: readonly number[]): Promise<void> {
     const box = (await this.page.locator('zp-turning-dial svg').boundingBox())!;
-    const radius = box.width * 0.38;
+    const radius = Math.min(box.width, box.height) * 0.38;
     const to = (deg: number, steps: number) => {
       const rad = (deg * Math.PI) / 180;
       return this.page.mouse.move(box.x + box.width / 2 + radius * Math.sin(rad), box.y + box.height / 2 - radius * Math.cos(rad), {

@@ -3,8 +3,8 @@ import type { Tongue } from '../../words/pack.js';
 /** What this kind says of itself, in every language of lessons. */
 export const TEXTS = {
   en: {
-    to24: (time: string) => `Write ${time} on the 24-hour display.`,
-    to12: (time: string) => `Write ${time} as a display of 12 hours shows it.`,
+    to24: (time: string) => `It is ${time}. Write what a clock that counts to 24 shows.`,
+    to12: (time: string) => `It is ${time}. Write what a clock that counts to 12 shows.`,
     on: {
       midnight: 'Midnight begins the day: its first hour is written 00.',
       before: (of12: number, written: string) => `Before noon the hour stays the same, with two digits: ${of12} is ${written}.`,
@@ -22,8 +22,8 @@ export const TEXTS = {
     lookAt: 'Is it before noon or after noon? After noon the two displays are 12 hours apart.',
   },
   de: {
-    to24: (time: string) => `Schreibe ${time} auf die 24-Stunden-Anzeige.`,
-    to12: (time: string) => `Schreibe ${time} so, wie es eine 12-Stunden-Anzeige zeigt.`,
+    to24: (time: string) => `Es ist ${time}. Schreib, was eine Uhr zeigt, die bis 24 zählt.`,
+    to12: (time: string) => `Es ist ${time}. Schreib, was eine Uhr zeigt, die bis 12 zählt.`,
     on: {
       midnight: 'Mit Mitternacht fängt der Tag an: Seine erste Stunde schreibt man 00.',
       before: (of12: number, written: string) => `Vor Mittag bleibt die Stunde gleich, mit zwei Ziffern: ${of12} ist ${written}.`,

@@ -57,6 +57,10 @@ function offOf(one: Pose, other: Pose): { readonly hour: number; readonly minute
 
 const responseOf = (pose: Pose): SetDialResponse => ({ kind: 'set-dial', ...pose });
 
+/** Where the hands stand at first, in seconds since midnight: apart, so that either can be taken. */
+const START_SEC = 36_000; // 10:00
+const OTHER_START_SEC = 14_400; // 4:00
+
 export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = {
   name: 'Set a dial',
   thinkSec: 26,
@@ -72,7 +76,7 @@ export const setDial: QuestionKind<SetDialItem, SetDialResponse, SetDialView> = 
     stem: stemOf(item, settings),
     picture: NO_PICTURE,
     hands: item.hands,
-    startSec: 0,
+    startSec: item.timeSec % SECONDS_PER_HALF_DAY === START_SEC ? OTHER_START_SEC : START_SEC,
     layers: PLAIN_LAYERS,
   }),
   judge,

@@ -17,10 +17,15 @@ export const dayLine: BandKind<DayLine> = {
   },
 };
 
+/** Room that the number of an hour needs, in units of the scene. */
+const NUMBER_WIDTH = 32;
+
 function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
   const y = place.y + place.height * 0.62;
   const xAt = (sec: number) => place.x + (place.width * sec) / SECONDS_PER_DAY;
   const half = place.x + place.width / 2;
+  // On a narrow line numbers of every hour would run into each other.
+  const every = place.width / 24 < NUMBER_WIDTH ? 3 : 1;
   const drawn: SceneNode[] = [
     stroke(`${id}-first`, `M${place.x} ${y} L${half} ${y}`, 'minute', 12),
     stroke(`${id}-second`, `M${half} ${y} L${place.x + place.width} ${y}`, 'hour', 12),
@@ -29,7 +34,8 @@ function nodes(band: DayLine, place: BandPlace, id: string): SceneNode[] {
     const x = xAt(hour * 3600);
     const long = hour % 12 === 0 ? 26 : 14;
     drawn.push(stroke(`${id}-tick-${hour}`, `M${x.toFixed(1)} ${y - long} L${x.toFixed(1)} ${y + long}`, 'ink', hour % 12 === 0 ? 5 : 3));
-    if (hour % 12 !== 0) drawn.push(label(`${id}-hour-${hour}`, x, y + 38, String(hour % 12), 24, 'ink'));
+    if (hour % 12 !== 0 && hour % every === 0)
+      drawn.push(label(`${id}-hour-${hour}`, x, y + 38, String(hour % 12), every === 1 ? 24 : 28, 'ink'));
   }
   const nameAt = (sec: number) => partOfDay(wrapSecondOfDay(sec), band.tongue ?? 'en').name;
   for (const sec of [0, SECONDS_PER_DAY / 2, SECONDS_PER_DAY]) {

@@ -16,9 +16,14 @@ export const hourLine: BandKind<HourLine> = {
   describe: ({ hour, at }) => `A line from ${hour} o’clock to ${nextHour12(hour)} o’clock${at === null ? '' : `, at ${at} minutes`}.`,
 };
 
+/** Room that the number of a five needs, in units of the scene. */
+const STEP_WIDTH = 56;
+
 function nodes(band: HourLine, place: BandPlace, id: string): SceneNode[] {
   const y = place.y + place.height * 0.62;
   const xAt = (minute: number) => place.x + (place.width * minute) / 60;
+  // On a narrow line the numbers of all fives would run into the times at its ends.
+  const narrow = place.width / 12 < STEP_WIDTH;
   const drawn: SceneNode[] = [stroke(`${id}-line`, `M${place.x} ${y} L${place.x + place.width} ${y}`, 'ink', 6)];
   for (let minute = 0; minute <= 60; minute += band.by) {
     const long = minute % 15 === 0 ? 26 : minute % 5 === 0 ? 18 : 10;
@@ -30,7 +35,7 @@ function nodes(band: HourLine, place: BandPlace, id: string): SceneNode[] {
         minute % 15 === 0 ? 5 : 3,
       ),
     );
-    const named = minute > 0 && minute < 60 && (band.by !== 1 || minute % 5 === 0);
+    const named = minute > 0 && minute < 60 && (band.by !== 1 || minute % 5 === 0) && (!narrow || minute % 15 === 0);
     if (named) drawn.push(label(`${id}-minute-${minute}`, xAt(minute), y + 50, String(minute), 28, 'minute'));
   }
   drawn.push(label(`${id}-from`, place.x, y + 54, `${band.hour}:00`, 36, 'hour', true));

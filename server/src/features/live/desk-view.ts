@@ -16,16 +16,23 @@ export interface SharedView {
   readonly view: Pick<DeskView, 'seq' | 'phase' | 'className' | 'lessonTitle' | 'language' | 'shapes' | 'stage'>;
   readonly calls: Pick<Calls, 'showMe' | 'pulse'>;
   readonly question: SharedQuestion | null;
-  readonly json: { readonly view: string; readonly question: string; readonly answer: string };
+  readonly json: { readonly view: string; readonly question: string; readonly answer: string; readonly key: string };
 }
 
 interface SharedQuestion {
   readonly shared: Pick<Question, 'askingId' | 'view' | 'phase' | 'nudged' | 'countdown'>;
   readonly answer: NonNullable<Question['reveal']>['stage'] | null;
+  /** The right response; null before the reveal. */
+  readonly key: NonNullable<Question['reveal']>['key'] | null;
 }
 
 function withJson(view: SharedView['view'], calls: SharedView['calls'], question: SharedQuestion | null): SharedView {
-  const json = { view: JSON.stringify(view), question: JSON.stringify(question?.shared), answer: JSON.stringify(question?.answer) };
+  const json = {
+    view: JSON.stringify(view),
+    question: JSON.stringify(question?.shared),
+    answer: JSON.stringify(question?.answer),
+    key: JSON.stringify(question?.key),
+  };
   return { view, calls, question, json };
 }
 
@@ -38,10 +45,10 @@ export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: nu
   if (room.phase !== 'running') return withJson(view, calls, null);
   const { stage, question } = viewOfRun(lesson, room.run, room.aside, Math.max(0, nowMs - room.run.enteredAtMs));
   if (!question) return withJson({ ...view, stage }, calls, null);
-  const { answer, ...asked } = question;
+  const { answer, key, ...asked } = question;
   const nudged = calls.nudged === asked.askingId;
   const countdown = moreTimeFor(calls, asked.askingId, nowMs) ?? asked.countdown;
-  return withJson({ ...view, stage }, calls, { shared: { ...asked, nudged, countdown }, answer });
+  return withJson({ ...view, stage }, calls, { shared: { ...asked, nudged, countdown }, answer, key });
 }
 
 /** What a pupil is told who waits at the door: that the door was found, and nothing of the lesson. */
@@ -84,8 +91,8 @@ export function deskView({ view, calls, question }: SharedView, pupil: DeskPupil
   const own = { ...view, participantId, pupilName, calls: callsFor(calls, pupil), own: pupil.own };
   if (!question) return { ...own, question: null };
   const { given, own: ownAnswer } = ownPart(question, latest);
-  const { shared, answer } = question;
-  return { ...own, question: { ...shared, given, reveal: answer && { stage: answer, own: ownAnswer } } };
+  const { shared, answer, key } = question;
+  return { ...own, question: { ...shared, given, reveal: answer && key && { stage: answer, key, own: ownAnswer } } };
 }
 
 /** The same as a message: whatever all desks are told alike is one text for all of them. */
@@ -98,6 +105,6 @@ export function deskMessage({ calls, question, json }: SharedView, pupil: DeskPu
   const head = `{"type":"view","view":${json.view.slice(0, -1)},${own}`;
   if (!question) return `${head},"question":null}}`;
   const { given, own: ownAnswer } = ownPart(question, latest);
-  const reveal = question.answer ? `{"stage":${json.answer},"own":${JSON.stringify(ownAnswer)}}` : 'null';
+  const reveal = question.answer ? `{"stage":${json.answer},"key":${json.key},"own":${JSON.stringify(ownAnswer)}}` : 'null';
   return `${head},"question":${json.question.slice(0, -1)},"given":${JSON.stringify(given)},"reveal":${reveal}}}}`;
 }

@@ -1,4 +1,4 @@
-import { linkedSignal, untracked, type InputSignal, type OutputEmitterRef, type WritableSignal } from '@angular/core';
+import { linkedSignal, untracked, type InputSignal, type OutputEmitterRef, type Signal, type WritableSignal } from '@angular/core';
 import type { ItemView, KindResponse, Response, ShapeId } from '@zeitpunkt/core';
 
 /** The views and the responses of all kinds that are answered in one way. */
@@ -11,7 +11,12 @@ export interface AnswerView<View extends ItemView> {
   readonly given: InputSignal<Response | null>;
   /** What is put together so far, whenever it changes. */
   readonly drafted: OutputEmitterRef<Response>;
+  /** Enter in a field gives the answer away, as the press at the foot of the desk does. */
   readonly answered: OutputEmitterRef<Response>;
+  /** Whether there is an answer to give. */
+  readonly ready: Signal<boolean>;
+  /** The answer as it is put together now. */
+  response(): Response;
 }
 
 /**

@@ -14,7 +14,7 @@ import { SceneView } from '../ui/scene-view';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (dial(); as dial) {
-      <zp-scene class="dial" [scene]="dial.scene" [label]="dial.label" />
+      <zp-scene class="dial fills" [scene]="dial.scene" [label]="dial.label" />
     }
     @if (picture().display; as display) {
       <p class="display">{{ display.hour ?? '__' }}{{ display.separator }}{{ display.minute ?? '__' }}</p>
@@ -28,17 +28,17 @@ import { SceneView } from '../ui/scene-view';
   `,
   styles: `
     :host {
-      display: grid;
-      gap: 0.5rem;
-      align-content: center;
-      justify-items: center;
-      width: 100%;
+      display: flex;
+      flex-direction: column;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
     }
-    /* A dial as large as the screen leaves room for. Every height twice: an old tablet does not know dvh. */
+    /* A dial as large as the room that is left. */
     .dial {
-      width: min(100%, calc(100vh - 14rem));
-      width: min(100%, calc(100dvh - 14rem));
-      max-width: 34rem;
+      flex: 1 0 0;
+      width: 100%;
+      min-height: 6rem;
     }
     .display {
       padding: 0.1em 0.5em;
@@ -64,13 +64,6 @@ import { SceneView } from '../ui/scene-view';
     p {
       margin: 0;
     }
-    @media (max-width: 720px) {
-      .dial {
-        width: min(72vw, calc(100vh - 27rem));
-        width: min(72vw, calc(100dvh - 27rem));
-        min-width: min(11rem, 80vw);
-      }
-    }
   `,
 })
 export class PictureView {
@@ -90,8 +83,15 @@ export class PictureView {
   });
 }
 
+/** What stands left and right of a band in such a scene. */
+export const BAND_MARGIN = 60;
+
 /** A band as a scene of its own; on a narrow screen it is drawn shorter, so that its numbers can be read. */
 export function bandScene(band: NonNullable<Picture['band']>, isNarrow: boolean): Scene {
   const [width, height] = [isNarrow ? 640 : 1000, 230];
-  return { width, height, nodes: bandKindOf(band).nodes(band, { x: 60, y: 10, width: width - 120, height: height - 60 }, 'band') };
+  return {
+    width,
+    height,
+    nodes: bandKindOf(band).nodes(band, { x: BAND_MARGIN, y: 10, width: width - 2 * BAND_MARGIN, height: height - 60 }, 'band'),
+  };
 }

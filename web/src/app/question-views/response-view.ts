@@ -13,7 +13,7 @@ import { shapeViews } from './shape-views';
     @if (notSure()) {
       <span class="not-sure">{{ notSure() }}</span>
     } @else if (views(); as views) {
-      <ng-container *ngComponentOutlet="views.response; inputs: inputs()" />
+      <ng-container *ngComponentOutlet="isLarge() ? (views.large ?? views.response) : views.response; inputs: inputs()" />
     }
   `,
   styles: `
@@ -31,6 +31,8 @@ export class ResponseView {
   readonly response = input.required<Response>();
   /** The question as a pupil sees it. */
   readonly view = input.required<ItemView>();
+  /** On the desk there is room for pictures of what was put together. */
+  readonly isLarge = input(false);
   protected readonly notSure = computed(() => (isNotSure(this.response()) ? NOT_SURE_TEXT : null));
   protected readonly views = shapeViews(() => this.view().shape);
   protected readonly inputs = computed(() => ({ response: this.response(), view: this.view() }));

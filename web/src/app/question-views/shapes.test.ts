@@ -1,7 +1,9 @@
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type Item, type QuestionKindId, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from '@zeitpunkt/core';
 import { TestBed } from '@angular/core/testing';
 import { heard, render } from '../testing/render';
+import type { AnswerView, ViewOfShape } from './answer-view';
 import { LineAnswerView } from './line/answer';
+import { markedLine, placeOnLine } from './line/marked-line';
 import { NumbersAnswerView } from './numbers/answer';
 import { OrderAnswerView } from './order/answer';
 import { PairsAnswerView } from './pairs/answer';
@@ -14,19 +16,20 @@ const viewOf = (item: Item) => kindOf(item).viewOf(item, DEFAULT_SETTINGS);
 
 async function open(component: Parameters<typeof render>[0], item: Item, given: Response | null = null) {
   const screen = await render(component, { view: viewOf(item), given });
-  const view = screen.component as {
-    answered: { subscribe(hear: (one: Response) => void): unknown };
-    drafted: { subscribe(hear: (one: Response) => void): unknown };
+  const view = screen.component as AnswerView<ItemView>;
+  const answers = heard(view.answered);
+  /** What the press at the foot of the desk does. */
+  const send = () => {
+    if (view.ready()) answers.push(view.response());
   };
-  return { ...screen, answers: heard(view.answered), drafts: heard(view.drafted) };
+  return { ...screen, view, send, answers, drafts: heard(view.drafted) };
 }
-const SEND = 'This is my answer';
 
 test('numbers go from box to box by the pad, in digits of any script, and a draft is told with each', async () => {
-  const { press, find, type, answers, drafts } = await open(NumbersAnswerView, itemOf('ring-minutes', 1)); // the 1 and the 9
+  const { press, find, type, send, answers, drafts } = await open(NumbersAnswerView, itemOf('ring-minutes', 1)); // the 1 and the 9
   for (const digit of ['5']) await press(digit);
-  await type(find.getByRole('textbox', { name: '9' }), '٤٥');
-  await press(SEND);
+  await type(find.getByRole('textbox', { name: 'Number at 9' }), '٤٥');
+  send();
   expect(answers).toEqual([{ kind: 'ring-minutes', values: ['5', '45'] }]);
   expect(drafts).toEqual([
     { kind: 'ring-minutes', values: ['5', ''] },
@@ -44,23 +47,22 @@ test('the gaps of a row are filled, hour and minutes each, and Enter sends them'
 });
 
 test('words are pressed together and rubbed out, or typed; nothing is no answer, and 10,000 letters are cut', async () => {
-  const { press, find, type, answers } = await open(WordsAnswerView, itemOf('write-words'));
+  const { press, find, type, view, send, answers } = await open(WordsAnswerView, itemOf('write-words'));
   const line = () => find.getByRole<HTMLInputElement>('textbox', { name: 'In words' });
-  const send = find.getByRole<HTMLButtonElement>('button', { name: SEND });
-  expect(send.disabled).toBe(true);
+  expect(view.ready()).toBe(false);
   for (const word of ['half', 'past', 'eight']) await press(word);
   await press('Rub out');
   await press('seven');
   expect(line().value).toBe('half past seven');
-  await press(SEND);
+  send();
   await type(line(), '<b>half</b> '.repeat(1000));
-  await press(SEND);
+  send();
   expect(answers[0]).toEqual({ kind: 'write-words', lines: ['half past seven'] });
   expect((answers[1] as unknown as { lines: string[] }).lines[0]).toHaveLength(120);
 });
 
 test('a card takes the partner that is pressed after it, a partner has one card, and the next card waits', async () => {
-  const { find, press, answers, page } = await open(PairsAnswerView, itemOf('match'));
+  const { find, press, send, answers, page } = await open(PairsAnswerView, itemOf('match'));
   const cards = () => [...page.querySelectorAll('.cards button')];
   expect(cards()[0]!.getAttribute('aria-pressed')).toBe('true');
   await press(/^2, for card A/);
@@ -68,28 +70,48 @@ test('a card takes the partner that is pressed after it, a partner has one card,
   await press(/^2, for card B/);
   expect(find.getByRole('status').textContent).toBe('Card B with 2.');
   await press(/^3, for card A/);
-  await press(SEND);
+  send();
   expect(answers).toEqual([{ kind: 'match', pairs: [2, 1, null] }]);
 });
 
 test('cards change places by their buttons, and the order is told', async () => {
-  const { press, find, answers } = await open(OrderAnswerView, itemOf('order-times'));
+  const { press, find, view, send, answers } = await open(OrderAnswerView, itemOf('order-times'));
+  expect(view.ready()).toBe(false);
   await press('B earlier');
   expect(find.getByRole('status').textContent).toBe('In order now: B, A, C.');
   expect(find.getByRole<HTMLButtonElement>('button', { name: 'B earlier' }).disabled).toBe(true);
-  await press(SEND);
+  send();
   expect(answers).toEqual([{ kind: 'order-times', order: [1, 0, 2] }]);
 });
 
 test('a marker says where it is by what is written on the line, and is no answer before it is moved', async () => {
-  const { find, type, press, answers } = await open(LineAnswerView, itemOf('place-on-line', 3));
-  const marker = find.getByRole<HTMLInputElement>('slider', { name: 'Marker' });
-  const send = find.getByRole<HTMLButtonElement>('button', { name: SEND });
-  expect([send.disabled, marker.getAttribute('aria-valuetext')]).toEqual([true, 'midnight']);
-  await type(marker, '70200');
-  expect(marker.getAttribute('aria-valuetext')).toBe('after 7, right of noon');
-  await press(SEND);
-  expect(answers).toEqual([{ kind: 'place-on-line', atSec: 70_200 }]);
+  const { find, key, press, view, send, answers } = await open(LineAnswerView, itemOf('place-on-line', 3));
+  const marker = find.getByRole('slider', { name: 'Marker' });
+  expect([view.ready(), marker.getAttribute('aria-valuetext')]).toEqual([false, 'midnight']);
+  await key(marker, 'End');
+  await key(marker, 'PageDown');
+  await press('Marker back a little');
+  const { stepSec } = view.view() as ViewOfShape<'line'>;
+  expect(Number(marker.getAttribute('aria-valuenow'))).toBe(86_400 - 6 * stepSec);
+  expect(marker.getAttribute('aria-valuetext')).toMatch(/right of noon$/);
+  send();
+  expect(answers).toEqual([{ kind: 'place-on-line', atSec: 86_400 - 6 * stepSec }]);
+});
+
+test('a tap on the drawn line is the place that is drawn there, at every step of it', () => {
+  for (const place of [0, 3]) {
+    const view = viewOf(itemOf('place-on-line', place)) as ViewOfShape<'line'>;
+    for (const isNarrow of [false, true]) {
+      for (let atSec = view.fromSec; atSec <= view.toSec; atSec += view.stepSec) {
+        const { width, nodes } = markedLine(view, atSec, isNarrow);
+        const mark = nodes.find(({ id }) => id === 'band-at')!;
+        const x = mark.type === 'circle' ? mark.cx : Number(/L([\d.]+) [\d.]+ Z/.exec((mark as { d: string }).d)![1]);
+        const at = view.line.type === 'day-line' ? Math.min(86_399, atSec) : atSec;
+        expect(Math.abs(placeOnLine(view, x, width) - at)).toBeLessThanOrEqual(1);
+        expect(nodes.some(({ id }) => id === 'band-at-text')).toBe(false);
+      }
+    }
+  }
 });
 
 test.each<[Parameters<typeof render>[0], QuestionKindId]>([
@@ -102,8 +124,8 @@ test.each<[Parameters<typeof render>[0], QuestionKindId]>([
 ])('what was put together before is there again to go on with', async (component, kind) => {
   const item = itemOf(kind);
   const key = kindOf(item).keyOf(item, DEFAULT_SETTINGS);
-  const { press, answers } = await open(component, item, key);
-  await press(SEND);
+  const { send, answers } = await open(component, item, key);
+  send();
   expect(answers).toEqual([key]);
 });
 

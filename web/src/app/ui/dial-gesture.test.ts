@@ -40,6 +40,15 @@ test('wherever a geared hand is dragged, the dial stays on a whole minute and ca
   );
 });
 
+test('of hands upon each other the short one is taken near the pivot, the long one farther out', () => {
+  for (const pose of [
+    { hourDeg: 0, minuteDeg: 0 },
+    { hourDeg: 32.5, minuteDeg: 30 },
+  ] as Pose[])
+    for (const off of [-20, 0, 20])
+      expect([0.15, 0.35, 0.55].map((reach) => handUnder(pose, pose.minuteDeg + off, reach))).toEqual(['hour', 'hour', 'minute']);
+});
+
 test('the nearer hand is taken, and far out always the long one', () => {
   const pose: Pose = { hourDeg: 105, minuteDeg: 180 };
   expect([handUnder(pose, 110, 0.4), handUnder(pose, 170, 0.4), handUnder(pose, 110, 0.9)]).toEqual(['hour', 'minute', 'minute']);

@@ -21,9 +21,17 @@ export function poseOf(turning: Turning): Pose {
   return turning.hands === 'geared' ? gearedPose(turning.at) : turning.pose;
 }
 
-/** The hand a pointer takes: the nearer one in direction; far out always the minute hand, which lies on top. */
+/** Hands that are no farther apart than this, in degrees, lie upon each other: then it counts how far out they are taken. */
+const UPON_DEG = 15;
+const NEAR_PIVOT = 0.45;
+
+/**
+ * The hand a pointer takes: the nearer one in direction; far out always the minute hand, which lies on top. Where both lie upon each
+ * other the short one is taken near the pivot, the long one farther out.
+ */
 export function handUnder(pose: Pose, deg: number, reach: number): HandId {
   if (reach > SHORT_HAND_REACH) return 'minute';
+  if (Math.abs(turnDeg(pose.hourDeg, pose.minuteDeg)) <= UPON_DEG) return reach < NEAR_PIVOT ? 'hour' : 'minute';
   return Math.abs(turnDeg(pose.hourDeg, deg)) < Math.abs(turnDeg(pose.minuteDeg, deg)) ? 'hour' : 'minute';
 }
 

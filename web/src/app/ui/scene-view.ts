@@ -7,7 +7,19 @@ import { SvgOutlet } from './svg-outlet';
   selector: 'zp-scene',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: '<svg #svg class="scene" role="img" [attr.aria-label]="label()"></svg>',
-  styles: ':host { display: block; }',
+  styles: `
+    :host {
+      display: block;
+    }
+    /* As large as the room that is left: the drawing itself asks for none. */
+    :host(.fills) {
+      position: relative;
+    }
+    :host(.fills) svg {
+      position: absolute;
+      inset: 0;
+    }
+  `,
 })
 export class SceneView {
   readonly scene = input.required<Scene>();

@@ -17,6 +17,7 @@ import { dialOf } from '@zeitpunkt/core/scene/dial-state';
 import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { bestWording } from '@zeitpunkt/core/words/say';
 import { handUnder, type Hold, moveHold, poseOf, turn, turnedBy, type Turning } from './dial-gesture';
+import { HAND_WORDS } from './hand-words';
 import { SvgOutlet } from './svg-outlet';
 
 /** Keys that turn a hand, in degrees for the minute hand and for the hour hand. */
@@ -48,7 +49,7 @@ const KEYS: Record<string, { readonly minute: number; readonly hour: number }> =
         class="slider"
         role="slider"
         tabindex="0"
-        [attr.aria-label]="hand === 'hour' ? 'Short hour hand' : 'Long minute hand'"
+        [attr.aria-label]="words().name[hand]"
         [attr.aria-valuemin]="0"
         [attr.aria-valuemax]="hand === 'hour' ? 11 : 59"
         [attr.aria-valuenow]="valueNow(hand)"
@@ -63,10 +64,12 @@ const KEYS: Record<string, { readonly minute: number; readonly hour: number }> =
     :host {
       display: block;
       position: relative;
-      aspect-ratio: 1;
       touch-action: none;
     }
+    /* As large as the room that the dial is given, whatever its shape: the drawing itself asks for none. */
     svg {
+      position: absolute;
+      inset: 0;
       cursor: grab;
     }
     svg:active {
@@ -76,7 +79,7 @@ const KEYS: Record<string, { readonly minute: number; readonly hour: number }> =
       position: absolute;
       inset: 0;
       pointer-events: none;
-      border-radius: 50%;
+      border-radius: 12px;
     }
     .slider:focus-visible {
       outline: 3px solid var(--focus);
@@ -90,6 +93,7 @@ export class TurningDial {
   /** What a hand says to those who hear it: the time, or only where it points, where the time is what is asked. */
   readonly speaks = input<'time' | 'places'>('time');
   protected readonly hands = ['hour', 'minute'] as const;
+  protected readonly words = HAND_WORDS;
   protected readonly focused = signal<HandId | null>(null);
   private readonly hold = signal<Hold | null>(null);
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
@@ -163,6 +167,6 @@ export class TurningDial {
     const box = this.svg().nativeElement.getBoundingClientRect();
     const x = event.clientX - box.left - box.width / 2;
     const y = event.clientY - box.top - box.height / 2;
-    return { deg: wrapDeg((Math.atan2(x, -y) * 180) / Math.PI), reach: Math.hypot(x, y) / (box.width / 2) };
+    return { deg: wrapDeg((Math.atan2(x, -y) * 180) / Math.PI), reach: Math.hypot(x, y) / (Math.min(box.width, box.height) / 2) };
   }
 }

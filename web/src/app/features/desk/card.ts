@@ -5,6 +5,7 @@ import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { cardUsed } from './card-in-address';
 import { DeskStore } from './desk-store';
 import { dayWords } from './day-words';
+import { DESK_WORDS } from './words';
 
 /** While nothing is open the page looks again so often, in milliseconds. */
 const LOOK_AGAIN_MS = 8000;
@@ -16,7 +17,7 @@ const LOOK_AGAIN_MS = 8000;
   template: `
     <main>
       @if (card(); as card) {
-        <h1>Hello, {{ card.pupilName }}.</h1>
+        <h1>{{ words().card.hello(card.pupilName) }}</h1>
         @if (word(); as word) {
           <p role="status">{{ word }}</p>
         }
@@ -33,19 +34,23 @@ const LOOK_AGAIN_MS = 8000;
             {{ lesson.title }}
             @if (lesson.own; as own) {
               <span class="when">{{
-                own.open ? (own.done ? 'done; look once more' : 'until ' + dayWords(own.lastDay)) : 'from ' + dayWords(own.firstDay)
+                own.open
+                  ? own.done
+                    ? words().card.doneOnce
+                    : words().card.until(dayWords(own.lastDay))
+                  : words().card.from(dayWords(own.firstDay))
               }}</span>
             }
           </button>
         } @empty {
-          <p role="status">No lesson is open for you just now. Leave this page open: it looks again by itself.</p>
+          <p role="status">{{ words().card.none }}</p>
         }
-        <button type="button" class="button quiet big" (click)="leave()">I am not {{ card.pupilName }}</button>
+        <button type="button" class="button quiet big" (click)="leave()">{{ words().card.notMe(card.pupilName) }}</button>
       } @else if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
-        <button type="button" class="button outlined big" (click)="leave()">Come in with pictures</button>
+        <button type="button" class="button outlined big" (click)="leave()">{{ words().card.withPictures }}</button>
       } @else {
-        <p role="status">One moment …</p>
+        <p role="status">{{ words().moment }}</p>
       }
     </main>
   `,
@@ -70,6 +75,7 @@ const LOOK_AGAIN_MS = 8000;
 })
 export class DeskCard {
   private readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   /** Something to say first; nothing is gone into then without a touch. */
   protected readonly word = this.store.problem;
   protected readonly card = signal<CardRead | null>(null);

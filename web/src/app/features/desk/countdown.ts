@@ -1,22 +1,35 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import { everySecond } from '../../shared/every-second';
+import { DESK_WORDS } from './words';
 
-/** Think time left, as a thin line that shortens each second. It hurries nobody: no sound, no flashing. */
+/** The rim of a small clock, and how far from its middle what is left is drawn. */
+const RADIUS = 17;
+
+/** Think time left, as the part of a small clock that grows less each second. It hurries nobody: no sound, no flashing. */
 @Component({
   selector: 'zp-countdown',
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: '<span class="heard-only" role="timer">{{ leftSec() }} seconds to think</span><div [style.width.%]="percent()"></div>',
+  template: `
+    <span class="heard-only" role="timer">{{ words().toThink(leftSec()) }}</span>
+    <svg viewBox="-20 -20 40 40" aria-hidden="true">
+      <circle r="18" />
+      <path [attr.d]="left()" />
+    </svg>
+  `,
   styles: `
     :host {
       display: block;
-      height: 8px;
-      border-radius: 4px;
-      background: var(--faint);
+      flex: none;
+      width: 40px;
+      height: 40px;
     }
-    div {
-      height: 100%;
-      border-radius: 4px;
-      background: var(--accent);
+    circle {
+      fill: var(--face);
+      stroke: var(--ink);
+      stroke-width: 1.5;
+    }
+    path {
+      fill: var(--minute);
     }
   `,
 })
@@ -24,8 +37,15 @@ export class Countdown {
   readonly countdown = input.required<{ readonly totalMs: number; readonly leftMs: number }>();
   /** When `leftMs` was true, on this device's clock. */
   readonly sinceMs = input.required<number>();
+  protected readonly words = DESK_WORDS;
   private readonly now = everySecond();
   private readonly leftMs = computed(() => Math.max(0, this.countdown().leftMs - Math.max(0, this.now() - this.sinceMs())));
   protected readonly leftSec = computed(() => Math.ceil(this.leftMs() / 1000));
-  protected readonly percent = computed(() => (100 * this.leftMs()) / this.countdown().totalMs);
+  /** A sector from the top, clockwise. */
+  protected readonly left = computed(() => {
+    const part = Math.min(0.9999, this.leftMs() / this.countdown().totalMs);
+    if (part <= 0) return '';
+    const [x, y] = [RADIUS * Math.sin(2 * Math.PI * part), -RADIUS * Math.cos(2 * Math.PI * part)].map((one) => one.toFixed(2));
+    return `M0 0V${-RADIUS}A${RADIUS} ${RADIUS} 0 ${part > 0.5 ? 1 : 0} 1 ${x} ${y}Z`;
+  });
 }

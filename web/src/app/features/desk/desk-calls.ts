@@ -2,8 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import type { Pose } from '@zeitpunkt/core';
 import { ask } from '../../shared/api';
 import { latestEvery } from '../../shared/latest-every';
+import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
 import { PracticeDial } from './practice-dial';
+import { WaitingDial } from './waiting-dial';
+import { DESK_WORDS } from './words';
 
 /** While a hand is dragged its place goes out at most so often, in milliseconds. */
 const SHOW_EVERY_MS = 250;
@@ -11,32 +14,43 @@ const SHOW_EVERY_MS = 250;
 /** What the teacher asks of the class in passing: "Ready?", and the clock that everybody shows. Loaded when it is asked for. */
 @Component({
   selector: 'zp-desk-calls',
-  imports: [PracticeDial],
+  imports: [PracticeDial, Sign, WaitingDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (calls(); as calls) {
       @if (calls.pulse; as pulse) {
-        <div class="ready" role="group" aria-label="Ready?">
-          <strong>Ready?</strong>
-          <button type="button" class="press large" [attr.aria-pressed]="pulse.ready === true" (click)="say(pulse.id, true)">Ready</button>
+        <div class="ready" role="group" [attr.aria-label]="words().calls.ready">
+          <strong>{{ words().calls.ready }}</strong>
+          <button type="button" class="press large" [attr.aria-pressed]="pulse.ready === true" (click)="say(pulse.id, true)">
+            <zp-sign name="right" />{{ words().calls.yes }}
+          </button>
           <button type="button" class="press large" [attr.aria-pressed]="pulse.ready === false" (click)="say(pulse.id, false)">
-            Not yet
+            <zp-sign name="wait" />{{ words().calls.notYet }}
           </button>
         </div>
       }
       @if (calls.showMe) {
         @if (waiting(); as waiting) {
-          <h1>You are in, {{ waiting.pupilName }}.</h1>
-          <p>{{ waiting.lessonTitle }} begins soon. Turn your clock: your teacher sees it.</p>
+          <h1>{{ words().wait.inAs(waiting.pupilName) }}</h1>
+          <p>{{ words().wait.soon(waiting.lessonTitle) }} {{ words().wait.turn }}</p>
+          <zp-waiting-dial (turned)="shown($event)" />
         } @else {
-          <h1>Show your clock.</h1>
-          <p>Your teacher sees it.</p>
+          <h1>{{ words().calls.show }}</h1>
+          <p>{{ words().calls.sees }}</p>
+          <zp-practice-dial (turned)="shown($event)" />
         }
-        <zp-practice-dial (turned)="shown($event)" />
       }
     }
   `,
   styles: `
+    :host {
+      display: contents;
+    }
+    .ready button {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+    }
     .ready {
       display: flex;
       flex-wrap: wrap;
@@ -46,14 +60,14 @@ const SHOW_EVERY_MS = 250;
       padding: 0.5rem;
       font-size: 1.3rem;
     }
-    h1,
-    p {
-      text-align: center;
+    h1 {
+      font-size: 1.3rem;
     }
   `,
 })
 export class DeskCalls {
   private readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   /** The lesson has not begun: everybody has a clock until it does. */
   protected readonly waiting = computed(() => {
     const view = this.store.view();

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '
 import type { NextLesson } from '@zeitpunkt/contract';
 import { ask } from '../../shared/api';
 import { DeskStore } from './desk-store';
+import { DESK_WORDS } from './words';
 
 /** How often it is asked whether the next lesson is open, in milliseconds. */
 const ASK_EVERY_MS = 15_000;
@@ -11,17 +12,18 @@ const ASK_EVERY_MS = 15_000;
   selector: 'zp-desk-over',
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <h1>The lesson is over. See you next time!</h1>
+    <h1>{{ words().wait.over }}</h1>
     <div role="status">
       @if (isOpen()) {
-        <p>The next lesson is open.</p>
-        <button class="button" type="button" (click)="store.leave()">Go in</button>
+        <p>{{ words().wait.nextIsOpen }}</p>
+        <button class="button outlined" type="button" (click)="store.leave()">{{ words().wait.goIn }}</button>
       }
     </div>
   `,
 })
 export class DeskOver {
   protected readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   protected readonly isOpen = signal(false);
 
   constructor() {

@@ -1,6 +1,7 @@
 import { NgComponentOutlet } from '@angular/common';
 import {
   afterNextRender,
+  afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
   computed,
@@ -10,43 +11,54 @@ import {
   Injector,
   input,
   linkedSignal,
-  type OutputRef,
+  output,
   signal,
   untracked,
   viewChild,
 } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import type { Response, StageState } from '@zeitpunkt/core';
-import { NOT_SURE } from '@zeitpunkt/core/question-kinds/not-sure';
-import { describeStage, dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+import type { ItemView, Response, ShapeId, StageState } from '@zeitpunkt/core';
+import { isNotSure, NOT_SURE } from '@zeitpunkt/core/question-kinds/not-sure';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
+import type { AnswerView } from '../../question-views/answer-view';
 import { PictureView } from '../../question-views/picture-view';
 import { shapeViews } from '../../question-views/shape-views';
 import { ResponseView } from '../../question-views/response-view';
 import { SceneView } from '../../ui/scene-view';
+import { Sign } from '../../ui/sign';
 import { heldUpright } from '../../ui/held-upright';
-import { Countdown } from './countdown';
+import { heardOf } from './heard-of';
 import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
 import { ReadAloud } from './read-aloud';
+import { DESK_WORDS } from './words';
 
 /** Whoever waits longer is told what for, in milliseconds. */
 const SLOW_MS = 1000;
 
 type Question = NonNullable<DeskView['question']>;
 
+/** What is put together of cards, gaps or a place is shown put together rightly: no dial says that. */
+const KEY_AS_GIVEN: ReadonlySet<ShapeId> = new Set<ShapeId>(['pairs', 'order', 'line', 'times']);
+
 /** A question on the desk: answering it, knowing it is kept, and after the reveal one kind sentence and a look at the dial. */
 @Component({
   selector: 'zp-desk-question',
-  imports: [Countdown, NgComponentOutlet, PictureView, ReadAloud, ResponseView, SceneView],
+  imports: [NgComponentOutlet, PictureView, ReadAloud, ResponseView, SceneView, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk-question.html',
   styleUrl: './desk-question.scss',
 })
 export class DeskQuestion {
   readonly question = input.required<Question>();
+  /** Whether there is a clock of one's own to go on with. */
+  readonly hasClock = input(false);
+  /** What was right is to be tried on that clock. */
+  readonly tried = output();
+  protected readonly words = DESK_WORDS;
   protected readonly store = inject(DeskStore);
   private readonly tall = heldUpright();
   private readonly askingId = computed(() => this.question().askingId);
@@ -69,18 +81,22 @@ export class DeskQuestion {
     return Boolean(dial ?? display ?? band) || lines.length > 0;
   });
   /** All that a child who does not read yet needs to hear. */
-  protected readonly spoken = computed(() => {
-    const { view, reveal } = this.question();
-    if (reveal) return [reveal.own?.sayToPupil ?? '', ...reveal.stage.board].join(' ');
-    const choices =
-      'choices' in view ? view.choices.flatMap((choice, place) => ('text' in choice ? [`${dialLetter(place)}: ${choice.text}.`] : [])) : [];
-    return [view.stem, ...view.picture.lines, ...choices].join(' ');
+  protected readonly heard = computed(() => heardOf(this.question(), this.words().wentBy));
+  /** What is right, as the pupil would have given it, where the dial that was shown does not say it. */
+  protected readonly showsKey = computed(() => this.revealScene() === null);
+  /** What was answered, but for “not sure”, of which there is nothing to look at. */
+  protected readonly answered = computed(() => {
+    const given = this.store.given();
+    return given && !isNotSure(given) ? given : null;
   });
+  /** A line needs the whole width to be read. */
+  protected readonly isWide = computed(() => this.question().view.shape === 'line');
   protected readonly language = computed(() => this.store.view()?.language ?? '');
   /** The dials of the answer, one or several with the right ones ticked; what is written about them stands beside. */
   protected readonly revealScene = computed(() => {
-    const stage = this.question().reveal?.stage;
-    if (!stage?.dial) return null;
+    const { view, reveal } = this.question();
+    const stage = reveal?.stage;
+    if (!stage?.dial || KEY_AS_GIVEN.has(view.shape)) return null;
     const { dial, dials, dialPlace } = stage;
     const pictures: StageState = { ...CLEAR_STAGE, dial, dials, dialPlace };
     const several = dialsInOrder(stage).length > 1;
@@ -95,8 +111,12 @@ export class DeskQuestion {
   private readonly injector = inject(Injector);
   private readonly stem = viewChild.required<ElementRef<HTMLElement>>('stem');
   private readonly kept = viewChild<ElementRef<HTMLElement>>('kept');
+  private readonly sentence = viewChild<ElementRef<HTMLElement>>('sentence');
   private readonly outlet = viewChild(NgComponentOutlet);
   private readonly shownAt = signal(performance.now());
+  /** The part that takes the answer. */
+  private readonly view = signal<AnswerView<ItemView> | null>(null);
+  protected readonly ready = computed(() => this.view()?.ready() ?? false);
 
   constructor() {
     effect(() => {
@@ -109,9 +129,19 @@ export class DeskQuestion {
       const timer = waits ? window.setTimeout(() => this.isSlow.set(true), SLOW_MS) : 0;
       onCleanup(() => clearTimeout(timer));
     });
+    // A new question, and what is right, have the focus: they are read out, and a keyboard goes on from there.
+    effect(() => {
+      this.turn();
+      const isRevealed = this.question().phase === 'revealed';
+      afterNextRender(() => (isRevealed ? this.sentence() : this.stem())?.nativeElement.focus({ preventScroll: true }), {
+        injector: this.injector,
+      });
+    });
+    // An outlet makes its part while it is drawn.
+    afterRenderEffect(() => this.view.set((this.outlet()?.componentInstance ?? null) as AnswerView<ItemView> | null));
     // The views are chosen by kind, so their output is listened to here and not in the template.
     effect((onCleanup) => {
-      const view = this.outlet()?.componentInstance as Record<'answered' | 'drafted', OutputRef<Response>> | null | undefined;
+      const view = this.view();
       const heard = [
         view?.answered.subscribe((response) => void this.send(response)),
         view?.drafted.subscribe((draft) => untracked(() => keepDraft(this.participantId(), this.askingId(), draft))),
@@ -123,6 +153,11 @@ export class DeskQuestion {
   protected change(): void {
     this.answering.set(true);
     this.stem().nativeElement.focus(); // the button that had the focus goes
+  }
+
+  protected give(): void {
+    const view = this.view();
+    if (view && this.ready()) void this.send(view.response());
   }
 
   protected notSure(): void {

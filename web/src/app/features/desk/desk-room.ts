@@ -1,15 +1,21 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, inject, linkedSignal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
-import { Confirm } from './confirm';
 import { heldUpright } from '../../ui/held-upright';
 import { LazyPart } from '../../ui/lazy-part';
+import { Sign } from '../../ui/sign';
 import { StageView, type StagePlay } from '../../ui/stage-view';
+import { Countdown } from './countdown';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
+import { Sheet } from './sheet';
+import { DESK_WORDS } from './words';
 import { VoiceClock } from './voice-clock';
+
+/** What the page is called while nothing is on it. */
+const TITLE = document.title;
 
 /** Parts that few lessons need: fetched when they are first shown. */
 const PARTS = {
@@ -18,7 +24,7 @@ const PARTS = {
   share: () => import('./desk-share').then((file) => file.DeskShare),
   says: () => import('./own-says').then((file) => file.OwnSays),
   voice: () => import('./own-voice').then((file) => file.OwnVoice),
-  over: () => import('./desk-over').then((file) => file.DeskOver),
+  wait: () => import('./desk-wait').then((file) => file.DeskWait),
   ways: () => import('./own-pace').then((file) => file.OwnPace),
 };
 
@@ -26,31 +32,35 @@ const PARTS = {
 @Component({
   selector: 'zp-desk-room',
   providers: [OwnSteps, VoiceClock],
-  imports: [Confirm, DeskQuestion, LazyPart, StageView],
+  imports: [Countdown, DeskQuestion, LazyPart, Sheet, Sign, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
       <header>
-        <strong>{{ view.pupilName }}</strong>
-        <span class="class">{{ view.className }}</span>
-        @if (!store.lineOpen() && view.phase !== 'ended') {
-          <span class="line" role="status">Waiting for the line …</span>
+        <p class="who">
+          <strong>{{ view.pupilName }}</strong> <span class="class">{{ view.className }}</span>
+        </p>
+        @if (countdown(); as countdown) {
+          <zp-countdown [countdown]="countdown" [sinceMs]="store.viewAtMs()" />
         }
-        <span class="push"></span>
         @if (mayPractise()) {
-          <button class="button quiet" type="button" [attr.aria-pressed]="practising()" (click)="practising.set(!practising())">
-            {{ practising() ? 'Back to the lesson' : 'My clock' }}
+          <button class="head" type="button" [attr.aria-pressed]="practising()" (click)="practising.set(!practising())">
+            <zp-sign [name]="practising() ? 'back' : 'clock'" />{{ practising() ? words().toLesson : words().myClock }}
           </button>
         }
-        @if (mayShare()) {
+        @if (store.beside()) {
           <zp-lazy [load]="parts.share" />
         }
-        <button class="button quiet" type="button" (click)="leaving.open()">Leave</button>
+        <button class="head" type="button" (click)="more.open()"><zp-sign name="more" />{{ words().more }}</button>
       </header>
       <main [class.own]="view.own" [class.voiced]="view.own?.voice">
+        <p class="heard-only" role="status">{{ told() }}</p>
+        @if (!store.lineOpen() && view.phase !== 'ended') {
+          <p class="line" role="status"><zp-sign name="line" />{{ words().offLine }}</p>
+        }
         @if (store.outdated()) {
           <p class="problem" role="status">
-            A new version is here. <button class="button outlined" type="button" (click)="reload()">Load the page again</button>
+            {{ words().newer }} <button class="button outlined" type="button" (click)="reload()">{{ words().loadAgain }}</button>
           </p>
         }
         @if (store.problem(); as problem) {
@@ -65,25 +75,15 @@ const PARTS = {
         @if (showsClock()) {
           <!-- The clock of the class has the desk to itself. -->
         } @else if (practising()) {
-          <h1 class="heard-only">A clock to practise with</h1>
+          <h1 class="heard-only">{{ words().practice }}</h1>
           <zp-lazy [load]="parts.clock" />
         } @else if (view.question; as question) {
-          <zp-desk-question [question]="question" />
+          <zp-desk-question [question]="question" [hasClock]="mayPractise()" (tried)="practising.set(true)" />
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ view.lessonTitle }}</h1>
           <zp-stage class="stage" [class.tall]="isTall()" [play]="play" [layout]="isTall() ? 'tall' : 'wide'" />
         } @else {
-          <div class="words">
-            @if (view.phase === 'door') {
-              <h1>You are at the door, {{ view.pupilName }}.</h1>
-              <p role="status">Your teacher lets you in soon.</p>
-            } @else if (view.phase === 'ended') {
-              <zp-lazy [load]="parts.over" />
-            } @else {
-              <h1>You are in, {{ view.pupilName }}.</h1>
-              <p>{{ view.lessonTitle }} begins soon.</p>
-            }
-          </div>
+          <zp-lazy [load]="parts.wait" />
         }
         @if (view.own?.voice && !practising()) {
           <zp-lazy [load]="parts.voice" />
@@ -92,13 +92,20 @@ const PARTS = {
           <zp-lazy [load]="parts.ways" />
         }
       </main>
-      <zp-confirm #leaving heading="Leave the room?" yes="Leave" no="Stay" (confirmed)="store.leave()">
-        @if (view.own) {
-          <p>You can come back with your card, and go on where you stopped.</p>
-        } @else {
-          <p>{{ view.phase === 'ended' ? 'This lesson is over.' : 'You can come in again with the four pictures.' }}</p>
+      <zp-sheet #more [heading]="view.pupilName" [close]="words().close">
+        @if (mayShare() && !store.beside()) {
+          <zp-lazy [load]="parts.share" />
         }
-      </zp-confirm>
+        <button class="button outlined big" type="button" (click)="more.shut(); leaving.open()">
+          <zp-sign name="away" />{{ words().leave }}
+        </button>
+      </zp-sheet>
+      <zp-sheet #leaving [heading]="words().leaving" [close]="words().stays">
+        <p>{{ view.own ? words().backByCard : view.phase === 'ended' ? words().isOver : words().backByKey }}</p>
+        <button class="button filled big" type="button" (click)="leaving.shut(); store.leave()">
+          <zp-sign name="away" />{{ words().goes }}
+        </button>
+      </zp-sheet>
     }
   `,
   styles: `
@@ -106,69 +113,114 @@ const PARTS = {
       display: flex;
       flex-direction: column;
       /* Every height twice: an old tablet does not know dvh. */
-      min-height: 100vh;
-      min-height: 100dvh;
+      height: 100vh;
+      height: 100dvh;
     }
     header {
       display: flex;
-      flex-wrap: wrap;
+      flex: none;
+      gap: 4px;
       align-items: center;
-      gap: 0.75rem;
-      padding: 0.25rem 1rem;
-      border-bottom: 2px solid var(--ink);
+      min-height: 56px;
+      padding: 0 8px 0 16px;
+      border-bottom: 1px solid var(--line);
       background: var(--sheet);
     }
-    header button {
-      min-height: 48px;
-    }
-    .push {
+    .who {
       flex: 1;
+      min-width: 0;
+      overflow: hidden;
+      text-overflow: ellipsis;
+      white-space: nowrap;
     }
     .class {
+      margin-left: 4px;
       color: var(--soft);
     }
-    .line {
-      color: var(--wrong);
+    .head {
+      display: flex;
+      flex: none;
+      flex-direction: column;
+      align-items: center;
+      justify-content: center;
+      min-width: 56px;
+      min-height: 52px;
+      padding: 0 6px;
+      border: 0;
+      border-radius: 5px;
+      background: none;
+      color: var(--ink);
+      font: inherit;
+      font-size: 14px;
+      line-height: 18px;
+      white-space: nowrap;
+      cursor: pointer;
+      touch-action: manipulation;
     }
     main {
+      position: relative;
+      display: flex;
       flex: 1;
-      display: grid;
-      align-content: center;
+      flex-direction: column;
+      gap: 10px;
       width: 100%;
       max-width: 1100px;
+      min-height: 0;
       margin: 0 auto;
-      padding: 0.75rem;
+      padding: 10px 16px 0;
+      overflow-y: auto;
+    }
+    /* What ends a question stands at the foot, from edge to edge; all else keeps a little room there. */
+    main:not(:has(zp-desk-question footer)) {
+      padding-bottom: 12px;
+    }
+    /* Lies over what is there, so that nothing moves under a finger. */
+    .line {
+      position: absolute;
+      z-index: 3;
+      inset: 4px 16px auto;
+      display: flex;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
+      padding: 4px 12px;
+      border: 2px solid var(--wrong);
+      background: var(--sheet);
+      pointer-events: none;
     }
     .stage {
+      flex: 1 1 0;
+      min-height: 12rem;
       width: 100%;
-      aspect-ratio: 16 / 9;
-      max-height: calc(100vh - 5rem);
-      max-height: calc(100dvh - 5rem);
     }
-    .stage.tall {
-      aspect-ratio: 760 / 1420;
-      max-height: calc(100vh - 5.5rem);
-      max-height: calc(100dvh - 5.5rem);
+    .button {
+      display: flex;
+      gap: 12px;
+      align-items: center;
+      justify-content: center;
     }
-    /* Words and buttons stand under the stage, so that it is not as high as the page. */
-    .own .stage {
-      max-height: 62vh;
-      max-height: 62dvh;
-    }
-    .voiced .stage {
-      max-height: 52vh;
-      max-height: 52dvh;
-    }
-    @media (max-width: 480px) {
-      .voiced .stage {
-        max-height: 46vh;
-        max-height: 46dvh;
+    @media (min-width: 600px) {
+      header {
+        padding: 0 24px;
       }
     }
-    .words {
-      padding: 2rem 1rem;
-      text-align: center;
-      font-size: 1.2rem;
+    @media (max-width: 480px) and (max-height: 660px) {
+      main {
+        padding-top: 6px;
+      }
+    }
+    @media (max-height: 420px) {
+      header {
+        min-height: 44px;
+      }
+      .head {
+        flex-direction: row;
+        gap: 6px;
+        min-height: 44px;
+      }
+      main {
+        padding-top: 6px;
+      }
     }
   `,
 })
@@ -176,11 +228,25 @@ export class DeskRoom {
   constructor() {
     // The clock is at hand in every pause, also when the line is lost by then.
     afterNextRender(() => void PARTS.clock().catch(() => undefined));
+    // Where one is stands in the title, too: a screen reader tells it, and a tab is found again by it.
+    effect(() => {
+      const view = this.store.view();
+      if (view) document.title = view.question?.view.stem ?? view.lessonTitle;
+    });
+    inject(DestroyRef).onDestroy(() => (document.title = TITLE));
   }
 
   protected readonly store = inject(DeskStore);
   private readonly voice = inject(VoiceClock);
   protected readonly parts = PARTS;
+  protected readonly words = DESK_WORDS;
+  /** Time to think that is left, while a question is open. */
+  protected readonly countdown = computed(() => {
+    const question = this.store.view()?.question;
+    return question?.phase === 'open' && !this.practising() ? question.countdown : null;
+  });
+  /** What is new, once, for those who hear it. */
+  protected readonly told = computed(() => (this.store.view()?.question?.phase === 'open' ? this.words().question : ''));
   protected readonly tall = heldUpright();
 
   /** On a phone the parts of the stage stand under one another; a dial alone needs no room for others at own pace. */

@@ -2,20 +2,25 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, 
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
+import { DESK_WORDS } from './words';
 
 /** Two pupils at one device: the second comes in here, and one touch says whose turn it is. */
 @Component({
   selector: 'zp-desk-share',
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (beside(); as other) {
-      <button type="button" class="button outlined" (click)="swap()">{{ other.pupilName }}’s turn</button>
+      <button type="button" class="button outlined" (click)="swap()">
+        <zp-sign name="two" />{{ words().share.turn(other.pupilName) }}
+      </button>
     } @else {
-      <button type="button" class="button quiet" (click)="open()">Two of us here</button>
+      <button type="button" class="button outlined big" (click)="open()"><zp-sign name="two" />{{ words().share.two }}</button>
     }
     <dialog #dialog aria-labelledby="who-else">
-      <h2 id="who-else">Who else is at this device?</h2>
+      <h2 id="who-else">{{ words().share.who }}</h2>
       @if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
       }
@@ -25,14 +30,18 @@ import { DeskStore } from './desk-store';
             <button type="button" class="press large" (click)="join(pupil.id)">{{ pupil.name }}</button>
           </li>
         } @empty {
-          <li>Everybody of this class is in already.</li>
+          <li>{{ words().share.nobody }}</li>
         }
       </ul>
-      <button type="button" class="button outlined big" (click)="dialog.close()">Only me</button>
+      <button type="button" class="button outlined big" (click)="dialog.close()">{{ words().share.onlyMe }}</button>
     </dialog>
   `,
   styles: `
     .button {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
       min-height: 48px;
     }
     ul {
@@ -52,6 +61,7 @@ import { DeskStore } from './desk-store';
 })
 export class DeskShare {
   private readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   protected readonly names = signal<RoomFound['pupils']>([]);
   protected readonly problem = signal<string | null>(null);
   /** The other pupil of this device; null where there is none. */

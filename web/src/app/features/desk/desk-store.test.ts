@@ -142,11 +142,7 @@ test('the desk follows what it is told, and goes back to the pictures when its n
   await wait();
   expect(store.view()?.question?.phase).toBe('closed');
   FakeSocket.latest.hear({ type: 'released' });
-  expect([store.phase(), store.view(), store.problem()]).toEqual([
-    'joining',
-    null,
-    'Your teacher has freed your name. Please come in again.',
-  ]);
+  expect([store.phase(), store.view(), store.problem()]).toEqual(['joining', null, 'You are out of the room. You can come in again here.']);
 });
 
 test('a device that is in no room asks for the pictures; without a line it goes on trying', async () => {

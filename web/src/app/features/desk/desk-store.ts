@@ -9,8 +9,10 @@ import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deviceStore } from '../../shared/device-store';
 import { type Line, openLine } from '../../shared/line';
 import { loadAgainIfReachable } from '../../shared/load-again';
+import { speakAs } from '../../shared/words/spoken';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
 import { Outbox } from './outbox';
+import { DESK_WORDS } from './words';
 
 interface DeskState {
   /** Asking whether this device is in a room, entering one by card or by key, or in it. */
@@ -115,6 +117,7 @@ export const DeskStore = signalStore(
     let newest: DeskView | null = null;
 
     const show = (view: DeskView, viewAtMs: number) => {
+      speakAs(view.language);
       patchState(store, { phase: 'in', view, viewAtMs, problem: null });
       if (view.phase === 'ended') line?.close(); // nothing more will be told
       for (const shape of view.shapes) void loadShape(shape).catch(() => undefined); // ready before it is asked; tried again then
@@ -144,9 +147,8 @@ export const DeskStore = signalStore(
 
     const receive = (message: DeskMessage) => {
       if (message.type === 'view') void take(message.view);
-      else if (message.type === 'released') goOut('Your teacher has freed your name. Please come in again.');
-      else if (message.type === 'moved')
-        goOut('You have come in on another device. If you are here again, come in here.', tokenInAddress());
+      else if (message.type === 'released') goOut(DESK_WORDS().out.freed);
+      else if (message.type === 'moved') goOut(DESK_WORDS().out.moved, tokenInAddress());
       else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 

@@ -3,6 +3,7 @@ import { DeskRoom } from './desk-room';
 import { DeskStore } from './desk-store';
 import { Join } from './join';
 import { LazyPart } from '../../ui/lazy-part';
+import { DESK_WORDS } from './words';
 
 /** The pupil's desk: come in by card, or by room key and name, then follow the lesson. */
 @Component({
@@ -13,7 +14,7 @@ import { LazyPart } from '../../ui/lazy-part';
   template: `
     @switch (store.phase()) {
       @case ('asking') {
-        <p class="word" role="status">{{ store.problem() ?? 'One moment …' }}</p>
+        <p class="word" role="status">{{ store.problem() ?? words().moment }}</p>
       }
       @case ('joining') {
         <zp-join [word]="store.problem()" (joined)="store.enter($event)" />
@@ -40,5 +41,6 @@ import { LazyPart } from '../../ui/lazy-part';
 })
 export class Desk {
   protected readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   protected readonly card = () => import('./card').then((file) => file.DeskCard);
 }

@@ -56,7 +56,7 @@ test('typed names: a wrong one is named, too few are counted, and short beginnin
   await go('boat castle');
   expect(alert()).toContain('There is no picture “castle”.');
   await go('boat lamp');
-  expect(alert()).toBe('A room key has 4 pictures, that of a lesson to do alone 6; 2 came.');
+  expect(alert()).toBe('It takes four pictures, or six for a lesson to do alone. These are 2.');
   await go('boat la pu ank'.replace('ank', 'anch'));
   expect(server.sent(ROOM)).toEqual([{ roomKey: ['boat', 'lamp', 'puffin', 'anchor'] }]);
 });

@@ -15,7 +15,11 @@ import type { KeyPicture as PictureName } from '@zeitpunkt/core';
 import { KEY_LENGTH, KEY_PICTURES, LASTING_KEY_LENGTH, readPictures } from '@zeitpunkt/core/live/room-key';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { deskLanguage } from '../../shared/words/spoken';
 import { KeyPicture } from '../../ui/key-picture';
+import { Sign } from '../../ui/sign';
+import { JOIN_WORDS } from './join-words';
+import { ReadAloud } from './read-aloud';
 
 /** So often one who knocked asks whether the door has been opened, in milliseconds. */
 const KNOCK_MS = 3000;
@@ -27,7 +31,7 @@ const RETRY_MS = 2000;
 /** Coming in: four pictures in order, or six of a lesson to do alone, touched or typed, then one's own name. */
 @Component({
   selector: 'zp-join',
-  imports: [KeyPicture],
+  imports: [KeyPicture, ReadAloud, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './join.html',
   styleUrl: './join.scss',
@@ -37,6 +41,18 @@ export class Join {
   readonly word = input<string | null>(null);
   readonly joined = output<DeskView>();
 
+  protected readonly words = JOIN_WORDS;
+  protected readonly language = deskLanguage;
+  protected readonly chosen = computed(() => {
+    const { picture, chosen, nothing } = this.words();
+    return this.key().length
+      ? chosen(
+          this.key()
+            .map((one) => picture[one])
+            .join(', '),
+        )
+      : nothing;
+  });
   protected readonly pictures = KEY_PICTURES;
   /** How many pictures there are: more where a lesson stays open for days. */
   protected readonly length = signal(KEY_LENGTH);
@@ -128,18 +144,20 @@ export class Join {
   }
 
   protected readTyped(text: string): void {
-    const { pictures, unknown } = readPictures(text);
+    const { pictures, unknown } = readPictures(text, this.words().picture);
     if (pictures.length > KEY_LENGTH) this.length.set(LASTING_KEY_LENGTH);
     this.key.set(pictures.slice(0, this.length()));
-    this.said.set(unknown && unknown.length > 2 && !text.endsWith(unknown) ? `There is no picture “${unknown}”.` : null);
+    this.said.set(unknown && unknown.length > 2 && !text.endsWith(unknown) ? this.words().unknown(unknown) : null);
   }
 
   protected sendTyped(event: Event): void {
     event.preventDefault();
-    const { pictures, unknown } = readPictures(this.typedBox()?.nativeElement.value ?? '');
-    if (unknown) this.said.set(`There is no picture “${unknown}”. The pictures are: ${KEY_PICTURES.join(', ')}.`);
-    else if (pictures.length !== KEY_LENGTH && pictures.length !== LASTING_KEY_LENGTH)
-      this.said.set(`A room key has ${KEY_LENGTH} pictures, that of a lesson to do alone ${LASTING_KEY_LENGTH}; ${pictures.length} came.`);
+    const { pictures, unknown } = readPictures(this.typedBox()?.nativeElement.value ?? '', this.words().picture);
+    if (unknown)
+      this.said.set(
+        `${this.words().unknown(unknown)} ${this.words().all(KEY_PICTURES.map((one) => this.words().picture[one]).join(', '))}`,
+      );
+    else if (pictures.length !== KEY_LENGTH && pictures.length !== LASTING_KEY_LENGTH) this.said.set(this.words().howMany(pictures.length));
     else void this.find(pictures);
   }
 
@@ -211,7 +229,7 @@ export class Join {
     } catch (error) {
       const isLost = error instanceof ApiProblem && error.lineLost;
       this.closed.set(error instanceof ApiProblem && error.code === 'ROOM_KEY_UNKNOWN');
-      this.said.set(isLost ? 'There is no line just now. Wait a moment: it goes on by itself.' : sentenceOf(error));
+      this.said.set(isLost ? this.words().lost : sentenceOf(error));
       // So many wrong pictures come from here that the teacher opens to whoever is new: to be here is to knock.
       if (error instanceof ApiProblem && error.code === 'DOOR_CROWDED') void this.knock();
       if (isLost) this.retry = window.setTimeout(() => void this.tryTo(work), RETRY_MS);

@@ -63,7 +63,7 @@ test('while the line is lost a step is asked for again, and the latest wish coun
   server.reachable = false;
   await press('Go on');
   await turn();
-  expect(find.getByRole('status').textContent).toBe('Waiting for the line …');
+  expect(find.getByRole('status').textContent).toBe('Waiting for the line.');
   await press('Back');
   server.reachable = true;
   server.on(GO, own({ at: 0 }));
@@ -71,7 +71,7 @@ test('while the line is lost a step is asked for again, and the latest wish coun
   await turn();
   later.mockRestore();
   expect(server.sent(GO).at(-1)).toEqual({ to: steps[0] });
-  expect(find.queryByText('Waiting for the line …')).toBeNull();
+  expect(find.queryByText('Waiting for the line.')).toBeNull();
 });
 
 test('what the server refuses for good is said', async () => {

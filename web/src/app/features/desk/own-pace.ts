@@ -1,23 +1,32 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DeskStore } from './desk-store';
+import { Sign } from '../../ui/sign';
 import { OwnSteps } from './own-steps';
+import { DESK_WORDS } from './words';
 
 /** A lesson at own pace: the way on, back and once more. Loaded where a lesson is one. */
 @Component({
   selector: 'zp-own-pace',
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (own(); as own) {
       @if (own.done) {
-        <p class="done" role="status"><strong>You have done all of it.</strong> You can look at everything once more.</p>
+        <p class="done" role="status">
+          <zp-sign name="right" /><strong>{{ words().own.done }}</strong> {{ words().own.lookAgain }}
+        </p>
       }
       @if (ways.problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
       }
       <div class="ways">
-        <button type="button" class="button outlined big" [disabled]="own.at === 0" (click)="ways.goTo(own.at - 1)">Back</button>
+        <button type="button" class="button outlined big" [disabled]="own.at === 0" (click)="ways.goTo(own.at - 1)">
+          <zp-sign name="back" />{{ words().own.back }}
+        </button>
         @if (isStage() && !own.voice?.here) {
-          <button type="button" class="button outlined big" (click)="ways.goTo(own.at)">Once more</button>
+          <button type="button" class="button outlined big" (click)="ways.goTo(own.at)">
+            <zp-sign name="again" />{{ words().own.again }}
+          </button>
         }
         @if (own.at < own.farthest) {
           <button
@@ -28,26 +37,26 @@ import { OwnSteps } from './own-steps';
             [class.on]="!own.voice?.here"
             (click)="ways.goTo(own.at + 1)"
           >
-            Go on
+            <zp-sign name="on" />{{ words().own.on }}
           </button>
         } @else if (!own.done) {
-          <span class="hint">Answer, and it goes on.</span>
+          <span class="hint">{{ words().own.answerFirst }}</span>
         }
       </div>
       <label class="place">
-        <span>Step {{ own.at + 1 }} of {{ own.total }}</span>
+        <span>{{ words().own.step(own.at + 1, own.total) }}</span>
         <input
           #place
           type="range"
           min="1"
           [max]="own.farthest + 1"
           [value]="own.at + 1"
-          [attr.aria-valuetext]="'Step ' + (own.at + 1) + ' of ' + own.total"
+          [attr.aria-valuetext]="words().own.step(own.at + 1, own.total)"
           (change)="ways.goTo(place.valueAsNumber - 1)"
         />
       </label>
       @if (ways.waiting()) {
-        <p role="status">Waiting for the line …</p>
+        <p role="status">{{ words().waitsForLine }}</p>
       }
     }
   `,
@@ -56,6 +65,12 @@ import { OwnSteps } from './own-steps';
       display: grid;
       gap: 0.6rem;
       margin-top: 0.5rem;
+    }
+    .button {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
     }
     .done {
       text-align: center;
@@ -92,6 +107,7 @@ import { OwnSteps } from './own-steps';
 })
 export class OwnPace {
   protected readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   protected readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly isStage = computed(() => this.store.view()?.stage !== null);
   protected readonly ways = inject(OwnSteps);

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { DeskStore } from './desk-store';
 import { ReadAloud } from './read-aloud';
 import { VoiceClock } from './voice-clock';
+import { DESK_WORDS } from './words';
 
 /** What the teacher would say at a step of a lesson at own pace, to read or to hear, and what the teacher writes. */
 @Component({
@@ -10,7 +11,9 @@ import { VoiceClock } from './voice-clock';
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (line of own()?.lines; track line) {
-      <p class="line" role="status"><strong>From your teacher:</strong> {{ line }}</p>
+      <p class="line" role="status">
+        <strong>{{ words().own.from }}</strong> {{ line }}
+      </p>
     }
     @if (narration(); as narration) {
       <div class="says">
@@ -45,6 +48,7 @@ import { VoiceClock } from './voice-clock';
 })
 export class OwnSays {
   protected readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   protected readonly own = computed(() => this.store.view()?.own ?? null);
   private readonly voice = inject(VoiceClock);
   /** Once a question is answered, the question itself says why; and where the teacher's voice says it, it is not said twice. */

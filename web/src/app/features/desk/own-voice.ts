@@ -4,6 +4,7 @@ import { TakePlayer } from '../../shared/voice/take-player';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
 import { VoiceClock } from './voice-clock';
+import { DESK_WORDS } from './words';
 
 /** Slower, for those who want to follow word by word. */
 const SLOW = 0.8;
@@ -30,15 +31,19 @@ const device = deviceStore();
         <p class="problem" role="alert">{{ problem }}</p>
       }
       @if (waiting()) {
-        <p role="status">Waiting for the line …</p>
+        <p role="status">{{ words().waitsForLine }}</p>
       }
-      <div class="keys" role="group" aria-label="The voice of your teacher">
+      <div class="keys" role="group" [attr.aria-label]="words().own.voice">
         <button type="button" class="button filled big main" [disabled]="!voice.here" (click)="press()">
-          {{ state() === 'playing' ? 'Pause' : state() === 'ended' ? 'Listen again' : 'Listen' }}
+          {{ state() === 'playing' ? words().own.pause : state() === 'ended' ? words().own.listenAgain : words().own.listen }}
         </button>
-        <button type="button" class="button outlined" [disabled]="!voice.here" (click)="again()">Again</button>
-        <button type="button" class="button outlined" [attr.aria-pressed]="slow()" (click)="setSlow(!slow())">Slower</button>
-        <button type="button" class="button outlined" [attr.aria-pressed]="captions()" (click)="setCaptions(!captions())">Captions</button>
+        <button type="button" class="button outlined" [disabled]="!voice.here" (click)="again()">{{ words().own.repeat }}</button>
+        <button type="button" class="button outlined" [attr.aria-pressed]="slow()" (click)="setSlow(!slow())">
+          {{ words().own.slower }}
+        </button>
+        <button type="button" class="button outlined" [attr.aria-pressed]="captions()" (click)="setCaptions(!captions())">
+          {{ words().own.captions }}
+        </button>
       </div>
     }
   `,
@@ -82,6 +87,7 @@ const device = deviceStore();
 })
 export class OwnVoice {
   private readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
   private readonly steps = inject(OwnSteps);
   private readonly clock = inject(VoiceClock);
   private readonly own = computed(() => this.store.view()?.own ?? null);
@@ -206,7 +212,7 @@ export class OwnVoice {
     }
     if (name === 'NotSupportedError') {
       this.leaveToReading();
-      return this.problem.set('This device cannot play the voice. Read along, or have it read to you.');
+      return this.problem.set(this.words().own.noVoice);
     }
     this.waiting.set(true);
     this.leaveToReading();

@@ -7,6 +7,7 @@ import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import type { Turning } from '../../ui/dial-gesture';
 import { HandSteps } from '../../ui/hand-steps';
 import { TurningDial } from '../../ui/turning-dial';
+import { DESK_WORDS } from './words';
 
 /** A dial of one's own to turn, while the lesson waits. What time it shows is told when it is asked for, and hidden again when a hand moves. */
 @Component({
@@ -18,15 +19,16 @@ import { TurningDial } from '../../ui/turning-dial';
     <div class="beside">
       <p class="reading" role="status">{{ told() ? reading() : '?' }}</p>
       <button type="button" class="button outlined big" [attr.aria-pressed]="told()" (click)="told.set(!told())">
-        {{ told() ? 'Hide the time' : 'What time is it?' }}
+        {{ told() ? words().clock.hide : words().clock.what }}
       </button>
       <zp-hand-steps [turning]="turning()" (turningChange)="turn($event)" />
-      <button type="button" class="button quiet" [attr.aria-pressed]="ring()" (click)="ring.set(!ring())">Minute numbers</button>
+      <button type="button" class="button quiet" [attr.aria-pressed]="ring()" (click)="ring.set(!ring())">{{ words().clock.ring }}</button>
     </div>
   `,
   styleUrl: './practice-dial.scss',
 })
 export class PracticeDial {
+  protected readonly words = DESK_WORDS;
   /** Where the hands stand, each time they are turned. */
   readonly turned = output<Pose>();
   protected readonly turning = signal<Turning>({ hands: 'geared', at: toSecondOfDay(36_600) });

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signa
 import type { DeskView } from '@zeitpunkt/contract';
 import type { Response } from '@zeitpunkt/core';
 import { loadShape } from '../../question-views/shape-views';
+import { speakAs } from '../../shared/words/spoken';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { isForPreview, type FromPreview, type Previewed } from './preview-messages';
@@ -38,11 +39,11 @@ const tell = (message: FromPreview) => parent.postMessage(message, location.orig
   `,
   styles: `
     main {
-      display: grid;
-      align-content: center;
-      min-height: 100vh;
-      padding: 0.75rem;
-      box-sizing: border-box;
+      display: flex;
+      flex-direction: column;
+      height: 100vh;
+      padding: 10px 16px 0;
+      overflow-y: auto;
     }
   `,
 })
@@ -62,6 +63,7 @@ export class DeskPreview {
   private async show({ view, language, given, number }: Previewed): Promise<void> {
     const { isView } = await loadShape(view.shape);
     if (!isView(view)) return;
+    speakAs(language);
     this.store.given.set(given);
     this.store.view.set({
       seq: 0,

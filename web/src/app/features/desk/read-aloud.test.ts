@@ -26,14 +26,14 @@ const open = (text = 'What time is it?', language = 'en-GB') => render(ReadAloud
 test('the question is read in a voice of its language, and stops when it is pressed again', async () => {
   const { said } = deviceWith({ lang: 'de-DE', localService: true }, { lang: 'en_US', localService: true });
   const { press, find, settled } = await open();
-  await press('Read to me');
+  await press('Read it to me');
   expect(said).toMatchObject([{ text: 'What time is it?', lang: 'en_US' }]);
   await press('Stop');
-  expect(find.getByRole('button', { name: 'Read to me' })).toBeTruthy();
-  await press('Read to me');
+  expect(find.getByRole('button', { name: 'Read it to me' })).toBeTruthy();
+  await press('Read it to me');
   said.at(-1)!.onend();
   await settled();
-  expect(find.getByRole('button', { name: 'Read to me' })).toBeTruthy();
+  expect(find.getByRole('button', { name: 'Read it to me' })).toBeTruthy();
 });
 
 test('without a voice of the language on the device itself there is no button', async () => {
@@ -48,9 +48,9 @@ test('a device that cannot speak at all has no button', async () => {
 test('the next question ends what is being read', async () => {
   const { speech } = deviceWith({ lang: 'en-GB', localService: true });
   const { press, setInputs, find } = await open();
-  await press('Read to me');
+  await press('Read it to me');
   speech.cancel.mockClear();
   await setInputs({ text: 'And now?' });
   expect(speech.cancel).toHaveBeenCalled();
-  expect(find.getByRole('button', { name: 'Read to me' })).toBeTruthy();
+  expect(find.getByRole('button', { name: 'Read it to me' })).toBeTruthy();
 });

@@ -1,4 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
+import { Sign } from '../../ui/sign';
+import { DESK_WORDS } from './words';
 
 /** Slower than people talk: for children who learn the words. */
 const RATE = 0.9;
@@ -20,28 +22,34 @@ function speechOfDevice(): SpeechSynthesis | null {
  */
 @Component({
   selector: 'zp-read-aloud',
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (voice()) {
       <button type="button" class="button outlined" [attr.aria-pressed]="speaking()" (click)="press()">
-        <svg viewBox="0 0 24 24" width="24" height="24" aria-hidden="true">
-          <path d="M3 9v6h4l5 5V4L7 9z" fill="currentColor" />
-          <path d="M15 8a5 5 0 0 1 0 8M17.5 5a9 9 0 0 1 0 14" fill="none" stroke="currentColor" stroke-width="2" />
-        </svg>
-        {{ speaking() ? 'Stop' : 'Read to me' }}
+        <zp-sign [name]="speaking() ? 'stop' : 'read'" />
+        <span>{{ speaking() ? words().stop : words().read }}</span>
       </button>
     }
   `,
   styles: `
     button {
       display: inline-flex;
-      gap: 0.4rem;
+      gap: 8px;
       align-items: center;
+      max-width: 7.25rem;
       min-height: 48px;
+      padding: 2px 10px;
+      background: var(--sheet);
+      font-weight: 400;
+      font-size: 1rem;
+      line-height: 1.15;
+      text-align: left;
     }
   `,
 })
 export class ReadAloud {
+  protected readonly words = DESK_WORDS;
   readonly text = input.required<string>();
   /** The language of the text, as in "en-GB". */
   readonly language = input.required<string>();

@@ -4,15 +4,14 @@ import type { Response } from '@zeitpunkt/core';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { ChoiceFace } from '../parts/choice-face';
-import { SendAnswer } from '../parts/send';
 
 /** Taking one choice, or all that fit: each is a large button that stays pressed. */
 @Component({
   selector: 'zp-choices-answer',
-  imports: [ChoiceFace, SendAnswer],
+  imports: [ChoiceFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()">
+    <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()" [class.many]="view().choices.length > 4">
       @for (choice of view().choices; track $index) {
         <button type="button" [attr.aria-pressed]="chosen().includes($index)" (click)="press($index)">
           <span class="letter">{{ letterOf($index) }}</span>
@@ -21,7 +20,6 @@ import { SendAnswer } from '../parts/send';
         </button>
       }
     </div>
-    <zp-send-answer [ready]="chosen().length > 0" (sent)="answered.emit(response())" />
   `,
   styleUrl: './answer.scss',
 })
@@ -38,6 +36,8 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
     () => givenTo<{ chosen: readonly number[] }>(this.view(), this.given())?.chosen ?? [],
   );
 
+  readonly ready = computed(() => this.chosen().length > 0);
+
   protected press(place: number): void {
     this.chosen.update((chosen) => {
       if (chosen.includes(place)) return chosen.filter((one) => one !== place);
@@ -46,7 +46,7 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
     this.drafted.emit(this.response());
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { chosen: this.chosen() });
   }
 }

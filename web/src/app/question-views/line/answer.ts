@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, viewChild } from '@angular/core';
 import type { Response } from '@zeitpunkt/core';
 
 import { displayText } from '@zeitpunkt/core/time/display';
@@ -6,35 +6,46 @@ import { minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '@zeitpunkt/core/ti
 import { heldUpright } from '../../ui/held-upright';
 import { SceneView } from '../../ui/scene-view';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
-import { SendAnswer } from '../parts/send';
-import { bandScene } from '../picture-view';
+import { Sign } from '../../ui/sign';
+import { ANSWER_WORDS } from '../words';
+import { markedLine, placeOnLine } from './marked-line';
 
 const NOON_SEC = 43_200;
 
-/** Putting a marker on a line: by dragging or a tap anywhere, or with the arrow keys. */
+/** Keys that move the marker, in steps. */
+const KEYS: Readonly<Record<string, number>> = { ArrowRight: 1, ArrowUp: 1, ArrowLeft: -1, ArrowDown: -1, PageUp: 5, PageDown: -5 };
+
+/** Putting a marker on a line: a tap or a finger on the line itself, the two presses below it, or the arrow keys. */
 @Component({
   selector: 'zp-line-answer',
-  imports: [SceneView, SendAnswer],
+  imports: [SceneView, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="line" [class.narrow]="tall()">
+    <div
+      #line
+      class="line"
+      role="slider"
+      tabindex="0"
+      [attr.aria-label]="words().marker"
+      [attr.aria-valuemin]="view().fromSec"
+      [attr.aria-valuemax]="view().toSec"
+      [attr.aria-valuenow]="atSec()"
+      [attr.aria-valuetext]="spoken()"
+      (pointerdown)="take($event)"
+      (pointermove)="drag($event)"
+      (keydown)="key($event)"
+    >
       <zp-scene aria-hidden="true" [scene]="scene()" label="" />
-      <input
-        type="range"
-        aria-label="Marker"
-        [min]="view().fromSec"
-        [max]="view().toSec"
-        [step]="view().stepSec"
-        [value]="atSec()"
-        [attr.aria-valuetext]="spoken()"
-        (input)="put($any($event.target).valueAsNumber)"
-      />
     </div>
-    <zp-send-answer [ready]="moved()" (sent)="answered.emit(response())" />
+    <div class="steps">
+      <button type="button" [attr.aria-label]="words().markerBack" (click)="step(-1)"><zp-sign name="back" /></button>
+      <button type="button" [attr.aria-label]="words().markerOn" (click)="step(1)"><zp-sign name="on" /></button>
+    </div>
   `,
   styleUrl: './answer.scss',
 })
 export class LineAnswerView implements AnswerView<ViewOfShape<'line'>> {
+  protected readonly words = ANSWER_WORDS;
   readonly view = input.required<ViewOfShape<'line'>>();
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
@@ -43,31 +54,60 @@ export class LineAnswerView implements AnswerView<ViewOfShape<'line'>> {
   protected readonly tall = heldUpright();
   private readonly before = computed(() => givenTo<{ atSec: number }>(this.view(), this.given())?.atSec ?? null);
   protected readonly atSec = startingFrom<number>(this.itemId, () => this.before() ?? this.view().fromSec);
-  protected readonly moved = startingFrom<boolean>(this.itemId, () => this.before() !== null);
-  protected readonly scene = computed(() => {
-    const { line, fromSec } = this.view();
-    const atSec = this.atSec();
-    const marked = line.type === 'day-line' ? { ...line, atSec: Math.min(86_399, atSec) } : { ...line, at: (atSec - fromSec) / 60 };
-    return bandScene(marked, this.tall());
-  });
+  readonly ready = startingFrom<boolean>(this.itemId, () => this.before() !== null);
+  protected readonly scene = computed(() => markedLine(this.view(), this.atSec(), this.tall()));
+  private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
   /** Where the marker is, by what is written on the line. */
   protected readonly spoken = computed(() => {
     const { line, fromSec } = this.view();
     const atSec = this.atSec();
-    if (line.type === 'hour-line') return `${(atSec - fromSec) / 60} minutes from the left end`;
-    if (atSec % NOON_SEC === 0) return atSec === NOON_SEC ? 'noon' : 'midnight';
+    if (line.type === 'hour-line') return this.words().fromLeft((atSec - fromSec) / 60);
+    if (atSec % NOON_SEC === 0) return atSec === NOON_SEC ? this.words().noon : this.words().midnight;
     const at = wrapSecondOfDay(atSec);
-    const past = minuteOfHour(at) === 0 ? 'at' : 'after';
-    return `${past} ${displayText(toSecondOfDay(at - (at % 3600))).split(':')[0]}, ${atSec < NOON_SEC ? 'left' : 'right'} of noon`;
+    const hour = displayText(toSecondOfDay(at - (at % 3600))).split(':')[0]!;
+    return this.words().nearHour(minuteOfHour(at) === 0, hour, atSec < NOON_SEC);
   });
 
-  protected put(atSec: number): void {
+  protected take(event: PointerEvent): void {
+    if (!event.isPrimary || event.button !== 0) return;
+    event.preventDefault();
+    const line = this.line().nativeElement;
+    line.setPointerCapture(event.pointerId);
+    line.focus({ preventScroll: true });
+    this.putAt(event);
+  }
+
+  protected drag(event: PointerEvent): void {
+    if (this.line().nativeElement.hasPointerCapture(event.pointerId)) this.putAt(event);
+  }
+
+  protected key(event: KeyboardEvent): void {
+    const { key } = event;
+    const steps = KEYS[key];
+    if (steps === undefined && key !== 'Home' && key !== 'End') return;
+    event.preventDefault();
+    if (steps === undefined) this.put(key === 'Home' ? this.view().fromSec : this.view().toSec);
+    else this.step(steps);
+  }
+
+  protected step(by: number): void {
+    const { fromSec, toSec, stepSec } = this.view();
+    this.put(Math.max(fromSec, Math.min(toSec, this.atSec() + by * stepSec)));
+  }
+
+  private putAt({ clientX }: PointerEvent): void {
+    const { left, width } = this.line().nativeElement.querySelector('svg')!.getBoundingClientRect();
+    const scene = this.scene();
+    this.put(placeOnLine(this.view(), ((clientX - left) / width) * scene.width, scene.width));
+  }
+
+  private put(atSec: number): void {
     this.atSec.set(atSec);
-    this.moved.set(true);
+    this.ready.set(true);
     this.drafted.emit(this.response());
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { atSec: this.atSec() });
   }
 }

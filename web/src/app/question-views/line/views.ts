@@ -2,5 +2,6 @@ import isView from '../../../generated/shapes/line';
 import type { ShapeViews } from '../shape-views';
 import { TextResponse } from '../text-response';
 import { LineAnswerView } from './answer';
+import { LineLarge } from './large';
 
-export const views: ShapeViews = { answer: LineAnswerView, response: TextResponse, isView };
+export const views: ShapeViews = { answer: LineAnswerView, response: TextResponse, large: LineLarge, isView };

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import type { ViewOfShape } from '../answer-view';
 import { BoxesAnswer } from '../parts/boxes-answer';
 import { DigitBoxes, type DigitBox } from '../parts/digit-boxes';
-import { SendAnswer } from '../parts/send';
+import { ANSWER_WORDS } from '../words';
 
 /** A number for each place that is asked for. */
 @Component({
   selector: 'zp-numbers-answer',
-  imports: [DigitBoxes, SendAnswer],
+  imports: [DigitBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: '../parts/boxes-answer.html',
   styleUrl: '../column.scss',
@@ -15,7 +15,7 @@ import { SendAnswer } from '../parts/send';
 export class NumbersAnswerView extends BoxesAnswer<ViewOfShape<'numbers'>, { values: readonly string[] }> {
   protected readonly boxes = computed((): readonly DigitBox[] =>
     this.view().labels.map((label, place, { length }) => ({
-      label: label || this.view().unit || 'Number',
+      label: label ? ANSWER_WORDS().missing(label) : this.view().unit || ANSWER_WORDS().number,
       most: 3,
       before: label && length > 1 ? [label] : [],
       after: place === length - 1 ? this.view().unit : '',

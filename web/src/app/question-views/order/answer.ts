@@ -1,45 +1,60 @@
-import { CdkDrag, type CdkDragDrop, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
+import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, moveItemInArray } from '@angular/cdk/drag-drop';
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Response } from '@zeitpunkt/core';
 
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { ChoiceFace } from '../parts/choice-face';
-import { SendAnswer } from '../parts/send';
+import { Sign } from '../../ui/sign';
+import { ANSWER_WORDS } from '../words';
 
 /** Putting cards in order: by dragging, or with the two buttons that each has. */
 @Component({
   selector: 'zp-order-answer',
-  imports: [CdkDrag, CdkDropList, ChoiceFace, SendAnswer],
+  imports: [CdkDrag, CdkDragHandle, CdkDropList, ChoiceFace, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <ol cdkDropList (cdkDropListDropped)="drop($event)" [attr.aria-label]="view().stem">
       @for (place of order(); track place) {
         <li cdkDrag cdkDragLockAxis="y">
+          <span class="grip" cdkDragHandle aria-hidden="true"><zp-sign name="grip" /></span>
           <span class="rank" aria-hidden="true">{{ $index + 1 }}</span>
           <span class="letter">{{ letterOf(place) }}</span>
           <zp-choice-face [choice]="view().cards[place]!" [layers]="view().layers" />
-          <button type="button" [disabled]="$first" [attr.aria-label]="letterOf(place) + ' earlier'" (click)="move($index, -1)">▲</button>
-          <button type="button" [disabled]="$last" [attr.aria-label]="letterOf(place) + ' later'" (click)="move($index, 1)">▼</button>
+          <button type="button" [disabled]="$first" [attr.aria-label]="words().earlier(letterOf(place))" (click)="move($index, -1)">
+            <zp-sign name="earlier" />
+          </button>
+          <button type="button" [disabled]="$last" [attr.aria-label]="words().later(letterOf(place))" (click)="move($index, 1)">
+            <zp-sign name="later" />
+          </button>
         </li>
       }
     </ol>
+    @if (!ready()) {
+      <button type="button" class="as-is" (click)="change(order())"><zp-sign name="right" />{{ words().isInOrder }}</button>
+    }
     <p class="heard-only" role="status">{{ told() }}</p>
-    <zp-send-answer [ready]="true" (sent)="answered.emit(response())" />
   `,
   styleUrl: './answer.scss',
 })
 export class OrderAnswerView implements AnswerView<ViewOfShape<'order'>> {
+  protected readonly words = ANSWER_WORDS;
   readonly view = input.required<ViewOfShape<'order'>>();
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
   protected readonly letterOf = dialLetter;
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly order = startingFrom<readonly number[]>(this.itemId, () => {
+  private readonly before = computed(() => {
     const given = givenTo<{ order: readonly number[] }>(this.view(), this.given())?.order;
-    return given && given.length > 0 ? given : this.view().cards.map((_, place) => place);
+    return given && given.length > 0 ? given : null;
   });
+  protected readonly order = startingFrom<readonly number[]>(
+    this.itemId,
+    () => this.before() ?? this.view().cards.map((_, place) => place),
+  );
+  /** Whether something was put in another place, or the order as it stands was said to be right. */
+  readonly ready = startingFrom<boolean>(this.itemId, () => this.before() !== null);
   /** The order as it is after a move, for those who hear it. */
   protected readonly told = startingFrom<string>(this.itemId, () => '');
 
@@ -55,13 +70,14 @@ export class OrderAnswerView implements AnswerView<ViewOfShape<'order'>> {
     this.change(order);
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { order: this.order() });
   }
 
-  private change(order: readonly number[]): void {
+  protected change(order: readonly number[]): void {
     this.order.set(order);
-    this.told.set(`In order now: ${order.map(dialLetter).join(', ')}.`);
+    this.ready.set(true);
+    this.told.set(this.words().inOrder(order.map(dialLetter).join(', ')));
     this.drafted.emit(this.response());
   }
 }

@@ -2,5 +2,6 @@ import isView from '../../../generated/shapes/order';
 import type { ShapeViews } from '../shape-views';
 import { TextResponse } from '../text-response';
 import { OrderAnswerView } from './answer';
+import { OrderLarge } from './large';
 
-export const views: ShapeViews = { answer: OrderAnswerView, response: TextResponse, isView };
+export const views: ShapeViews = { answer: OrderAnswerView, response: TextResponse, large: OrderLarge, isView };

@@ -5,7 +5,7 @@ import type { Response } from '@zeitpunkt/core';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { ChoiceFace } from '../parts/choice-face';
-import { SendAnswer } from '../parts/send';
+import { ANSWER_WORDS } from '../words';
 
 type Pairs = readonly (number | null)[];
 
@@ -15,11 +15,11 @@ type Pairs = readonly (number | null)[];
  */
 @Component({
   selector: 'zp-pairs-answer',
-  imports: [CdkDrag, CdkDropList, CdkDropListGroup, ChoiceFace, SendAnswer],
+  imports: [CdkDrag, CdkDropList, CdkDropListGroup, ChoiceFace],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="pairs" cdkDropListGroup>
-      <ul class="cards" aria-label="Cards">
+      <ul class="cards" [attr.aria-label]="words().cards">
         @for (card of view().cards; track $index) {
           <li cdkDropList [cdkDropListData]="$index" [cdkDropListSortingDisabled]="true" (cdkDropListDropped)="drop($event)">
             <button type="button" [attr.aria-pressed]="here() === $index" (click)="here.set($index)">
@@ -29,7 +29,7 @@ type Pairs = readonly (number | null)[];
               }
               <span class="slot" [class.filled]="pairs()[$index] !== null">
                 @if (partnerOf($index); as partner) {
-                  <span class="heard-only">with {{ partner.number }}</span>
+                  <span class="heard-only">{{ words().with(partner.number) }}</span>
                   <zp-choice-face aria-hidden="true" [choice]="partner.choice" [layers]="view().layers" />
                 } @else {
                   <span aria-hidden="true">?</span>
@@ -41,7 +41,7 @@ type Pairs = readonly (number | null)[];
       </ul>
       <ul
         class="partners"
-        aria-label="Partners"
+        [attr.aria-label]="words().partners"
         cdkDropList
         [cdkDropListData]="-1"
         [cdkDropListSortingDisabled]="true"
@@ -50,7 +50,8 @@ type Pairs = readonly (number | null)[];
         @for (partner of view().partners; track $index) {
           <li cdkDrag [cdkDragData]="$index" [class.used]="pairs().includes($index)">
             <button type="button" (click)="take($index)">
-              <span class="heard-only">{{ $index + 1 }}, for card {{ letterOf(here()) }}:</span>
+              <span class="heard-only">{{ words().partnerFor($index + 1, letterOf(here())) }}</span>
+              <span class="number" aria-hidden="true">{{ $index + 1 }}</span>
               <zp-choice-face [choice]="partner" [layers]="view().layers" />
             </button>
           </li>
@@ -58,11 +59,11 @@ type Pairs = readonly (number | null)[];
       </ul>
     </div>
     <p class="heard-only" role="status">{{ told() }}</p>
-    <zp-send-answer [ready]="pairs().some(isFilled)" (sent)="answered.emit(response())" />
   `,
   styleUrl: './answer.scss',
 })
 export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
+  protected readonly words = ANSWER_WORDS;
   readonly view = input.required<ViewOfShape<'pairs'>>();
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
@@ -78,7 +79,7 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
   );
   /** The card whose partner is looked for. */
   protected readonly here = startingFrom<number>(this.itemId, () => 0);
-  protected readonly isFilled = (one: number | null): boolean => one !== null;
+  readonly ready = computed(() => this.pairs().some((one) => one !== null));
 
   protected partnerOf(card: number) {
     const place = this.pairs()[card] ?? null;
@@ -98,14 +99,14 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
     else this.change(this.pairs().map((one) => (one === partner ? null : one)));
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { pairs: this.pairs() });
   }
 
   /** A partner has one card: where it was before is free again. */
   private put(card: number, partner: number): void {
     this.change(this.pairs().map((one, place) => (place === card ? partner : one === partner ? null : one)));
-    this.told.set(`Card ${dialLetter(card)} with ${partner + 1}.`);
+    this.told.set(this.words().together(dialLetter(card), partner + 1));
   }
 
   private change(pairs: Pairs): void {

@@ -18,19 +18,19 @@ export abstract class BoxesAnswer<View extends ItemView, Answer extends Record<s
     },
   );
   protected abstract readonly boxes: Signal<readonly DigitBox[]>;
-  protected readonly isFilled = (value: string): boolean => value !== '';
+  readonly ready = computed(() => this.values().some((value) => value !== ''));
 
   /** What stands in each box of an answer. */
   protected abstract written(answer: Answer): readonly string[];
   /** The answer that is written in the boxes. */
   protected abstract answerOf(values: readonly string[]): Answer;
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), this.answerOf(this.values()));
   }
 
   protected send(): void {
-    if (this.values().some(this.isFilled)) this.answered.emit(this.response());
+    if (this.ready()) this.answered.emit(this.response());
   }
 
   protected change(values: readonly string[]): void {

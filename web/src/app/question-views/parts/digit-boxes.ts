@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, model, output, signal, viewChildren } from '@angular/core';
 import { plainDigits } from '@zeitpunkt/core/words/plain-digits';
+import { Sign } from '../../ui/sign';
+import { ANSWER_WORDS } from '../words';
 
 /** One box for digits, and what stands around it. */
 export interface DigitBox {
@@ -17,6 +19,7 @@ export interface DigitBox {
 /** Boxes for digits with a number pad, so that no keyboard covers the clock; a keyboard works as well. */
 @Component({
   selector: 'zp-digit-boxes',
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <div class="display" [class.many]="boxes().length > 2">
@@ -48,16 +51,19 @@ export interface DigitBox {
         </span>
       }
     </div>
-    <div class="pad" role="group" aria-label="Number pad">
+    <div class="pad" role="group" [attr.aria-label]="words().pad">
       @for (digit of pad; track digit) {
         <button type="button" (click)="press(digit)">{{ digit }}</button>
       }
-      <button type="button" class="wide" (click)="rubOut()">Rub out</button>
+      <button type="button" class="wide" [attr.aria-label]="words().rubOut" (click)="rubOut()">
+        <zp-sign name="rub" /><span>{{ words().rubOut }}</span>
+      </button>
     </div>
   `,
   styleUrl: './digit-boxes.scss',
 })
 export class DigitBoxes {
+  protected readonly words = ANSWER_WORDS;
   readonly boxes = input.required<readonly DigitBox[]>();
   readonly values = model.required<readonly string[]>();
   /** Enter in a box sends the answer. */

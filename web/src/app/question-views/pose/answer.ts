@@ -8,24 +8,24 @@ import { poseOf, type Turning } from '../../ui/dial-gesture';
 import { HandSteps } from '../../ui/hand-steps';
 import { TurningDial } from '../../ui/turning-dial';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
-import { SendAnswer } from '../parts/send';
+import { ANSWER_WORDS } from '../words';
 
 /** Setting a dial: turn the hands, on the dial or with the buttons beside it, then say so. */
 @Component({
   selector: 'zp-pose-answer',
-  imports: [HandSteps, SendAnswer, TurningDial],
+  imports: [HandSteps, TurningDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-turning-dial class="dial" speaks="places" [turning]="turning()" (turningChange)="turn($event)" [layers]="view().layers" />
     <div class="beside">
-      <p>{{ view().hands === 'geared' ? 'Turn a hand: the other one goes along.' : 'Each hand moves by itself. Turn both.' }}</p>
+      <p>{{ view().hands === 'geared' ? words().geared : words().free }}</p>
       <zp-hand-steps [turning]="turning()" (turningChange)="turn($event)" />
-      <zp-send-answer [ready]="turned()" (sent)="answered.emit(response())" />
     </div>
   `,
   styleUrl: './answer.scss',
 })
 export class PoseAnswerView implements AnswerView<ViewOfShape<'pose'>> {
+  protected readonly words = ANSWER_WORDS;
   readonly view = input.required<ViewOfShape<'pose'>>();
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
@@ -49,14 +49,14 @@ export class PoseAnswerView implements AnswerView<ViewOfShape<'pose'>> {
   }
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly turning = startingFrom<Turning>(this.itemId, () => this.before() ?? this.start());
-  protected readonly turned = computed(() => this.turning() !== this.start());
+  readonly ready = computed(() => this.turning() !== this.start());
 
   protected turn(turning: Turning): void {
     this.turning.set(turning);
     this.drafted.emit(this.response());
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { ...poseOf(this.turning()) });
   }
 }

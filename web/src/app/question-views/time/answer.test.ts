@@ -1,6 +1,6 @@
 import type { ViewOf } from '@zeitpunkt/core';
 import { questionView } from '../../testing/desk';
-import { heard, render } from '../../testing/render';
+import { render } from '../../testing/render';
 import { TimeAnswerView } from './answer';
 
 const view = questionView().view as ViewOf<'read-dial'>;
@@ -8,19 +8,18 @@ async function open(given: unknown = null) {
   const screen = await render(TimeAnswerView, { view, given });
   const box = (name: string) => screen.find.getByRole<HTMLInputElement>('textbox', { name });
   const digits = () => [box('Hour').value, box('Minutes').value];
-  return { ...screen, box, digits, answers: heard((screen.component as TimeAnswerView).answered) };
+  return { ...screen, box, digits, view: screen.component as TimeAnswerView };
 }
 
 test('digits go into the hour and on to the minutes by themselves, from the pad as from a keyboard', async () => {
-  const { press, digits, answers, type, box } = await open();
+  const { press, digits, view: answer, type, box } = await open();
   for (const digit of ['7', '3', '0']) await press(digit);
   expect(digits()).toEqual(['7', '30']);
   await press('5'); // there is no third digit
   expect(digits()).toEqual(['7', '30']);
   await type(box('Hour'), '12');
   expect(document.activeElement).toBe(box('Minutes'));
-  await press('This is my answer');
-  expect(answers).toEqual([{ kind: 'read-dial', hour: '12', minute: '30' }]);
+  expect(answer.response()).toEqual({ kind: 'read-dial', hour: '12', minute: '30' });
 });
 
 test('a 1 may become 10, 11 or 12, so it waits for a second digit', async () => {
@@ -39,13 +38,12 @@ test('nothing but digits gets in, and what was given is there to be changed', as
 });
 
 test('rubbing out goes back from the minutes into the hour; an empty answer cannot be given', async () => {
-  const { press, digits, find } = await open({ kind: 'read-dial', hour: '7', minute: '3' });
-  const send = find.getByRole<HTMLButtonElement>('button', { name: 'This is my answer' });
+  const { press, digits, find, view: answer } = await open({ kind: 'read-dial', hour: '7', minute: '3' });
   find.getByRole('textbox', { name: 'Minutes' }).focus();
   await press('Rub out');
   expect(digits()).toEqual(['7', '']);
   await press('Rub out');
-  expect([digits(), send.disabled]).toEqual([['', ''], true]);
+  expect([digits(), answer.ready()]).toEqual([['', ''], false]);
 });
 
 test('a new view of the same question keeps what is typed, the next question starts empty', async () => {

@@ -2,12 +2,12 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import type { ViewOfShape } from '../answer-view';
 import { BoxesAnswer } from '../parts/boxes-answer';
 import { DigitBoxes, type DigitBox } from '../parts/digit-boxes';
-import { SendAnswer } from '../parts/send';
+import { ANSWER_WORDS } from '../words';
 
 /** A time, or a length of time, in two boxes. */
 @Component({
   selector: 'zp-time-answer',
-  imports: [DigitBoxes, SendAnswer],
+  imports: [DigitBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: '../parts/boxes-answer.html',
   styleUrl: '../column.scss',
@@ -18,12 +18,12 @@ export class TimeAnswerView extends BoxesAnswer<ViewOfShape<'time'>, { hour: str
     const box = { most: 2, before: [] } as const;
     return asks === 'length'
       ? [
-          { ...box, label: 'Hours', after: 'h', isHour: false },
-          { ...box, label: 'Minutes', after: 'min', isHour: false },
+          { ...box, label: ANSWER_WORDS().hours, after: 'h', isHour: false },
+          { ...box, label: ANSWER_WORDS().minutes, after: 'min', isHour: false },
         ]
       : [
-          { ...box, label: 'Hour', after: separator, isHour: true },
-          { ...box, label: 'Minutes', after: '', isHour: false },
+          { ...box, label: ANSWER_WORDS().hour, after: separator, isHour: true },
+          { ...box, label: ANSWER_WORDS().minutes, after: '', isHour: false },
         ];
   });
 

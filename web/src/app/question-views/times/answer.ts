@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed } from '@angular/core';
 import type { ViewOfShape } from '../answer-view';
 import { BoxesAnswer } from '../parts/boxes-answer';
 import { DigitBoxes, type DigitBox } from '../parts/digit-boxes';
-import { SendAnswer } from '../parts/send';
+import { ANSWER_WORDS } from '../words';
 
 interface TypedTime {
   readonly hour: string;
@@ -12,7 +12,7 @@ interface TypedTime {
 /** A row of times whose gaps are filled: two boxes for each. */
 @Component({
   selector: 'zp-times-answer',
-  imports: [DigitBoxes, SendAnswer],
+  imports: [DigitBoxes],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-digit-boxes [boxes]="boxes()" [values]="values()" (valuesChange)="change($event)" (entered)="send()" />
@@ -23,7 +23,6 @@ interface TypedTime {
         }
       </p>
     }
-    <zp-send-answer [ready]="values().some(isFilled)" (sent)="send()" />
   `,
   styleUrl: './answer.scss',
 })
@@ -39,8 +38,8 @@ export class TimesAnswerView extends BoxesAnswer<ViewOfShape<'times'>, { times: 
         continue;
       }
       const number = boxes.length / 2 + 1;
-      boxes.push({ label: `Gap ${number}, hour`, most: 2, before, after: separator, isHour: true });
-      boxes.push({ label: `Gap ${number}, minutes`, most: 2, before: [], after: '', isHour: false });
+      boxes.push({ label: ANSWER_WORDS().gapHour(number), most: 2, before, after: separator, isHour: true });
+      boxes.push({ label: ANSWER_WORDS().gapMinutes(number), most: 2, before: [], after: '', isHour: false });
       before = [];
     }
     return boxes;

@@ -2,12 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, o
 import type { Response } from '@zeitpunkt/core';
 import { LONGEST_LINE } from '@zeitpunkt/core/question-kinds/shapes/words';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
-import { SendAnswer } from '../parts/send';
+import { Sign } from '../../ui/sign';
+import { ANSWER_WORDS } from '../words';
 
 /** A time in words: pressed together from tiles, or typed. */
 @Component({
   selector: 'zp-words-answer',
-  imports: [SendAnswer],
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @for (line of lines(); track $index) {
@@ -17,7 +18,7 @@ import { SendAnswer } from '../parts/send';
         autocomplete="off"
         autocapitalize="off"
         spellcheck="false"
-        [attr.aria-label]="lines().length > 1 ? 'Line ' + ($index + 1) : 'In words'"
+        [attr.aria-label]="lines().length > 1 ? words().line($index + 1) : words().inWords"
         [attr.maxlength]="longest"
         [class.here]="here() === $index"
         [value]="line"
@@ -26,17 +27,17 @@ import { SendAnswer } from '../parts/send';
         (input)="put($index, $any($event.target).value)"
       />
     }
-    <div class="tiles" role="group" aria-label="Words to press">
+    <div class="tiles" role="group" [attr.aria-label]="words().tiles">
       @for (tile of view().tiles; track tile) {
         <button type="button" (click)="press(tile)">{{ tile }}</button>
       }
-      <button type="button" class="rub" (click)="rubOut()">Rub out</button>
+      <button type="button" class="rub" (click)="rubOut()"><zp-sign name="rub" />{{ words().rubOut }}</button>
     </div>
-    <zp-send-answer [ready]="lines().some(isFilled)" (sent)="send()" />
   `,
   styleUrl: './answer.scss',
 })
 export class WordsAnswerView implements AnswerView<ViewOfShape<'words'>> {
+  protected readonly words = ANSWER_WORDS;
   readonly view = input.required<ViewOfShape<'words'>>();
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
@@ -49,10 +50,10 @@ export class WordsAnswerView implements AnswerView<ViewOfShape<'words'>> {
     this.itemId,
     () => givenTo<{ lines: readonly string[] }>(this.view(), this.given())?.lines ?? Array.from({ length: this.view().lines }, () => ''),
   );
-  protected readonly isFilled = (line: string): boolean => line.trim() !== '';
+  readonly ready = computed(() => this.lines().some((line) => line.trim() !== ''));
 
   protected send(): void {
-    if (this.lines().some(this.isFilled)) this.answered.emit(this.response());
+    if (this.ready()) this.answered.emit(this.response());
   }
 
   protected put(place: number, text: string): void {
@@ -73,7 +74,7 @@ export class WordsAnswerView implements AnswerView<ViewOfShape<'words'>> {
     this.show();
   }
 
-  protected response(): Response {
+  response(): Response {
     return responseTo(this.view(), { lines: this.lines() });
   }
 

@@ -48,7 +48,7 @@ test('a press on the rim goes to that moment; behind the end it stays there', as
   fireEvent(band, Object.assign(new Event('pointerdown'), { button: 0, clientX: 600 }));
   await settled();
   expect(at()).toBe(Math.round(whole / 2));
-  fireEvent(band, Object.assign(new Event('pointermove'), { clientX: 5000 }));
+  fireEvent(band, Object.assign(new Event('pointermove', { bubbles: true }), { clientX: 5000 }));
   await settled();
   expect(at()).toBe(totalMs - 1);
 });

@@ -1,0 +1,79 @@
+import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { DeskOver } from './desk-over';
+import { DeskStore } from './desk-store';
+import { WaitingDial } from './waiting-dial';
+import { DESK_WORDS } from './words';
+
+/** Outlines of where one waits, 64 by 64, drawn in ink: a lighthouse that sends its light, a door, and a boat that sails home. */
+const PICTURES = {
+  lobby: 'M24 58L28 26H36L40 58Z M20 58H44 M27 26H37 M29 26V18H35V26 M28 18L32 12L36 18 M42 20L56 15 M42 24L56 29 M22 20L8 15 M22 24L8 29',
+  door: 'M18 58V10H46V58 M12 58H52 M39 34V36 M24 16H40V28H24Z',
+  ended: 'M8 42H56L48 54H16Z M32 42V8 M32 10L50 34H32 M28 16V34H16Z',
+} as const;
+
+/** Waiting at the door, in the lobby and after the end: where one is as a picture, what comes, and a clock to turn meanwhile. */
+@Component({
+  selector: 'zp-desk-wait',
+  imports: [DeskOver, WaitingDial],
+  changeDetection: ChangeDetectionStrategy.OnPush,
+  template: `
+    @if (store.view(); as view) {
+      <div class="where">
+        <svg viewBox="0 0 64 64" width="64" height="64" aria-hidden="true"><path [attr.d]="picture()" /></svg>
+        <div>
+          @switch (view.phase) {
+            @case ('door') {
+              <h1>{{ words().wait.door(view.pupilName) }}</h1>
+              <p role="status">{{ words().wait.letIn }}</p>
+            }
+            @case ('ended') {
+              <zp-desk-over />
+            }
+            @default {
+              <h1>{{ words().wait.inAs(view.pupilName) }}</h1>
+              <p>{{ words().wait.soon(view.lessonTitle) }}</p>
+            }
+          }
+        </div>
+      </div>
+      <zp-waiting-dial />
+    }
+  `,
+  styles: `
+    :host {
+      display: flex;
+      flex: 1;
+      flex-direction: column;
+      gap: 12px;
+      min-height: 0;
+    }
+    .where {
+      display: flex;
+      gap: 16px;
+      align-items: center;
+      padding-bottom: 10px;
+      border-bottom: 1px solid var(--line);
+    }
+    svg {
+      flex: none;
+    }
+    path {
+      fill: none;
+      stroke: var(--ink);
+      stroke-width: 2.5;
+      stroke-linecap: round;
+      stroke-linejoin: round;
+    }
+    h1 {
+      font-size: 1.3rem;
+    }
+  `,
+})
+export class DeskWait {
+  protected readonly store = inject(DeskStore);
+  protected readonly words = DESK_WORDS;
+  protected readonly picture = computed(() => {
+    const phase = this.store.view()?.phase;
+    return PICTURES[phase === 'door' || phase === 'ended' ? phase : 'lobby'];
+  });
+}

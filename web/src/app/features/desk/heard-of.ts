@@ -1,0 +1,30 @@
+import type { DeskView } from '@zeitpunkt/contract';
+import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+
+type Question = NonNullable<DeskView['question']>;
+
+/** Signs that are read as nothing, or as their names. */
+const UNSPOKEN = /[✓✗▲▼_]+/g;
+
+/** Sentences as a voice reads them: each ends once, whatever stood at its end. */
+const sentences = (all: readonly string[]): string =>
+  all
+    .map((one) => one.replace(UNSPOKEN, ' ').replace(/\s+/g, ' ').trim())
+    .filter((one) => one !== '')
+    .map((one) => (/[.!?:…]$/.test(one) ? one : `${one}.`))
+    .join(' ');
+
+const textsOf = (choices: readonly object[]) =>
+  choices.flatMap((choice, place) => ('text' in choice ? [`${dialLetter(place)}: ${String(choice.text)}`] : []));
+
+/** All of a question that a child who does not read yet needs to hear: its words, its choices, cards and tiles; or what is right. */
+export function heardOf({ view, reveal }: Question, wentBy: string): string {
+  if (reveal) return sentences([reveal.own?.sayToPupil ?? wentBy, ...reveal.stage.board]);
+  const parts = [
+    ...('choices' in view ? textsOf(view.choices) : []),
+    ...('cards' in view ? textsOf(view.cards) : []),
+    ...('partners' in view ? view.partners.flatMap((one) => ('text' in one ? [one.text] : [])) : []),
+    ...('tiles' in view ? [view.tiles.join(', ')] : []),
+  ];
+  return sentences([view.stem, ...view.picture.lines, ...parts]);
+}
