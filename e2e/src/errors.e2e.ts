@@ -19,6 +19,14 @@ test('empty fields say what they want, and the first of them is gone to', async 
   await expect(page.getByLabel('Sign-in name')).toBeFocused();
 });
 
+test('without scripts, or with a browser that is too old for them, the page says so', async ({ browser, server }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.goto(`${server.url}/desk`);
+  await expect(page.getByText('its browser is too old')).toBeVisible({ timeout: 15_000 });
+  await context.close();
+});
+
 test('a wrong password says so and keeps what was typed', async ({ teacher }) => {
   await teacher.signInByForm('puffin');
   await expect(teacher.page.getByRole('alert')).toHaveText('The sign-in name and the password do not belong together. Please check both.');

@@ -49,13 +49,13 @@ test('what was put together is there again after a reload, and a practice dial i
   const wren = await newPupil('Wren', PHONE);
   await wren.join(key);
   const { page } = wren;
+  await teacher.begin();
   await page.getByRole('button', { name: 'My clock' }).click();
   await expect(page.getByText('10:10')).toHaveCount(0);
   await page.getByRole('button', { name: 'What time is it?' }).click();
   await expect(page.getByRole('status').getByText('10:10')).toBeVisible();
   await page.getByRole('button', { name: 'Long hand on five minutes' }).click();
   await expect(page.getByText('10:15')).toHaveCount(0); // hidden again until asked for
-  await teacher.begin();
   await teacher.goTo('Ask');
   await page.getByRole('button', { name: '7', exact: true }).click();
   await page.reload();

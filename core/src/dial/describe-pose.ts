@@ -1,3 +1,4 @@
+import type { Tongue } from '../words/pack.js';
 import type { Pose } from './pose.js';
 import { turnDeg, wrapDeg } from './pose.js';
 
@@ -15,27 +16,49 @@ export function placeOfHand(deg: number): { readonly how: 'at' | 'past' | 'almos
   return { how: 'between', numeral: Math.floor(wrapDeg(deg) / 30) || 12 };
 }
 
+interface Places {
+  readonly at: (numeral: number) => string;
+  readonly past: (numeral: number) => string;
+  readonly almost: (numeral: number) => string;
+  readonly between: (numeral: number, next: number) => string;
+  readonly ticks: (count: number, numeral: number) => string;
+  readonly pose: (hour: string, minute: string) => string;
+}
+
+/** How a language says where hands point. */
+const PLACES: Readonly<Record<Tongue, Places>> = {
+  en: {
+    at: (numeral) => `at ${numeral}`,
+    past: (numeral) => `just past ${numeral}`,
+    almost: (numeral) => `almost at ${numeral}`,
+    between: (numeral, next) => `between ${numeral} and ${next}`,
+    ticks: (count, numeral) => `${count} ${count === 1 ? 'tick' : 'ticks'} after ${numeral}`,
+    pose: (hour, minute) => `The short hour hand points ${hour}. The long minute hand points ${minute}.`,
+  },
+  de: {
+    at: (numeral) => `auf die ${numeral}`,
+    past: (numeral) => `kurz hinter die ${numeral}`,
+    almost: (numeral) => `fast auf die ${numeral}`,
+    between: (numeral, next) => `zwischen ${numeral} und ${next}`,
+    ticks: (count, numeral) => `${count} ${count === 1 ? 'Strich' : 'Striche'} hinter die ${numeral}`,
+    pose: (hour, minute) => `Der kurze Stundenzeiger zeigt ${hour}. Der lange Minutenzeiger zeigt ${minute}.`,
+  },
+};
+
 /** Where one hand points, in words a screen reader can speak: "at 6", "just past 6", "between 4 and 5", "almost at 5". */
-export function describeHand(deg: number): string {
+export function describeHand(deg: number, tongue: Tongue = 'en'): string {
   const { how, numeral } = placeOfHand(deg);
-  return {
-    at: `at ${numeral}`,
-    past: `just past ${numeral}`,
-    almost: `almost at ${numeral}`,
-    between: `between ${numeral} and ${(numeral % 12) + 1}`,
-  }[how];
+  return PLACES[tongue][how](numeral, (numeral % 12) + 1);
 }
 
 /** Which minute tick the minute hand points at, in words; "at 6" where it stands on a numeral. */
-export function describeMinuteHand(deg: number): string {
+export function describeMinuteHand(deg: number, tongue: Tongue = 'en'): string {
   const tick = Math.round(wrapDeg(deg) / 6) % 60;
-  if (tick % 5 === 0) return `at ${tick / 5 || 12}`;
-  const past = tick % 5;
-  const numeral = Math.floor(tick / 5) || 12;
-  return `${past} ${past === 1 ? 'tick' : 'ticks'} after ${numeral}`;
+  if (tick % 5 === 0) return PLACES[tongue].at(tick / 5 || 12);
+  return PLACES[tongue].ticks(tick % 5, Math.floor(tick / 5) || 12);
 }
 
 /** The picture of a dial in words, without reading the time: what somebody sees, not what it means. */
-export function describePose(pose: Pose): string {
-  return `The short hour hand points ${describeHand(pose.hourDeg)}. The long minute hand points ${describeMinuteHand(pose.minuteDeg)}.`;
+export function describePose(pose: Pose, tongue: Tongue = 'en'): string {
+  return PLACES[tongue].pose(describeHand(pose.hourDeg, tongue), describeMinuteHand(pose.minuteDeg, tongue));
 }

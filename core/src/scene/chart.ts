@@ -4,6 +4,7 @@ import { dialOf, PLAIN_LAYERS, type DialLayers } from './dial-state.js';
 import type { Ink, SceneNode } from './scene-node.js';
 import type { ChartState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
+import type { Tongue } from '../words/pack.js';
 
 /** Hands in their own colours, so that the chart can be looked at with the words. */
 const CHART_LAYERS: DialLayers = { ...PLAIN_LAYERS, handInk: 'own' };
@@ -61,6 +62,10 @@ function gridOf(count: number, width: number, height: number) {
 }
 
 /** The chart in words, for those who hear it. */
-export function describeChart({ title, entries, lines }: ChartState): string {
-  return [`A chart: ${title}.`, ...entries.map(({ display, words }) => `${display}, ${words}.`), ...lines].join(' ');
+export function describeChart({ title, entries, lines }: ChartState, tongue: Tongue = 'en'): string {
+  return [
+    `${tongue === 'de' ? 'Eine Tafel' : 'A chart'}: ${title}.`,
+    ...entries.map(({ display, words }) => `${display}, ${words}.`),
+    ...lines,
+  ].join(' ');
 }

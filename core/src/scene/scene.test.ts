@@ -131,6 +131,9 @@ test('several dials are described by their letters, and lines and strips say whe
   expect(describeStage(answered)).toMatch(/^A: .*at 12\. B: .* This one is right\.$/);
   expect(stageScene(answered).nodes.map((node) => (node.type === 'text' ? node.text : ''))).toEqual(expect.arrayContaining(['A', 'B ✓']));
   expect(describeStage(several)).toContain('A line from 12 o’clock to 1 o’clock, at 25 minutes. A circle in 4 parts, 2.5 of them filled.');
+  const german = describeStage(several, 'de');
+  expect(german).toMatch(/A: Eine Uhr\. Der kurze Stundenzeiger zeigt .*auf die 4\..* B: /);
+  expect(german).toContain('Eine Linie von 12 Uhr bis 1 Uhr, bei 25 Minuten. Ein Kreis aus 4 Teilen, 2.5 davon gefüllt.');
   const day = { type: 'day-line', atSec: 27_000, events: [{ atSec: 59_400, text: 'mail boat' }] } as const;
   expect(describeStage(stage({ dial: null, bands: [day] }))).toBe('The day from midnight to midnight, at 07:30, with 16:30 mail boat.');
 });

@@ -51,5 +51,5 @@ export interface BandKind<Kind extends Band> {
   /** The band as it stands at another time. */
   at(band: Kind, at: SecondOfDay): Kind;
   /** In words, for those who hear it. */
-  describe(band: Kind): string;
+  describe(band: Kind, tongue?: Tongue): string;
 }

@@ -9,11 +9,13 @@ import { label, stroke } from './strokes.js';
 export const dayLine: BandKind<DayLine> = {
   nodes,
   at: (band, atSec) => ({ ...band, atSec }),
-  describe({ atSec, events }) {
+  describe({ atSec, events }, tongue = 'en') {
     const clock = (sec: number) => displayText24(toSecondOfDay(sec));
-    const at = atSec === null ? '' : `, at ${clock(atSec)}`;
+    const at = atSec === null ? '' : `, ${tongue === 'de' ? 'um' : 'at'} ${clock(atSec)}`;
     const named = events.map((event) => `${clock(event.atSec)} ${event.text}`).join(', ');
-    return `The day from midnight to midnight${at}${named && `, with ${named}`}.`;
+    return tongue === 'de'
+      ? `Der Tag von Mitternacht bis Mitternacht${at}${named && `, mit ${named}`}.`
+      : `The day from midnight to midnight${at}${named && `, with ${named}`}.`;
   },
 };
 

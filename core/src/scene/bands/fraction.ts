@@ -1,15 +1,22 @@
 import { sectorPath, type SceneNode } from '../scene-node.js';
 import { minuteOfHour, type SecondOfDay } from '../../time/second-of-day.js';
+import type { Tongue } from '../../words/pack.js';
 import type { BandKind, BandPlace, Fraction } from './band.js';
 import { stroke } from './strokes.js';
 
 /** As much as the minute hand has filled of its hour. */
 const at = (band: Fraction, at: SecondOfDay): Fraction => ({ ...band, filled: (minuteOfHour(at) / 60) * band.parts });
-const describe = (shape: string) => (band: Fraction) =>
-  `A ${shape} in ${band.parts} parts, ${Math.round(band.filled * 100) / 100} of them filled.`;
+const describe =
+  (shape: Readonly<Record<Tongue, string>>) =>
+  ({ parts, filled }: Fraction, tongue: Tongue = 'en') => {
+    const count = Math.round(filled * 100) / 100;
+    return tongue === 'de'
+      ? `${shape.de} aus ${parts} Teilen, ${count} davon gefüllt.`
+      : `A ${shape.en} in ${parts} parts, ${count} of them filled.`;
+  };
 
-export const fractionStrip: BandKind<Fraction> = { nodes: stripNodes, at, describe: describe('strip') };
-export const fractionCircle: BandKind<Fraction> = { nodes: circleNodes, at, describe: describe('circle') };
+export const fractionStrip: BandKind<Fraction> = { nodes: stripNodes, at, describe: describe({ en: 'strip', de: 'Ein Streifen' }) };
+export const fractionCircle: BandKind<Fraction> = { nodes: circleNodes, at, describe: describe({ en: 'circle', de: 'Ein Kreis' }) };
 
 /** A strip cut into equal parts, filled from the left. */
 function stripNodes({ parts, filled }: Fraction, place: BandPlace, id: string): SceneNode[] {

@@ -13,7 +13,10 @@ export const hourLine: BandKind<HourLine> = {
     const jumps = Array.from({ length: count }, (_, index) => ({ from: index * band.by, to: (index + 1) * band.by }));
     return { ...band, hour: hour12(at), at: minute, jumps };
   },
-  describe: ({ hour, at }) => `A line from ${hour} o’clock to ${nextHour12(hour)} o’clock${at === null ? '' : `, at ${at} minutes`}.`,
+  describe: ({ hour, at }, tongue = 'en') =>
+    tongue === 'de'
+      ? `Eine Linie von ${hour} Uhr bis ${nextHour12(hour)} Uhr${at === null ? '' : `, bei ${at} Minuten`}.`
+      : `A line from ${hour} o’clock to ${nextHour12(hour)} o’clock${at === null ? '' : `, at ${at} minutes`}.`,
 };
 
 /** Room that the number of a five needs, in units of the scene. */

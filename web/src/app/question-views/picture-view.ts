@@ -6,6 +6,7 @@ import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { dialOfPicture } from '@zeitpunkt/core/question-kinds/picture';
 import { heldUpright } from '../ui/held-upright';
 import { SceneView } from '../ui/scene-view';
+import { deskTongue } from '../shared/words/spoken';
 
 /** What a question shows beside its stem: a dial, a display, lines of words, a line of time. */
 @Component({
@@ -75,11 +76,11 @@ export class PictureView {
     const { dial } = this.picture();
     if (!dial) return null;
     const state = dialOfPicture(dial);
-    return { scene: dialScene(state), label: describeDial(state) };
+    return { scene: dialScene(state), label: describeDial(state, deskTongue()) };
   });
   protected readonly band = computed(() => {
     const { band } = this.picture();
-    return band && { scene: bandScene(band, this.tall()), label: bandKindOf(band).describe(band) };
+    return band && { scene: bandScene(band, this.tall()), label: bandKindOf(band).describe(band, deskTongue()) };
   });
 }
 

@@ -14,6 +14,7 @@ import { poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import { SvgOutlet } from './svg-outlet';
+import { deskTongue } from '../shared/words/spoken';
 
 /** A piece of stage to play: what is seen at each moment, how long it moves, and when it began. */
 export interface StagePlay {
@@ -49,7 +50,7 @@ export class StageView {
   readonly play = input.required<StagePlay>();
   readonly layout = input<StageLayout>('wide');
   /** What is seen, in words: where the stage comes to rest, so that a count does not speak at every tick. */
-  protected readonly label = computed(() => describeStage(this.play().stateAt(Infinity)));
+  protected readonly label = computed(() => describeStage(this.play().stateAt(Infinity), deskTongue()));
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   private outlet: SvgOutlet | null = null;
   private readonly reduced = matchMedia('(prefers-reduced-motion: reduce)');

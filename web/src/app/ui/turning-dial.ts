@@ -19,6 +19,7 @@ import { bestWording } from '@zeitpunkt/core/words/say';
 import { handUnder, type Hold, moveHold, poseOf, turn, turnedBy, type Turning } from './dial-gesture';
 import { HAND_WORDS } from './hand-words';
 import { SvgOutlet } from './svg-outlet';
+import { deskTongue } from '../shared/words/spoken';
 
 /** Keys that turn a hand, in degrees for the minute hand and for the hour hand. */
 const KEYS: Record<string, { readonly minute: number; readonly hour: number }> = {
@@ -160,7 +161,7 @@ export class TurningDial {
     if (turning.hands === 'geared' && this.speaks() === 'time') return bestWording(turning.at, WORD_PACKS['en-GB']);
     const { hourDeg, minuteDeg } = poseOf(turning);
     const deg = hand === 'hour' ? hourDeg : minuteDeg;
-    return hand === 'hour' ? describeHand(deg) : describeMinuteHand(deg);
+    return hand === 'hour' ? describeHand(deg, deskTongue()) : describeMinuteHand(deg, deskTongue());
   }
 
   private place(event: PointerEvent): { deg: number; reach: number } {

@@ -135,3 +135,20 @@ test('an answer with several dials shows them all and says which are right', asy
   expect(label.match(/This one is right\./g)).toHaveLength(2);
   expect(find.getByText('A and D show half past seven.')).toBeTruthy();
 });
+
+test('where two share the device each one’s answer can be given', async () => {
+  const { press, store, find, settled } = await open();
+  const send = () => find.getByRole<HTMLButtonElement>('button', { name: 'This is my answer' });
+  await press('8');
+  await press('This is my answer');
+  store.given.set(half);
+  store.safety.set('kept');
+  await settled();
+  store.given.set(null);
+  store.safety.set('none');
+  store.view.set(deskView({ participantId: 'other', question: questionView() }));
+  await settled();
+  expect(send().disabled).toBe(true);
+  await press('7');
+  expect(send().disabled).toBe(false);
+});

@@ -35,6 +35,7 @@ import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
 import { ReadAloud } from './read-aloud';
 import { DESK_WORDS } from './words';
+import { deskTongue } from '../../shared/words/spoken';
 
 /** Whoever waits longer is told what for, in milliseconds. */
 const SLOW_MS = 1000;
@@ -102,7 +103,7 @@ export class DeskQuestion {
     const several = dialsInOrder(stage).length > 1;
     return {
       scene: several ? stageScene(pictures, this.tall() ? 'tall' : 'wide') : dialScene(dial),
-      label: describeStage(pictures),
+      label: describeStage(pictures, deskTongue()),
       several,
     };
   });

@@ -10,6 +10,7 @@ import { Countdown } from './countdown';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
+import { Sharing } from './sharing';
 import { Sheet } from './sheet';
 import { DESK_WORDS } from './words';
 import { VoiceClock } from './voice-clock';
@@ -31,7 +32,7 @@ const PARTS = {
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  providers: [OwnSteps, VoiceClock],
+  providers: [OwnSteps, Sharing, VoiceClock],
   imports: [Countdown, DeskQuestion, LazyPart, Sheet, Sign, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -48,7 +49,7 @@ const PARTS = {
             <zp-sign [name]="practising() ? 'back' : 'clock'" />{{ practising() ? words().toLesson : words().myClock }}
           </button>
         }
-        @if (store.beside()) {
+        @if (store.beside() || sharing.asked()) {
           <zp-lazy [load]="parts.share" />
         }
         <button class="head" type="button" (click)="more.open()"><zp-sign name="more" />{{ words().more }}</button>
@@ -94,7 +95,9 @@ const PARTS = {
       </main>
       <zp-sheet #more [heading]="view.pupilName" [close]="words().close">
         @if (mayShare() && !store.beside()) {
-          <zp-lazy [load]="parts.share" />
+          <button class="button outlined big" type="button" (click)="more.shut(); sharing.asked.set(true)">
+            <zp-sign name="two" />{{ words().share.two }}
+          </button>
         }
         <button class="button outlined big" type="button" (click)="more.shut(); leaving.open()">
           <zp-sign name="away" />{{ words().leave }}
@@ -238,6 +241,7 @@ export class DeskRoom {
 
   protected readonly store = inject(DeskStore);
   private readonly voice = inject(VoiceClock);
+  protected readonly sharing = inject(Sharing);
   protected readonly parts = PARTS;
   protected readonly words = DESK_WORDS;
   /** Time to think that is left, while a question is open. */
@@ -272,7 +276,8 @@ export class DeskRoom {
   /** In every pause: while the lesson has not begun, while the teacher talks, and once an answer is given. */
   protected readonly mayPractise = computed(() => {
     const view = this.store.view();
-    if (!view || view.phase === 'door' || view.phase === 'ended') return false;
+    // At the door, in the lobby and after the end there is a clock already.
+    if (view?.phase !== 'running' || view.calls.showMe) return false;
     return view.question?.phase !== 'open' || this.store.safety() !== 'none';
   });
   /** A new question puts the practice dial away. */

@@ -1,9 +1,10 @@
-import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, signal, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, inject, signal, viewChild } from '@angular/core';
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
+import { Sharing } from './sharing';
 import { DESK_WORDS } from './words';
 
 /** Two pupils at one device: the second comes in here, and one touch says whose turn it is. */
@@ -16,10 +17,8 @@ import { DESK_WORDS } from './words';
       <button type="button" class="button outlined" (click)="swap()">
         <zp-sign name="two" />{{ words().share.turn(other.pupilName) }}
       </button>
-    } @else {
-      <button type="button" class="button outlined big" (click)="open()"><zp-sign name="two" />{{ words().share.two }}</button>
     }
-    <dialog #dialog aria-labelledby="who-else">
+    <dialog #dialog aria-labelledby="who-else" (close)="sharing.asked.set(false)">
       <h2 id="who-else">{{ words().share.who }}</h2>
       @if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
@@ -62,6 +61,7 @@ import { DESK_WORDS } from './words';
 export class DeskShare {
   private readonly store = inject(DeskStore);
   protected readonly words = DESK_WORDS;
+  protected readonly sharing = inject(Sharing);
   protected readonly names = signal<RoomFound['pupils']>([]);
   protected readonly problem = signal<string | null>(null);
   /** The other pupil of this device; null where there is none. */
@@ -69,7 +69,13 @@ export class DeskShare {
   private readonly dialog = viewChild.required<ElementRef<HTMLDialogElement>>('dialog');
   private joinId = uuid();
 
-  protected async open(): Promise<void> {
+  constructor() {
+    effect(() => {
+      if (this.sharing.asked()) void this.open();
+    });
+  }
+
+  private async open(): Promise<void> {
     this.dialog().nativeElement.showModal();
     await this.attempt(async () => this.names.set((await ask<RoomFound>('GET', '/api/desk/beside')).pupils));
   }

@@ -5,6 +5,7 @@ import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { dialOf } from '@zeitpunkt/core/scene/dial-state';
 import { SceneView } from '../../ui/scene-view';
+import { deskTongue } from '../../shared/words/spoken';
 
 /** What a card shows: a small dial, or a text. */
 @Component({
@@ -35,6 +36,6 @@ export class ChoiceFace {
     const choice = this.choice();
     if ('text' in choice) return null;
     const dial = dialOf({ hourDeg: choice.hourDeg, minuteDeg: choice.minuteDeg }, { ...this.layers(), numerals: choice.numerals });
-    return { scene: dialScene(dial), label: describeDial(dial) };
+    return { scene: dialScene(dial), label: describeDial(dial, deskTongue()) };
   });
 }

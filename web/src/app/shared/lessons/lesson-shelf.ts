@@ -47,8 +47,18 @@ export const LessonShelf = signalStore(
         return false;
       }
     };
+    let asked = 0;
+    let shown = 0;
+    /** The list as it is now. A list that was asked for earlier and comes later shows nothing: a lesson just added would be gone again. */
+    const fetchLessons = async (): Promise<void> => {
+      const turn = (asked += 1);
+      const lessons = await ask<LessonSummary[]>('GET', '/api/lessons');
+      if (turn < shown) return;
+      shown = turn;
+      patchState(store, { lessons });
+    };
     const refresh = async (): Promise<void> => {
-      await attempt(async () => patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons') }));
+      await attempt(fetchLessons);
     };
     /** Adds a lesson; resolves with its id, or with null and the reason in `problem`. */
     const addLesson = async (path: string, body: object): Promise<string | null> => {
@@ -56,7 +66,8 @@ export const LessonShelf = signalStore(
       patchState(store, { adding: true, problem: null });
       const isAdded = await attempt(async () => {
         await ask('POST', path, { id, ...body });
-        patchState(store, { lessons: await ask<LessonSummary[]>('GET', '/api/lessons'), added: id });
+        await fetchLessons();
+        patchState(store, { added: id });
       });
       patchState(store, { adding: false });
       return isAdded ? id : null;
@@ -74,11 +85,8 @@ export const LessonShelf = signalStore(
       async load(): Promise<void> {
         patchState(store, { loading: true, problem: null });
         await attempt(async () => {
-          const [lessons, sessions] = await Promise.all([
-            ask<LessonSummary[]>('GET', '/api/lessons'),
-            ask<SessionSummary[]>('GET', '/api/sessions'),
-          ]);
-          patchState(store, { lessons, sessions });
+          const [sessions] = await Promise.all([ask<SessionSummary[]>('GET', '/api/sessions'), fetchLessons()]);
+          patchState(store, { sessions });
         });
         patchState(store, { loading: false });
       },
