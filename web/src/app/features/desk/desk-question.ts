@@ -90,14 +90,16 @@ export class DeskQuestion {
     const given = this.store.given();
     return given && !isNotSure(given) ? given : null;
   });
+  protected readonly isKeyAsGiven = computed(() => KEY_AS_GIVEN.has(this.question().view.shape));
+  /** Cards that are shown put together need no list of their letters. */
+  protected readonly isListed = computed(() => ['pairs', 'order'].includes(this.question().view.shape));
   /** A line needs the whole width to be read. */
   protected readonly isWide = computed(() => this.question().view.shape === 'line');
   protected readonly language = computed(() => this.store.view()?.language ?? '');
   /** The dials of the answer, one or several with the right ones ticked; what is written about them stands beside. */
   protected readonly revealScene = computed(() => {
-    const { view, reveal } = this.question();
-    const stage = reveal?.stage;
-    if (!stage?.dial || KEY_AS_GIVEN.has(view.shape)) return null;
+    const stage = this.question().reveal?.stage;
+    if (!stage?.dial || this.isKeyAsGiven()) return null;
     const { dial, dials, dialPlace } = stage;
     const pictures: StageState = { ...CLEAR_STAGE, dial, dials, dialPlace };
     const several = dialsInOrder(stage).length > 1;

@@ -19,7 +19,9 @@ const textsOf = (choices: readonly object[]) =>
 
 /** All of a question that a child who does not read yet needs to hear: its words, its choices, cards and tiles; or what is right. */
 export function heardOf({ view, reveal }: Question, wentBy: string): string {
-  if (reveal) return sentences([reveal.own?.sayToPupil ?? wentBy, ...reveal.stage.board]);
+  // The letters of cards say nothing to whoever only hears them.
+  const isListed = view.shape === 'pairs' || view.shape === 'order';
+  if (reveal) return sentences([reveal.own?.sayToPupil ?? wentBy, ...(isListed ? [] : reveal.stage.board)]);
   const parts = [
     ...('choices' in view ? textsOf(view.choices) : []),
     ...('cards' in view ? textsOf(view.cards) : []),

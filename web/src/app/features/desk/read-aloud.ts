@@ -33,6 +33,9 @@ function speechOfDevice(): SpeechSynthesis | null {
     }
   `,
   styles: `
+    :host {
+      flex: none;
+    }
     button {
       display: inline-flex;
       gap: 8px;
