@@ -30,6 +30,7 @@ import { ResponseView } from '../../question-views/response-view';
 import { SceneView } from '../../ui/scene-view';
 import { Sign } from '../../ui/sign';
 import { heldUpright } from '../../ui/held-upright';
+import { dialOfAnswer } from './dial-of-answer';
 import { heardOf } from './heard-of';
 import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
@@ -89,6 +90,11 @@ export class DeskQuestion {
   protected readonly answered = computed(() => {
     const given = this.store.given();
     return given && !isNotSure(given) ? given : null;
+  });
+  /** What was written of a dial, as a dial beside the right one. */
+  protected readonly answeredDial = computed(() => {
+    const given = this.answered();
+    return given && this.revealScene()?.several === false ? dialOfAnswer(given) : null;
   });
   protected readonly isKeyAsGiven = computed(() => KEY_AS_GIVEN.has(this.question().view.shape));
   /** Cards that are shown put together need no list of their letters. */
