@@ -15,9 +15,6 @@ import { Sheet } from './sheet';
 import { DESK_WORDS } from './words';
 import { VoiceClock } from './voice-clock';
 
-/** What the page is called while nothing is on it. */
-const TITLE = document.title;
-
 /** Parts that few lessons need: fetched when they are first shown. */
 const PARTS = {
   clock: () => import('./practice-dial').then((file) => file.PracticeDial),
@@ -231,12 +228,13 @@ export class DeskRoom {
   constructor() {
     // The clock is at hand in every pause, also when the line is lost by then.
     afterNextRender(() => void PARTS.clock().catch(() => undefined));
+    const titleBefore = document.title;
     // Where one is stands in the title, too: a screen reader tells it, and a tab is found again by it.
     effect(() => {
       const view = this.store.view();
       if (view) document.title = view.question?.view.stem ?? view.lessonTitle;
     });
-    inject(DestroyRef).onDestroy(() => (document.title = TITLE));
+    inject(DestroyRef).onDestroy(() => (document.title = titleBefore));
   }
 
   protected readonly store = inject(DeskStore);
