@@ -4,7 +4,7 @@ import type { Tongue } from '../../words/pack.js';
 export const TEXTS = {
   en: {
     to24: (time: string) => `It is ${time}. Write what a clock that counts to 24 shows.`,
-    to12: (time: string) => `It is ${time}. Write what a clock that counts to 12 shows.`,
+    to12: (time: string) => `One clock shows ${time}. Write what a clock that counts to 12 shows.`,
     on: {
       midnight: 'Midnight begins the day: its first hour is written 00.',
       before: (of12: number, written: string) => `Before noon the hour stays the same, with two digits: ${of12} is ${written}.`,
@@ -23,7 +23,7 @@ export const TEXTS = {
   },
   de: {
     to24: (time: string) => `Es ist ${time}. Schreib, was eine Uhr zeigt, die bis 24 zählt.`,
-    to12: (time: string) => `Es ist ${time}. Schreib, was eine Uhr zeigt, die bis 12 zählt.`,
+    to12: (time: string) => `Eine Uhr zeigt ${time}. Schreib, was eine Uhr zeigt, die bis 12 zählt.`,
     on: {
       midnight: 'Mit Mitternacht fängt der Tag an: Seine erste Stunde schreibt man 00.',
       before: (of12: number, written: string) => `Vor Mittag bleibt die Stunde gleich, mit zwei Ziffern: ${of12} ist ${written}.`,
