@@ -22,7 +22,6 @@ export const ANSWER_WORDS = spoken({
     together: (card: string, partner: number) => `Card ${card} with ${partner}.`,
     earlier: (card: string) => `${card} earlier`,
     later: (card: string) => `${card} later`,
-    grip: (card: string) => `Move ${card}`,
     inOrder: (cards: string) => `In order now: ${cards}.`,
     isInOrder: 'It is in order like this',
     marker: 'Marker',
@@ -35,7 +34,6 @@ export const ANSWER_WORDS = spoken({
       `${isAt ? 'at' : 'after'} ${hour}, ${isMorning ? 'left' : 'right'} of noon`,
     geared: 'Turn a hand: the other one goes along.',
     free: 'Each hand moves by itself. Turn both.',
-    sentence: (place: number, all: number) => `Sentence ${place} of ${all}`,
   },
   us: { rubOut: 'Erase' },
   de: {
@@ -58,7 +56,6 @@ export const ANSWER_WORDS = spoken({
     together: (card, partner) => `Karte ${card} mit ${partner}.`,
     earlier: (card) => `${card} nach vorn`,
     later: (card) => `${card} nach hinten`,
-    grip: (card) => `${card} verschieben`,
     inOrder: (cards) => `Jetzt in dieser Reihe: ${cards}.`,
     isInOrder: 'So ist die Reihe richtig',
     marker: 'Marke',
@@ -70,6 +67,5 @@ export const ANSWER_WORDS = spoken({
     nearHour: (isAt, hour, isMorning) => `${isAt ? 'bei' : 'nach'} ${hour}, ${isMorning ? 'links' : 'rechts'} vom Mittag`,
     geared: 'Dreh einen Zeiger: Der andere geht mit.',
     free: 'Jeder Zeiger geht für sich. Dreh beide.',
-    sentence: (place, all) => `Satz ${place} von ${all}`,
   },
 });

@@ -1,8 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { sectorPath } from '@zeitpunkt/core/scene/scene-node';
 import { everySecond } from '../../shared/every-second';
 import { DESK_WORDS } from './words';
 
-/** The rim of a small clock, and how far from its middle what is left is drawn. */
+/** How far from the middle of the small clock what is left is drawn. */
 const RADIUS = 17;
 
 /** Think time left, as the part of a small clock that grows less each second. It hurries nobody: no sound, no flashing. */
@@ -43,9 +44,7 @@ export class Countdown {
   protected readonly leftSec = computed(() => Math.ceil(this.leftMs() / 1000));
   /** A sector from the top, clockwise. */
   protected readonly left = computed(() => {
-    const part = Math.min(0.9999, this.leftMs() / this.countdown().totalMs);
-    if (part <= 0) return '';
-    const [x, y] = [RADIUS * Math.sin(2 * Math.PI * part), -RADIUS * Math.cos(2 * Math.PI * part)].map((one) => one.toFixed(2));
-    return `M0 0V${-RADIUS}A${RADIUS} ${RADIUS} 0 ${part > 0.5 ? 1 : 0} 1 ${x} ${y}Z`;
+    const part = this.leftMs() / this.countdown().totalMs;
+    return part > 0 ? sectorPath(0, 360 * part, RADIUS) : '';
   });
 }

@@ -156,3 +156,11 @@ test('where two share the device each one’s answer can be given', async () => 
   await press('7');
   expect(send().disabled).toBe(false);
 });
+
+test('what else comes of a question that is open takes the focus from nobody', async () => {
+  const { find, setInputs } = await open();
+  const hour = find.getByRole('textbox', { name: 'Hour' });
+  hour.focus();
+  await setInputs({ question: { ...questionView(), nudged: true } });
+  expect(document.activeElement).toBe(hour);
+});

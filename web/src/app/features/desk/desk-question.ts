@@ -19,6 +19,7 @@ import {
 import type { DeskView } from '@zeitpunkt/contract';
 import type { ItemView, Response, ShapeId, StageState } from '@zeitpunkt/core';
 import { isNotSure, NOT_SURE } from '@zeitpunkt/core/question-kinds/not-sure';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
@@ -61,6 +62,7 @@ export class DeskQuestion {
   /** What was right is to be tried on that clock. */
   readonly tried = output();
   protected readonly words = DESK_WORDS;
+  protected readonly isRight = isRightVerdict;
   protected readonly store = inject(DeskStore);
   private readonly tall = heldUpright();
   private readonly askingId = computed(() => this.question().askingId);
@@ -139,9 +141,10 @@ export class DeskQuestion {
       onCleanup(() => clearTimeout(timer));
     });
     // A new question, and what is right, have the focus: they are read out, and a keyboard goes on from there.
+    const revealed = computed(() => this.question().phase === 'revealed');
     effect(() => {
       this.turn();
-      const isRevealed = this.question().phase === 'revealed';
+      const isRevealed = revealed(); // and nothing else of the question: a nudge takes the focus from nobody
       afterNextRender(() => (isRevealed ? this.sentence() : this.stem())?.nativeElement.focus({ preventScroll: true }), {
         injector: this.injector,
       });

@@ -39,7 +39,6 @@ export const DESK_WORDS = spoken({
     toThink: (seconds: number) => `${seconds} seconds to think`,
     question: 'New question',
     wait: {
-      in: 'You are in.',
       inAs: (name: string) => `You are in, ${name}.`,
       soon: (title: string) => `${title} begins soon.`,
       turn: 'Turn your clock: your teacher sees it.',
@@ -131,7 +130,6 @@ export const DESK_WORDS = spoken({
     toThink: (seconds) => `${seconds} Sekunden zum Nachdenken`,
     question: 'Neue Frage',
     wait: {
-      in: 'Du bist drin.',
       inAs: (name) => `Du bist drin, ${name}.`,
       soon: (title) => `${title} fängt bald an.`,
       turn: 'Dreh deine Uhr: Man kann sie sehen.',
