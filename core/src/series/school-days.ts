@@ -1,4 +1,3 @@
-import { DateTime } from 'luxon';
 import type { IsoDate, Weekday } from './plan.js';
 
 /** Which days count: some days of the week, without those that fall out. */
@@ -10,28 +9,35 @@ export interface DayRule {
 /** Whoever plans further than this has mistyped: five years in days. */
 const FARTHEST_DAYS = 1830;
 
-// Without a zone of its own a day begins and ends elsewhere: all counting is done in one.
-const day = (date: IsoDate): DateTime => DateTime.fromISO(date, { zone: 'utc' });
-const isoOf = (at: DateTime): IsoDate => at.toISODate()!;
+const DAY_MS = 86_400_000;
+
+// Days are counted in one zone that has no summer time: each is as long as the next there, whatever the device's own does.
+const msOf = (date: string): number => Date.parse(`${date}T00:00:00Z`);
+const isoOf = (ms: number): IsoDate => new Date(ms).toISOString().slice(0, 10);
+
+const WORDS = new Intl.DateTimeFormat('en-GB', { timeZone: 'UTC', weekday: 'long', day: 'numeric', month: 'long' });
 
 /** The day that a moment falls on where this device is. @param ms since 1970 */
 export function dayOf(ms: number): IsoDate {
-  return isoOf(DateTime.fromMillis(ms));
+  const here = new Date(ms);
+  return isoOf(Date.UTC(here.getFullYear(), here.getMonth(), here.getDate()));
 }
 
 /** Whether a text is a day of the calendar: "2026-02-30" is none. */
 export function isIsoDate(text: string): text is IsoDate {
-  return /^\d{4}-\d{2}-\d{2}$/.test(text) && day(text).isValid;
+  // "2026-02-30" may be read as a day in March: only what is written again as it came is a day.
+  return /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(msOf(text)) && isoOf(msOf(text)) === text;
 }
 
 /** The day some days later, or before with a negative number. */
 export function daysOn(date: IsoDate, days: number): IsoDate {
-  return isoOf(day(date).plus({ days }));
+  return isoOf(msOf(date) + days * DAY_MS);
 }
 
 /** A day as it is read: "Thursday 26 November". */
 export function dayWords(date: IsoDate): string {
-  return day(date).setLocale('en-GB').toFormat('cccc d LLLL');
+  const part = Object.fromEntries(WORDS.formatToParts(msOf(date)).map(({ type, value }) => [type, value]));
+  return `${part['weekday']} ${part['day']} ${part['month']}`;
 }
 
 /** The Monday of a day's week. */
@@ -40,7 +46,7 @@ export function mondayOf(date: IsoDate): IsoDate {
 }
 
 export function weekdayOf(date: IsoDate): Weekday {
-  return day(date).weekday as Weekday;
+  return (new Date(msOf(date)).getUTCDay() || 7) as Weekday;
 }
 
 /** Whether a day counts by a rule. */

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { RUNG_IDS } from '../ladder/registry.js';
 import { checkPlan } from './check-plan.js';
 import { NEW_PLAN, type ClassPlan, type Weekday } from './plan.js';
-import { countDays, daysOn, isIsoDate, mondayOf, weekdayOf } from './school-days.js';
+import { countDays, dayOf, daysOn, dayWords, isIsoDate, mondayOf, weekdayOf } from './school-days.js';
 import {
   cardOn,
   cardsDue,
@@ -117,6 +117,24 @@ test('days are days of the calendar: leap days, ends of years, none that does no
   expect(mondayOf('2026-11-29')).toBe(MONDAY);
   expect(() => checkPlan({ ...NEW_PLAN, daysOff: ['2027-02-29'] })).toThrow('There is no day “2027-02-29”, at /daysOff of the plan.');
   expect(() => checkPlan(NEW_PLAN)).not.toThrow();
+});
+
+test('days on and back are the same day, the days of the week go round, and every device has the day of its own clock', () => {
+  fc.assert(
+    fc.property(
+      fc.date({ min: new Date(2000, 0, 1), max: new Date(2090, 0, 1), noInvalidDate: true }),
+      fc.integer({ min: -800, max: 800 }),
+      (at, days) => {
+        const date = dayOf(at.getTime());
+        expect(date).toBe([at.getFullYear(), at.getMonth() + 1, at.getDate()].map((part) => String(part).padStart(2, '0')).join('-'));
+        const other = daysOn(date, days);
+        expect(isIsoDate(other)).toBe(true);
+        expect(daysOn(other, -days)).toBe(date);
+        expect((weekdayOf(other) - weekdayOf(date) - days) % 7 || 0).toBe(0);
+      },
+    ),
+  );
+  expect(dayWords('2026-11-26')).toBe('Thursday 26 November');
 });
 
 describe('what comes next', () => {

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import { type HelpOfPlace, PlaceHelp } from './place-help';
+import type { HelpOfPlace } from './help-of-place';
+import { PlaceHelp } from './place-help';
 
 /**
  * A place of the teacher's side: its head with the title, where it belongs and what can be done, and its content. One in which one
