@@ -25,6 +25,11 @@ const FOR_THE_BROWSER = {
 };
 const VALIDATORS_ONLY = { group: ['@zeitpunkt/contract'], allowTypeImports: true, message: 'Validators come precompiled from generated/.' };
 
+const PLAIN_EXPORTS = [
+  { selector: 'ExportAllDeclaration', message: 'List every name.' },
+  { selector: 'ExportDefaultDeclaration', message: 'Export by name.' },
+];
+
 /** Features whose words were moved to the catalogue. */
 const WORDED = [
   'frame',
@@ -67,12 +72,18 @@ export default tseslint.config(
       '@typescript-eslint/no-invalid-void-type': 'off',
       '@typescript-eslint/no-empty-function': 'off',
       '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', ignoreRestSiblings: true }],
+      'no-restricted-syntax': ['error', ...PLAIN_EXPORTS],
+      eqeqeq: 'error',
+    },
+  },
+  {
+    files: ['core/src/**/*.ts', 'contract/src/**/*.ts', 'web/src/**/*.ts'],
+    rules: {
       'no-restricted-syntax': [
         'error',
-        { selector: 'ExportAllDeclaration', message: 'List every name.' },
-        { selector: 'ExportDefaultDeclaration', message: 'Export by name.' },
+        ...PLAIN_EXPORTS,
+        { selector: 'Literal[regex.pattern=/\\(\\?<[=!]/]', message: 'Browsers of the last six years do not all look behind.' },
       ],
-      eqeqeq: 'error',
     },
   },
   {

@@ -2,7 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { connect } from 'node:net';
 import { join } from 'node:path';
-import { expect, test } from './lib/classroom.js';
+import { expect, PHONE, test } from './lib/classroom.js';
 import { TestServer } from './lib/server.js';
 
 const MAIN = join(import.meta.dirname, '../../server/dist/main.js');
@@ -25,6 +25,30 @@ test('without scripts, or with a browser that is too old for them, the page says
   await page.goto(`${server.url}/desk`);
   await expect(page.getByText('its browser is too old')).toBeVisible({ timeout: 15_000 });
   await context.close();
+});
+
+test('a browser of 2021 has the desk: what it lacks is made up for', async ({ teacher, newPupil }) => {
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const anouk = await newPupil('Anouk', PHONE);
+  await anouk.page.addInitScript(() => {
+    for (const name of ['at', 'findLast', 'findLastIndex']) Reflect.deleteProperty(Array.prototype, name);
+    Reflect.deleteProperty(Object, 'hasOwn');
+    for (const name of ['showModal', 'close', 'show']) Reflect.deleteProperty(HTMLDialogElement.prototype, name);
+    for (const name of ['requestIdleCallback', 'structuredClone']) Reflect.deleteProperty(window, name);
+  });
+  const problems: string[] = [];
+  anouk.page.on('pageerror', ({ message }) => problems.push(message));
+  await anouk.join(key);
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await anouk.read('7', '30');
+  await anouk.expectKept();
+  await anouk.page.getByRole('button', { name: 'More', exact: true }).click();
+  await anouk.page.getByRole('button', { name: 'Leave' }).click();
+  await anouk.page.getByRole('button', { name: 'Stay here' }).click();
+  await expect(anouk.page.getByRole('button', { name: 'Stay here' })).toBeHidden();
+  expect(problems).toEqual([]);
 });
 
 test('a wrong password says so and keeps what was typed', async ({ teacher }) => {

@@ -56,6 +56,44 @@ test('a killed server: every acknowledged answer is there, the room goes on, pag
   await expect(teacher.page.getByRole('button', { name: /^1 had everything right.*Bashir/ })).toBeVisible();
 });
 
+test('without a line the desk opens all the same, says what it waits for, and sends it once the line is back', async ({
+  server,
+  teacher,
+  newPupil,
+}) => {
+  await teacher.signIn();
+  const key = await teacher.openRoom();
+  const anouk = await newPupil('Anouk', { serviceWorkers: 'allow' });
+  await anouk.join(key);
+  await teacher.begin();
+  await teacher.goTo('Ask');
+  await anouk.page.evaluate(() => navigator.serviceWorker.ready);
+
+  const kept = await anouk.page.evaluate(async () => {
+    const stores = await Promise.all((await caches.keys()).map((name) => caches.open(name)));
+    return (await Promise.all(stores.map((store) => store.keys()))).flat().map(({ url }) => new URL(url).pathname);
+  });
+  // Every kind of question and every part of the desk, and nothing that is anybody's.
+  expect(kept).toContain('/desk');
+  expect(kept.filter((path) => path !== '/desk' && !/^\/(main|chunk|styles|media\/andika)[\w-]*\.(js|css|woff2)$/.test(path))).toEqual([]);
+  expect(await anouk.page.evaluate(async () => (await (await fetch('/desk.webmanifest')).json()).start_url)).toBe('/desk');
+
+  await server.kill();
+  await anouk.read('7', '30');
+  await expect(anouk.page.getByText('Your answer is safe on this device')).toBeVisible();
+  await anouk.page.close();
+
+  const again = await anouk.reopen();
+  await expect(again.page.getByRole('heading', { name: 'There is no line just now' })).toBeVisible();
+  await expect(again.page.getByText('Your answer waits here. It goes on by itself.')).toBeVisible();
+  // Something to do meanwhile: from twenty past three to four o'clock.
+  await again.turn('minute', 'PageUp', 8);
+  await expect(again.page.getByText('Yes! That is it.')).toBeVisible();
+  await server.start();
+  await again.expectKept();
+  await expect(teacher.wall.getByRole('region', { name: 'Right' })).toContainText('Anouk');
+});
+
 test('a desk whose parts could not be fetched is not stuck: it loads itself again and stands at the question', async ({
   teacher,
   newPupil,

@@ -32,11 +32,13 @@ export async function buildServer() {
 
 /** Builds the web application; other work may go on beside it. */
 export async function buildPages() {
-  const pages = [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json', 'tools/lib/compress-pages.mjs'];
+  const pages = [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json', 'tools/lib/compress-pages.mjs', 'tools/lib/desk-worker.mjs'];
   await whenStale('web', pages, 'web/dist/browser/index.html', async () => {
     say('Building the web application (about a minute the first time) …');
     const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
     if (!(await binBeside('@angular/cli/bin/ng.js', ['build'], { cwd: new URL('../../web', import.meta.url), env }))) process.exit(1);
+    const { writeDeskWorker } = await import('./desk-worker.mjs');
+    await writeDeskWorker();
     const { compressPages } = await import('./compress-pages.mjs');
     await compressPages(join(ROOT, 'web/dist/browser'));
   });

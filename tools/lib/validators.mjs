@@ -43,7 +43,7 @@ export async function writeValidators() {
 async function writeValidator(schema, name, declared, { Ajv, standaloneCode, build }) {
   const ajv = new Ajv.default({ code: { source: true, esm: true, optimize: 2 }, messages: false, inlineRefs: false, discriminator: true });
   const file = join(OUT, name);
-  writeFileSync(`${file}.raw.mjs`, withoutReasons(standaloneCode.default(ajv, ajv.compile(shareRepeats(schema)))));
+  writeFileSync(`${file}.raw.mjs`, withoutSchemas(withoutReasons(standaloneCode.default(ajv, ajv.compile(shareRepeats(schema))))));
   await build({
     entryPoints: [`${file}.raw.mjs`],
     outfile: `${file}.js`,
@@ -94,6 +94,25 @@ function withoutReasons(code) {
   const short = code.replaceAll(REASON, '0');
   if (short.includes('schemaPath:')) throw new Error('The code of the validators is not as expected: some reasons are left in it.');
   return short;
+}
+
+/**
+ * The same checks without the schemas that they were made from: the code looks into those for a few lists of names only, and
+ * these stand for themselves here. What nothing looks into any more is left out when the file is bundled.
+ */
+function withoutSchemas(code) {
+  const lists = [];
+  const listed = code.replaceAll(/\b(schema\d+)((?:\.\w+|\[\d+\]|\["[^"]*"\])+)/g, (_, name, path) => {
+    const [, text] = new RegExp(`const ${name} = (\\{.*?\\});(?=const |function |export )`).exec(code);
+    const steps = [...path.matchAll(/\.(\w+)|\[(\d+)\]|\["([^"]*)"\]/g)].map(([, ...step]) => step.find((one) => one !== undefined));
+    const part = steps.reduce((at, step) => at[step], JSON.parse(text));
+    const isNames = steps.at(-1) === 'properties';
+    lists.push(
+      `const list${lists.length} = ${JSON.stringify(isNames ? Object.fromEntries(Object.keys(part).map((key) => [key, 0])) : part)};`,
+    );
+    return `list${lists.length - 1}`;
+  });
+  return `${listed}\n${lists.join('')}`;
 }
 
 function isSchema(part) {

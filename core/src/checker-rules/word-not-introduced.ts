@@ -8,7 +8,7 @@ import { saidIn } from './said.js';
 
 const NEW_WORD = { en: (word: string) => `A new word: ${word}.`, de: (word: string) => `Ein neues Wort: ${word}.` } as const;
 
-const wholeWord = (word: string) => new RegExp(`(?<![\\p{L}])${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}])`, 'iu');
+const wholeWord = (word: string) => new RegExp(`(?:^|[^\\p{L}])${word.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}(?![\\p{L}])`, 'iu');
 
 /** Words that are new on a rung, as what finds them; so short ones mean too much else. */
 const LEAST_LETTERS = 6;

@@ -32,7 +32,8 @@ function swapped(text: string, swaps: readonly Swap[]): string {
   const to = new Map(swaps.filter(([from, next]) => from !== '' && from !== next));
   if (to.size === 0 || text === '') return text;
   const longestFirst = [...to.keys()].sort((one, other) => other.length - one.length).map((one) => one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')); // prettier-ignore
-  return text.replace(new RegExp(`(?<!\\p{L})(?:${longestFirst.join('|')})(?!\\p{L})`, 'gu'), (found) => to.get(found)!);
+  const places = new RegExp(`(^|\\P{L})(${longestFirst.join('|')})(?!\\p{L})`, 'gu');
+  return text.replace(places, (_, before: string, found: string) => before + to.get(found)!);
 }
 
 /** What pupils are to know, as the rung of the lesson says it in either school. */

@@ -47,7 +47,7 @@ export function describeDial(dial: DialState, tongue: Tongue = 'en'): string {
     return [describeDial({ ...plain, marks: marks.filter(({ type }) => type !== 'letter') }, tongue), ...named].join(' ');
   }
   const { hourHand, minuteHand, secondHand } = dial.layers;
-  const sentences = describePose(dial.pose, tongue).split(/(?<=\.) /);
+  const sentences: string[] = describePose(dial.pose, tongue).match(/[^.\s][^.]*\./g) ?? [];
   if (secondHand) sentences.push(said.second(describeHand(dial.secondDeg, tongue)));
   if (hourHand && minuteHand) return `${said.dial} ${sentences.join(' ')}`;
   if (!hourHand && !minuteHand) return said.noHands;

@@ -12,14 +12,21 @@ export interface Phrase {
 }
 
 /** Ends of sentences, and places within one where a speaker takes breath. */
-const SENTENCE = /(?<=[.!?…:]["”’]?)\s+(?=\S)/u;
-const CLAUSE = /(?<=[,;–—])\s+/u;
+const SENTENCE = /([.!?…:]["”’]?)\s+(?=\S)/u;
+const CLAUSE = /([,;–—])\s+/u;
+
+/** Cuts a text after each end that is found; the space there is left out. */
+function cutAfter(text: string, end: RegExp): string[] {
+  // What is found stands between the pieces: each belongs to the one before it.
+  const pieces = text.split(end);
+  return pieces.flatMap((piece, place) => (place % 2 === 0 ? [piece + (pieces[place + 1] ?? '')] : []));
+}
 
 /** Cuts a text into captions: at the ends of sentences, else where a speaker takes breath, else between words. */
 export function phrasesOf(text: string): Phrase[] {
-  const sentences = text.trim().split(SENTENCE).filter(Boolean);
+  const sentences = cutAfter(text.trim(), SENTENCE).filter(Boolean);
   return sentences.flatMap((sentence) => {
-    const pieces = sentence.length <= CAPTION_LETTERS ? [sentence] : packed(sentence.split(CLAUSE).flatMap(inWords));
+    const pieces = sentence.length <= CAPTION_LETTERS ? [sentence] : packed(cutAfter(sentence, CLAUSE).flatMap(inWords));
     return pieces.map((piece, index) => ({ text: piece, weight: weightOf(piece), ends: index === pieces.length - 1 }));
   });
 }

@@ -27,7 +27,7 @@ export const ENGLISH_SOUNDS: Sounds = [
   [/c?k|c/g, 'k'],
   [/x/g, 'ks'],
   [/z/g, 's'],
-  [/(?<=[aeiouy].*[^aeiouy])e$/, ''],
+  [/([aeiouy].*[^aeiouy])e$/, '$1'],
   [/u(?=r)/g, 'i'],
   [/[iey][aeiouy]*/g, 'I'],
   [/[aou][aeiouy]*/g, 'O'],
@@ -46,6 +46,6 @@ export const GERMAN_SOUNDS: Sounds = [
   [/aeu|eu|oei|oi/g, 'OI'],
   [/ei|ai|ey|ay/g, 'AI'],
   [/ieh|ie|ih/g, 'i'],
-  [/(?<=[aeiou])h(?![aeiou])(?!t)/g, ''],
+  [/([aeiou])h(?![aeiou])(?!t)/g, '$1'],
   [/(.)\1+/g, '$1'],
 ];

@@ -16,12 +16,12 @@ export type Reading =
     };
 
 /** "o'clock" with a zero for its o, and with a space, comma, hyphen or apostrophe where none belongs. */
-const MISPUT_OCLOCK = / ?(?<![a-z])(?!o'clock)[oa0]h?[',.-]? ?[',-]?[ck]'?l?'?o'?o?(ck|k|c)(?![a-z])/g;
+const MISPUT_OCLOCK = /(^|[^a-z])(?!o'clock)[oa0]h?[',.-]? ?[',-]?[ck]'?l?'?o'?o?(ck|k|c)(?![a-z])/g;
 
 /** Words and numbers apart: "7oclock" and "twenty-five" are two each; "a clock" and "o clock" are one. */
 export function wordsOf(text: string): string[] {
   return text
-    .replace(MISPUT_OCLOCK, ' oclock')
+    .replace(MISPUT_OCLOCK, (_, before: string) => `${before.trim()} oclock`)
     .replace(/\bo'(?!c)/g, 'o ')
     .replace(/(\d)(?=[^\d\s])/g, '$1 ')
     .replace(/([a-zäöüß]{2,})(?=\d)/g, '$1 ')

@@ -8,6 +8,7 @@ const webDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
 mkdirSync(join(webDir, 'media'));
 writeFileSync(join(webDir, 'index.html'), '<meta content="BUILD_ID"><script src="main-1.js"></script><app-root ngCspNonce="CSP_NONCE">');
 writeFileSync(join(webDir, 'main-1.js'), 'start();');
+writeFileSync(join(webDir, 'main-GN6R4WXJ.js'), 'start();');
 writeFileSync(join(webDir, 'main-1.js.br'), brotliCompressSync('start();'));
 let school: School;
 beforeAll(async () => {
@@ -63,6 +64,13 @@ test('what the build has compressed is sent as it lies there, to whoever takes i
   expect(reply.headers).toMatchObject({ 'content-encoding': 'br', 'content-type': expect.stringContaining('javascript') });
   expect(brotliDecompressSync(reply.rawPayload).toString()).toBe('start();');
   expect((await get('/main-1.js.br')).statusCode).toBe(404);
+});
+
+test('a file whose name changes with its content is kept for good, any other is asked about each time', async () => {
+  const kept = async (url: string) => (await get(url)).headers['cache-control'];
+  expect(await kept('/main-GN6R4WXJ.js')).toContain('immutable');
+  // The worker that keeps the desk on a device: one of yesterday would hold an update back.
+  expect(await kept('/main-1.js')).toBe('no-cache');
 });
 
 test('files are served as they are; files, data and sockets that are not there are not found', async () => {

@@ -25,6 +25,10 @@ export function readPages(dir: string): WebPages {
 /** A path that is neither data nor a file is a place of the application; which places there are is known there alone. */
 const isPlace = (path: string) => !/^\/(api|ws)(\/|$)/.test(path) && !path.includes('.');
 
+/** Built files carry a hash of their content in their name, so that a browser may keep them for good; the others it asks about. */
+const HASHED = /-[0-9A-Z]{8}\.\w+(\.br|\.gz)?$/;
+const FOR_GOOD = 'public, max-age=31536000, immutable';
+
 /** Serves the built web application under a strict content security policy: nothing inline, nothing from outside. */
 export async function webPages(app: FastifyInstance, { dir, page }: WebPages): Promise<void> {
   await app.register(fastifyStatic, {
@@ -33,8 +37,7 @@ export async function webPages(app: FastifyInstance, { dir, page }: WebPages): P
     wildcard: false,
     globIgnore: ['index.html', '**/*.br', '**/*.gz'], // the page is made ready below; as it lies on the disk it is of no use
     preCompressed: true, // by the build, once for all: a class that comes in at the same moment costs no compressing
-    // Built files carry a hash of their content in their name, so a browser may keep them for good.
-    setHeaders: (reply) => void reply.header('cache-control', 'public, max-age=31536000, immutable'),
+    setHeaders: (reply, path) => void reply.header('cache-control', HASHED.test(path) ? FOR_GOOD : 'no-cache'),
   });
   app.get('/*', (request, reply) => {
     const [path = ''] = request.url.split('?');

@@ -298,7 +298,7 @@ export class Drafting {
       return;
     }
     // What a pupil would be asked about an answer of their own is left out.
-    const said = sayToPupilWhile(idea, kindOf(item).doing(item), settings).replace(/(?<=[.!:] )[^.!?]*\?$/, '');
+    const said = sayToPupilWhile(idea, kindOf(item).doing(item), settings).replace(/([.!:] )[^.!?]*\?$/, '$1');
     this.say(this.texts.somebody(said.trim()));
     this.askMade(item);
   }

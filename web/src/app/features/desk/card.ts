@@ -1,10 +1,13 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, DestroyRef, inject, signal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import type { CardRead, DeskView } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { deskLanguage } from '../../shared/words/spoken';
+import { ReadAloud } from '../../ui/read-aloud';
 import { cardUsed } from './card-in-address';
 import { DeskStore } from './desk-store';
 import { dayWords } from './day-words';
+import { sentences } from './sentences';
 import { DESK_WORDS } from './words';
 
 /** While nothing is open the page looks again so often, in milliseconds. */
@@ -13,11 +16,15 @@ const LOOK_AGAIN_MS = 8000;
 /** Coming in by join card: straight into the one lesson that is open, or a choice where there are several. */
 @Component({
   selector: 'zp-desk-card',
+  imports: [ReadAloud],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
       @if (card(); as card) {
-        <h1>{{ words().card.hello(card.pupilName) }}</h1>
+        <div class="top">
+          <h1>{{ words().card.hello(card.pupilName) }}</h1>
+          <zp-read-aloud [text]="heard()" [language]="language()" />
+        </div>
         @if (word(); as word) {
           <p role="status">{{ word }}</p>
         }
@@ -32,14 +39,8 @@ const LOOK_AGAIN_MS = 8000;
             (click)="join(lesson.sessionId)"
           >
             {{ lesson.title }}
-            @if (lesson.own; as own) {
-              <span class="when">{{
-                own.open
-                  ? own.done
-                    ? words().card.doneOnce
-                    : words().card.until(dayWords(own.lastDay))
-                  : words().card.from(dayWords(own.firstDay))
-              }}</span>
+            @if (when(lesson); as when) {
+              <span class="when">{{ when }}</span>
             }
           </button>
         } @empty {
@@ -63,6 +64,13 @@ const LOOK_AGAIN_MS = 8000;
       margin: 0 auto;
       padding: 1rem;
     }
+    .top {
+      display: flex;
+      gap: 1rem;
+      align-items: center;
+      justify-content: space-between;
+      width: 100%;
+    }
     .button {
       width: 100%;
     }
@@ -81,7 +89,14 @@ export class DeskCard {
   protected readonly card = signal<CardRead | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
-  protected readonly dayWords = dayWords;
+  protected readonly language = deskLanguage;
+  protected readonly heard = computed(() => {
+    const card = this.card();
+    if (!card) return '';
+    const lessons = card.lessons.map((lesson) => `${lesson.title}, ${this.when(lesson)}`.replace(/, $/, ''));
+    const { hello, none } = this.words().card;
+    return sentences([hello(card.pupilName), this.word() ?? '', ...(lessons.length ? lessons : [none])]);
+  });
   /** The same for every try of this page, so that a repeated join is one join. */
   private readonly joinId = uuid();
   private timer = 0;
@@ -104,6 +119,14 @@ export class DeskCard {
     } finally {
       this.busy.set(false);
     }
+  }
+
+  /** When a lesson to do alone is open, or that it was done; nothing where the teacher leads it now. */
+  protected when({ own }: Lessons[number]): string {
+    const { doneOnce, until, from } = this.words().card;
+    if (!own) return '';
+    if (!own.open) return from(dayWords(own.firstDay));
+    return own.done ? doneOnce : until(dayWords(own.lastDay));
   }
 
   protected leave(): void {

@@ -2,9 +2,12 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import type { Pose } from '@zeitpunkt/core';
 import { ask } from '../../shared/api';
 import { latestEvery } from '../../shared/latest-every';
+import { deskLanguage } from '../../shared/words/spoken';
+import { ReadAloud } from '../../ui/read-aloud';
 import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
 import { PracticeDial } from './practice-dial';
+import { sentences } from './sentences';
 import { WaitingDial } from './waiting-dial';
 import { DESK_WORDS } from './words';
 
@@ -14,13 +17,14 @@ const SHOW_EVERY_MS = 250;
 /** What the teacher asks of the class in passing: "Ready?", and the clock that everybody shows. Loaded when it is asked for. */
 @Component({
   selector: 'zp-desk-calls',
-  imports: [PracticeDial, Sign, WaitingDial],
+  imports: [PracticeDial, ReadAloud, Sign, WaitingDial],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (calls(); as calls) {
       @if (calls.pulse; as pulse) {
         <div class="ready" role="group" [attr.aria-label]="words().calls.ready">
           <strong>{{ words().calls.ready }}</strong>
+          <zp-read-aloud [text]="sentences([words().calls.ready, words().calls.yes, words().calls.notYet])" [language]="language()" />
           <button type="button" class="press large" [attr.aria-pressed]="pulse.ready === true" (click)="say(pulse.id, true)">
             <zp-sign name="right" />{{ words().calls.yes }}
           </button>
@@ -33,10 +37,15 @@ const SHOW_EVERY_MS = 250;
         @if (waiting(); as waiting) {
           <h1>{{ words().wait.inAs(waiting.pupilName) }}</h1>
           <p>{{ words().wait.soon(waiting.lessonTitle) }} {{ words().wait.turn }}</p>
-          <zp-waiting-dial (turned)="shown($event)" />
+          <zp-waiting-dial [before]="words().wait.inAs(waiting.pupilName) + ' ' + words().wait.turn" (turned)="shown($event)" />
         } @else {
-          <h1>{{ words().calls.show }}</h1>
-          <p>{{ words().calls.sees }}</p>
+          <div class="show">
+            <div>
+              <h1>{{ words().calls.show }}</h1>
+              <p>{{ words().calls.sees }}</p>
+            </div>
+            <zp-read-aloud [text]="sentences([words().calls.show, words().calls.sees])" [language]="language()" />
+          </div>
           <zp-practice-dial (turned)="shown($event)" />
         }
       }
@@ -60,6 +69,12 @@ const SHOW_EVERY_MS = 250;
       padding: 0.5rem;
       font-size: 1.3rem;
     }
+    .show {
+      display: flex;
+      gap: 1rem;
+      align-items: center;
+      justify-content: space-between;
+    }
     h1 {
       font-size: 1.3rem;
     }
@@ -68,6 +83,8 @@ const SHOW_EVERY_MS = 250;
 export class DeskCalls {
   private readonly store = inject(DeskStore);
   protected readonly words = DESK_WORDS;
+  protected readonly language = deskLanguage;
+  protected readonly sentences = sentences;
   /** The lesson has not begun: everybody has a clock until it does. */
   protected readonly waiting = computed(() => {
     const view = this.store.view();

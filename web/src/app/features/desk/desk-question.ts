@@ -35,7 +35,7 @@ import { dialOfAnswer } from './dial-of-answer';
 import { heardOf } from './heard-of';
 import { draftOf, dropDraft, keepDraft } from './answer-drafts';
 import { DeskStore } from './desk-store';
-import { ReadAloud } from './read-aloud';
+import { ReadAloud } from '../../ui/read-aloud';
 import { DESK_WORDS } from './words';
 import { deskTongue } from '../../shared/words/spoken';
 

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, effect, type ElementRef, 
 import type { DeskView, RoomFound } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
+import { closeDialog, showDialog } from '../../ui/old-dialog';
 import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
 import { Sharing } from './sharing';
@@ -32,7 +33,7 @@ import { DESK_WORDS } from './words';
           <li>{{ words().share.nobody }}</li>
         }
       </ul>
-      <button type="button" class="button outlined big" (click)="dialog.close()">{{ words().share.onlyMe }}</button>
+      <button type="button" class="button outlined big" (click)="shut()">{{ words().share.onlyMe }}</button>
     </dialog>
   `,
   styles: `
@@ -76,15 +77,19 @@ export class DeskShare {
   }
 
   private async open(): Promise<void> {
-    this.dialog().nativeElement.showModal();
+    showDialog(this.dialog().nativeElement);
     await this.attempt(async () => this.names.set((await ask<RoomFound>('GET', '/api/desk/beside')).pupils));
+  }
+
+  protected shut(): void {
+    closeDialog(this.dialog().nativeElement);
   }
 
   protected async join(pupilId: string): Promise<void> {
     await this.attempt(async () => {
       const view = await ask<DeskView>('POST', '/api/desk/beside/join', { joinId: this.joinId, pupilId });
       this.joinId = uuid();
-      this.dialog().nativeElement.close();
+      closeDialog(this.dialog().nativeElement);
       await this.store.turnTo(view);
     });
   }

@@ -3,7 +3,6 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import type { DeskMessage, DeskView, ResponseKept, Waiting } from '@zeitpunkt/contract';
 import type { Response } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
-import isDeskMessage from '../../../generated/desk-message-shell';
 import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deviceStore } from '../../shared/device-store';
@@ -11,6 +10,9 @@ import { type Line, openLine } from '../../shared/line';
 import { loadAgainIfReachable } from '../../shared/load-again';
 import { speakAs } from '../../shared/words/spoken';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
+import { loadMessageCheck } from './in-room';
+import { sendOnceThereIsALine } from './offline/keep-desk';
+import { waitedMs } from './offline/send-kept';
 import { Outbox } from './outbox';
 import { DESK_WORDS } from './words';
 
@@ -30,6 +32,8 @@ interface DeskState {
   /** Whether this device keeps what waits, should the page be closed. */
   readonly deviceKeeps: boolean;
   readonly problem: string | null;
+  /** The desk was opened without a line: how many answers wait on this device; null where it is not so. */
+  readonly unsent: number | null;
   /** The server serves another build than this page is of. */
   readonly outdated: boolean;
 }
@@ -75,8 +79,6 @@ const isFor =
 /** Pause before what waits is sent again; it doubles while nothing arrives. */
 const RETRY_MS = 1500;
 const LONGEST_RETRY_MS = 24_000;
-/** The server takes no longer wait than a week, in milliseconds. */
-const LONGEST_WAIT_MS = 7 * 86_400_000;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
@@ -90,6 +92,7 @@ export const DeskStore = signalStore(
     waiting: [],
     deviceKeeps: true,
     problem: null,
+    unsent: null,
     outdated: false,
   }),
   withComputed(({ view, waiting }) => ({
@@ -110,6 +113,7 @@ export const DeskStore = signalStore(
   withMethods((store) => {
     const outbox = new Outbox();
     let line: Line | null = null;
+    let stopped = false;
     let sending = false;
     let timer = 0;
     let pauseMs = RETRY_MS;
@@ -171,6 +175,7 @@ export const DeskStore = signalStore(
         sending = false;
       }
       if (stuck.size === 0) return;
+      void sendOnceThereIsALine();
       timer = window.setTimeout(() => void send(), pauseMs);
       pauseMs = Math.min(pauseMs * 2, LONGEST_RETRY_MS);
     };
@@ -180,11 +185,9 @@ export const DeskStore = signalStore(
       let problem: string | null = null;
       let isLate = false;
       try {
-        // The clock of the device may have been set meanwhile; the server knows for itself when it came.
-        const waitedMs = Math.min(Math.max(0, Date.now() - putAtMs), LONGEST_WAIT_MS);
         // Where two share the device, an answer may go out in the other one's turn.
         const of = store.beside() ? `?of=${participantId}` : '';
-        const kept = await ask<ResponseKept>('POST', `/api/desk/responses${of}`, { ...post, waitedMs });
+        const kept = await ask<ResponseKept>('POST', `/api/desk/responses${of}`, { ...post, waitedMs: waitedMs(putAtMs) });
         isLate = kept.late;
         const view = store.view();
         if (view?.participantId === participantId && view.question?.askingId === post.askingId) {
@@ -210,6 +213,17 @@ export const DeskStore = signalStore(
       const others = beside ? await outbox.waitingFor(beside.participantId) : [];
       patchState(store, { beside, waiting: [...others, ...(await outbox.waitingFor(view.participantId))] });
       await take(view);
+      if (!line) await open();
+    };
+
+    const open = async () => {
+      const isDeskMessage = await loadMessageCheck().catch(() => null);
+      if (stopped || !newest) return; // the page is gone, or the place was given up meanwhile
+      if (!isDeskMessage) {
+        void loadAgainIfReachable();
+        timer = window.setTimeout(() => void look(), RETRY_MS);
+        return;
+      }
       line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
         message: receive,
         open: (lineOpen) => {
@@ -226,13 +240,13 @@ export const DeskStore = signalStore(
     const look = async (): Promise<void> => {
       try {
         const view = await ask<DeskView>('GET', '/api/desk');
-        if (store.phase() === 'in') await take(view);
+        if (store.phase() === 'in' && line) await take(view);
         else await enter(view);
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;
         if (error.code === 'DESK_NOT_JOINED') return goOut(null);
         if (store.phase() !== 'asking') return; // the line tries again by itself
-        patchState(store, { problem: error.message });
+        patchState(store, { problem: sentenceOf(error), unsent: error.lineLost ? (await outbox.all()).length : null });
         timer = window.setTimeout(() => void look(), RETRY_MS);
       }
     };
@@ -261,7 +275,7 @@ export const DeskStore = signalStore(
       /** Goes on without the card: back to where this device stands, or to the pictures. */
       withoutCard(): void {
         if (store.card()) cardUsed(store.card()!);
-        patchState(store, { phase: 'asking', card: null, problem: null });
+        patchState(store, { phase: 'asking', card: null, problem: null, unsent: null });
         void look();
       },
 
@@ -298,6 +312,7 @@ export const DeskStore = signalStore(
       },
 
       stop(): void {
+        stopped = true;
         clearTimeout(timer);
         line?.close();
       },

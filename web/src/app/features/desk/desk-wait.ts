@@ -36,7 +36,7 @@ const PICTURES = {
           }
         </div>
       </div>
-      <zp-waiting-dial />
+      <zp-waiting-dial [before]="heard()" />
     }
   `,
   styles: `
@@ -72,6 +72,13 @@ const PICTURES = {
 export class DeskWait {
   protected readonly store = inject(DeskStore);
   protected readonly words = DESK_WORDS;
+  /** What stands beside the picture. */
+  protected readonly heard = computed(() => {
+    const [view, { wait }] = [this.store.view(), this.words()];
+    if (!view) return '';
+    if (view.phase === 'door') return `${wait.door(view.pupilName)} ${wait.letIn}`;
+    return view.phase === 'ended' ? wait.over : `${wait.inAs(view.pupilName)} ${wait.soon(view.lessonTitle)}`;
+  });
   protected readonly picture = computed(() => {
     const phase = this.store.view()?.phase;
     return PICTURES[phase === 'door' || phase === 'ended' ? phase : 'lobby'];

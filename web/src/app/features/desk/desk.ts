@@ -1,20 +1,25 @@
 import { ChangeDetectionStrategy, Component, inject } from '@angular/core';
-import { DeskRoom } from './desk-room';
 import { DeskStore } from './desk-store';
+import { loadRoom } from './in-room';
 import { Join } from './join';
 import { LazyPart } from '../../ui/lazy-part';
+import { NoLine } from './offline/no-line';
 import { DESK_WORDS } from './words';
 
 /** The pupil's desk: come in by card, or by room key and name, then follow the lesson. */
 @Component({
   selector: 'zp-desk',
-  imports: [DeskRoom, Join, LazyPart],
+  imports: [Join, LazyPart, NoLine],
   providers: [DeskStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @switch (store.phase()) {
       @case ('asking') {
-        <p class="word" role="status">{{ store.problem() ?? words().moment }}</p>
+        @if (store.unsent() !== null) {
+          <zp-no-line />
+        } @else {
+          <p class="word" role="status">{{ store.problem() ?? words().moment }}</p>
+        }
       }
       @case ('joining') {
         <zp-join [word]="store.problem()" (joined)="store.enter($event)" />
@@ -23,7 +28,7 @@ import { DESK_WORDS } from './words';
         <zp-lazy [load]="card" />
       }
       @case ('in') {
-        <zp-desk-room />
+        <zp-lazy [load]="room" />
       }
     }
   `,
@@ -42,5 +47,6 @@ import { DESK_WORDS } from './words';
 export class Desk {
   protected readonly store = inject(DeskStore);
   protected readonly words = DESK_WORDS;
+  protected readonly room = loadRoom;
   protected readonly card = () => import('./card').then((file) => file.DeskCard);
 }

@@ -1,18 +1,8 @@
 import type { DeskView } from '@zeitpunkt/contract';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+import { sentences } from './sentences';
 
 type Question = NonNullable<DeskView['question']>;
-
-/** Signs that are read as nothing, or as their names. */
-const UNSPOKEN = /[✓✗▲▼_]+/g;
-
-/** Sentences as a voice reads them: each ends once, whatever stood at its end. */
-const sentences = (all: readonly string[]): string =>
-  all
-    .map((one) => one.replace(UNSPOKEN, ' ').replace(/\s+/g, ' ').trim())
-    .filter((one) => one !== '')
-    .map((one) => (/[.!?:…]$/.test(one) ? one : `${one}.`))
-    .join(' ');
 
 const textsOf = (choices: readonly object[]) =>
   choices.flatMap((choice, place) => ('text' in choice ? [`${dialLetter(place)}: ${String(choice.text)}`] : []));

@@ -18,8 +18,10 @@ import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deskLanguage } from '../../shared/words/spoken';
 import { KeyPicture } from '../../ui/key-picture';
 import { Sign } from '../../ui/sign';
+import { prepareRoom } from './in-room';
+import { sentences } from './sentences';
 import { JOIN_WORDS } from './join-words';
-import { ReadAloud } from './read-aloud';
+import { ReadAloud } from '../../ui/read-aloud';
 
 /** So often one who knocked asks whether the door has been opened, in milliseconds. */
 const KNOCK_MS = 3000;
@@ -74,6 +76,21 @@ export class Join {
   /** What is tried again while there is no line. */
   private retry = 0;
   protected readonly problem = computed(() => this.said() ?? this.word());
+  protected readonly title = computed(() => {
+    const room = this.room();
+    if (this.knocking()) return this.words().knocked;
+    return room ? this.words().who(room.className) : this.words().which;
+  });
+  /** All that stands there, for those who do not read yet: what to do, what was chosen, and the names. */
+  protected readonly heard = computed(() => {
+    const [words, room] = [this.words(), this.room()];
+    const rest = this.knocking()
+      ? [this.unheard() ? words.unheard : words.waitHere]
+      : room
+        ? [...room.pupils.map(({ name }) => name), room.inAlready.length ? words.notThere : '', room.newcomers ? words.isNew : '']
+        : [this.chosen()];
+    return sentences([this.problem() ?? '', this.title(), ...rest]);
+  });
   private readonly typedBox = viewChild<ElementRef<HTMLInputElement>>('typed');
   /** The same for every try of this page, so that a repeated join is one join. */
   private joinId = uuid();
@@ -129,6 +146,7 @@ export class Join {
   }
 
   protected press(picture: PictureName): void {
+    prepareRoom();
     // Four that led nowhere are begun anew at once; four that are just being tried are not touched.
     const isWhole = this.key().length >= this.length();
     if (isWhole && !this.closed()) return;

@@ -39,6 +39,15 @@ export class Outbox {
     }, false);
   }
 
+  /** Everything that waits on this device and can be read, oldest first. */
+  all(): Promise<Waiting[]> {
+    return this.whereKept(async (db) => {
+      const kept = await db.getAll('outbox');
+      const all = kept.map(readKept).filter((one) => one !== null);
+      return all.sort((a, b) => a.putAtMs - b.putAtMs);
+    }, []);
+  }
+
   /** What waits for this place, oldest first. What belongs to another place, or cannot be read any more, is cleared away. */
   waitingFor(participantId: string): Promise<Waiting[]> {
     return this.whereKept(async (db) => {

@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DeskStore } from './desk-store';
+import { deskLanguage } from '../../shared/words/spoken';
+import { ReadAloud } from '../../ui/read-aloud';
 import { Sign } from '../../ui/sign';
 import { OwnSteps } from './own-steps';
 import { DESK_WORDS } from './words';
@@ -7,7 +9,7 @@ import { DESK_WORDS } from './words';
 /** A lesson at own pace: the way on, back and once more. Loaded where a lesson is one. */
 @Component({
   selector: 'zp-own-pace',
-  imports: [Sign],
+  imports: [ReadAloud, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (own(); as own) {
@@ -15,6 +17,7 @@ import { DESK_WORDS } from './words';
         <p class="done" role="status">
           <zp-sign name="right" /><strong>{{ words().own.done }}</strong> {{ words().own.lookAgain }}
         </p>
+        <zp-read-aloud class="heard" [text]="words().own.done + ' ' + words().own.lookAgain" [language]="language()" />
       }
       @if (ways.problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
@@ -75,6 +78,9 @@ import { DESK_WORDS } from './words';
     .done {
       text-align: center;
     }
+    .heard {
+      justify-self: center;
+    }
     .ways {
       display: flex;
       flex-wrap: wrap;
@@ -108,6 +114,7 @@ import { DESK_WORDS } from './words';
 export class OwnPace {
   protected readonly store = inject(DeskStore);
   protected readonly words = DESK_WORDS;
+  protected readonly language = deskLanguage;
   protected readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly isStage = computed(() => this.store.view()?.stage !== null);
   protected readonly ways = inject(OwnSteps);

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { DeskStore } from './desk-store';
-import { ReadAloud } from './read-aloud';
+import { ReadAloud } from '../../ui/read-aloud';
 import { VoiceClock } from './voice-clock';
 import { DESK_WORDS } from './words';
 

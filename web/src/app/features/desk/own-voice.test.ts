@@ -143,3 +143,16 @@ test('a device that cannot play it says so and shows the words; a lost line is w
   await turn();
   expect(find.getByRole('status').textContent).toContain('Waiting for the line');
 });
+
+test('whoever stops the voice has all words again, here and at the next step, until it is wished for', async () => {
+  const { listen, press, clock, view, turn } = await open();
+  await listen();
+  audio.currentTime = 1;
+  await press('Pause');
+  expect([clock.speaks(), clock.elapsedMs()!()]).toEqual([false, 1000]); // the stage stands where the voice does
+  view.set(own(1, { here: take('two'), nextTakeId: null }));
+  await turn();
+  expect([audio.paused, clock.speaks(), clock.elapsedMs()]).toEqual([true, false, null]);
+  await listen();
+  expect([audio.paused, clock.speaks()]).toEqual([false, true]);
+});

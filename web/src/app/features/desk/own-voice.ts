@@ -24,7 +24,7 @@ const device = deviceStore();
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (voice(); as voice) {
-      @if (captions() && caption(); as caption) {
+      @if (captions() && speaks() && caption(); as caption) {
         <p class="caption" aria-live="off" [attr.lang]="language()">{{ caption }}</p>
       }
       @if (problem(); as problem) {
@@ -90,6 +90,8 @@ export class OwnVoice {
   protected readonly words = DESK_WORDS;
   private readonly steps = inject(OwnSteps);
   private readonly clock = inject(VoiceClock);
+  /** Whether the voice speaks just now: its words are captions then, and stand there in full when it does not. */
+  protected readonly speaks = this.clock.speaks;
   private readonly own = computed(() => this.store.view()?.own ?? null);
   protected readonly voice = computed(() => this.own()?.voice ?? null);
   protected readonly language = computed(() => this.store.view()?.language ?? null);
@@ -134,8 +136,13 @@ export class OwnVoice {
     if (this.state() === 'playing') {
       this.player.pause();
       this.state.set('paused');
+      // Listening is a choice at each step: whoever stopped it reads on, and so at the next one.
+      this.begun.set(false);
+      this.clock.speaks.set(false);
       clearInterval(this.ticking);
     } else if (this.state() === 'paused') {
+      this.begun.set(true);
+      this.clock.speaks.set(true);
       this.state.set('playing');
       this.tick();
       void this.player.resume();
@@ -222,6 +229,7 @@ export class OwnVoice {
   private ended(): void {
     this.endedAtMs = Date.now();
     this.state.set('ended');
+    this.clock.speaks.set(false);
     clearInterval(this.ticking);
     const view = this.store.view();
     const own = view?.own;

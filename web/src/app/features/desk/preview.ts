@@ -82,3 +82,7 @@ export class DeskPreview {
     });
   }
 }
+
+/** The preview as an application of its own. */
+@Component({ selector: 'app-root', imports: [DeskPreview], template: '<zp-desk-preview />' })
+export class PreviewApp {}

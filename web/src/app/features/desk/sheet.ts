@@ -1,12 +1,20 @@
-import { ChangeDetectionStrategy, Component, type ElementRef, input, viewChild } from '@angular/core';
+import { ChangeDetectionStrategy, Component, type ElementRef, input, signal, viewChild } from '@angular/core';
+import { deskLanguage } from '../../shared/words/spoken';
+import { closeDialog, showDialog } from '../../ui/old-dialog';
+import { ReadAloud } from '../../ui/read-aloud';
+import { sentences } from './sentences';
 
 /** A sheet over the desk with a few large presses: plain, as light as the pupil’s desk has to be. */
 @Component({
   selector: 'zp-sheet',
+  imports: [ReadAloud],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <dialog #dialog [attr.aria-labelledby]="id">
-      <h2 [id]="id">{{ heading() }}</h2>
+      <div class="top">
+        <h2 [id]="id">{{ heading() }}</h2>
+        <zp-read-aloud [text]="heard()" [language]="language()" />
+      </div>
       <div class="presses">
         <ng-content />
         <button type="button" class="button outlined big" (click)="shut()">{{ close() }}</button>
@@ -14,6 +22,12 @@ import { ChangeDetectionStrategy, Component, type ElementRef, input, viewChild }
     </dialog>
   `,
   styles: `
+    .top {
+      display: flex;
+      gap: 1rem;
+      align-items: center;
+      justify-content: space-between;
+    }
     .presses {
       display: grid;
       gap: 12px;
@@ -29,11 +43,17 @@ export class Sheet {
   protected readonly id = `sheet-${(Sheet.count += 1)}`;
   private static count = 0;
 
+  protected readonly language = deskLanguage;
+  /** All that stands in it: it is opened with other words at other times. */
+  protected readonly heard = signal('');
+
   open(): void {
-    this.dialog().nativeElement.showModal();
+    const parts = this.dialog().nativeElement.querySelectorAll('h2, .presses > *');
+    this.heard.set(sentences([...parts].map(({ textContent }) => textContent ?? '')));
+    showDialog(this.dialog().nativeElement);
   }
 
   shut(): void {
-    this.dialog().nativeElement.close();
+    closeDialog(this.dialog().nativeElement);
   }
 }

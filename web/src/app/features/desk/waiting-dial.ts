@@ -1,16 +1,17 @@
-import { ChangeDetectionStrategy, Component, computed, inject, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import type { Pose } from '@zeitpunkt/core';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { bestWording } from '@zeitpunkt/core/words/say';
+import { deskLanguage } from '../../shared/words/spoken';
 import type { Turning } from '../../ui/dial-gesture';
 import { HandSteps } from '../../ui/hand-steps';
 import { Sign } from '../../ui/sign';
 import { TurningDial } from '../../ui/turning-dial';
 import { DeskStore } from './desk-store';
-import { ReadAloud } from './read-aloud';
+import { ReadAloud } from '../../ui/read-aloud';
 import { DESK_WORDS } from './words';
 
 const HOUR = 3600;
@@ -35,7 +36,7 @@ const START = toSecondOfDay(3 * HOUR + 20 * 60);
       @if (isSet()) {
         <button type="button" class="button outlined" (click)="goOn()">{{ words().wait.other }}</button>
       } @else {
-        <zp-read-aloud [text]="task()" [language]="language()" />
+        <zp-read-aloud [text]="heard()" [language]="language()" />
       }
     </div>
     <zp-turning-dial class="dial" speaks="places" [turning]="turning()" (turningChange)="turn($event)" [layers]="layers" />
@@ -85,6 +86,8 @@ const START = toSecondOfDay(3 * HOUR + 20 * 60);
   `,
 })
 export class WaitingDial {
+  /** What stands above it, to be read before the task. */
+  readonly before = input('');
   /** Where the hands stand, each time they are turned. */
   readonly turned = output<Pose>();
   private readonly store = inject(DeskStore);
@@ -92,7 +95,7 @@ export class WaitingDial {
   protected readonly layers = TEACHING_LAYERS;
   protected readonly turning = signal<Turning>({ hands: 'geared', at: START });
   private readonly place = signal(0);
-  protected readonly language = computed(() => this.store.view()?.language ?? '');
+  protected readonly language = computed(() => this.store.view()?.language ?? deskLanguage());
   private readonly pack = computed(
     () => Object.values(WORD_PACKS).find(({ language }) => language === this.language()) ?? WORD_PACKS['en-GB'],
   );
@@ -104,6 +107,8 @@ export class WaitingDial {
   protected readonly task = computed(() =>
     this.isSet() ? this.words().wait.setRight : this.words().wait.meanwhile(bestWording(this.target(), this.pack())),
   );
+
+  protected readonly heard = computed(() => `${this.before()} ${this.task()}`.trim());
 
   protected goOn(): void {
     this.place.update((place) => place + 1);

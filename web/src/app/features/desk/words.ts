@@ -4,6 +4,13 @@ import { spoken } from '../../shared/words/spoken';
 export const DESK_WORDS = spoken({
   en: {
     moment: 'One moment …',
+    noLine: {
+      none: 'There is no line just now',
+      waits: (answers: number | null) =>
+        answers
+          ? `Your ${answers === 1 ? 'answer waits' : 'answers wait'} here. It goes on by itself.`
+          : 'Wait a moment. It goes on by itself.',
+    },
     myClock: 'My clock',
     toLesson: 'To the lesson',
     more: 'More',
@@ -19,8 +26,6 @@ export const DESK_WORDS = spoken({
     loadAgain: 'Load the page again',
     offLine: 'No line just now. It comes back by itself.',
     practice: 'A clock to practise with',
-    read: 'Read it to me',
-    stop: 'Stop',
     send: 'This is my answer',
     unsure: 'I am not sure',
     change: 'Change my answer',
@@ -95,6 +100,13 @@ export const DESK_WORDS = spoken({
   us: { practice: 'A clock to practice with' },
   de: {
     moment: 'Einen Moment …',
+    noLine: {
+      none: 'Gerade ist keine Verbindung da',
+      waits: (answers) =>
+        answers
+          ? `Deine ${answers === 1 ? 'Antwort wartet' : 'Antworten warten'} hier. Es geht von selbst weiter.`
+          : 'Warte ein wenig. Es geht von selbst weiter.',
+    },
     myClock: 'Meine Uhr',
     toLesson: 'Zur Stunde',
     more: 'Mehr',
@@ -110,8 +122,6 @@ export const DESK_WORDS = spoken({
     loadAgain: 'Seite neu laden',
     offLine: 'Gerade keine Verbindung. Sie kommt von selbst wieder.',
     practice: 'Eine Uhr zum Üben',
-    read: 'Lies es mir vor',
-    stop: 'Halt',
     send: 'Das ist meine Antwort',
     unsure: 'Ich bin nicht sicher',
     change: 'Meine Antwort ändern',

@@ -1,25 +1,34 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Response } from '@zeitpunkt/core';
-
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { ChoiceFace } from '../parts/choice-face';
+import { OneByOne } from './one-by-one';
+
+/** Longer texts are sentences: a list of them is more than a child of six can hold at once. */
+const LONGEST_LABEL = 40;
 
 /** Taking one choice, or all that fit: each is a large button that stays pressed. */
 @Component({
   selector: 'zp-choices-answer',
-  imports: [ChoiceFace],
+  imports: [ChoiceFace, OneByOne],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()" [class.many]="view().choices.length > 4">
-      @for (choice of view().choices; track $index) {
-        <button type="button" [attr.aria-pressed]="chosen().includes($index)" (click)="press($index)">
-          <span class="letter">{{ letterOf($index) }}</span>
-          <zp-choice-face [choice]="choice" [layers]="view().layers" />
-          <span class="sign" aria-hidden="true">✓</span>
-        </button>
-      }
-    </div>
+    @if (sentences(); as texts) {
+      <div role="group" [attr.aria-label]="view().stem">
+        <zp-one-by-one [texts]="texts" [chosen]="chosen()" (pressed)="press($event)" />
+      </div>
+    } @else {
+      <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()" [class.many]="view().choices.length > 4">
+        @for (choice of view().choices; track $index) {
+          <button type="button" [attr.aria-pressed]="chosen().includes($index)" (click)="press($index)">
+            <span class="letter">{{ letterOf($index) }}</span>
+            <zp-choice-face [choice]="choice" [layers]="view().layers" />
+            <span class="sign" aria-hidden="true">✓</span>
+          </button>
+        }
+      </div>
+    }
   `,
   styleUrl: './answer.scss',
 })
@@ -31,6 +40,10 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly letterOf = dialLetter;
   protected readonly areTexts = computed(() => this.view().choices.every((choice) => 'text' in choice));
+  protected readonly sentences = computed(() => {
+    const texts = this.view().choices.flatMap((choice) => ('text' in choice ? [choice.text] : []));
+    return texts.some(({ length }) => length > LONGEST_LABEL) ? texts : null;
+  });
   protected readonly chosen = startingFrom<readonly number[]>(
     this.itemId,
     () => givenTo<{ chosen: readonly number[] }>(this.view(), this.given())?.chosen ?? [],

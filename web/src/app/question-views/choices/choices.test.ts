@@ -52,6 +52,22 @@ test('texts stand one under the other with their letters', async () => {
   expect([...choices()].map(textOf)).toContain('B quarter to four ✓');
 });
 
+test('whole sentences stand there one at a time; one is taken where it stands, and another instead of it', async () => {
+  const [item] = QUESTION_KINDS['explain-mistake'].samples;
+  const { view, press, page, find } = await open(item as unknown as typeof dials);
+  const sentence = () => textOf(page.querySelector('.sentence')!);
+  const [first] = [sentence()];
+  await press('The next one');
+  expect(sentence()).not.toBe(first);
+  expect(find.getByRole('status').textContent).toBe('Sentence 2 of 4');
+  page.querySelector<HTMLElement>('.sentence')!.click();
+  expect(view.response()).toEqual({ kind: 'explain-mistake', chosen: [1] });
+  await press('Sentence 1 of 4');
+  expect([sentence(), page.querySelector('.step.chosen')!.textContent!.trim()]).toEqual([first, 'B']);
+  page.querySelector<HTMLElement>('.sentence')!.click();
+  expect(view.response()).toEqual({ kind: 'explain-mistake', chosen: [0] });
+});
+
 test('a response shows which were taken, and says so', async () => {
   const { page } = await render(ChoicesResponseView, { response: { kind: 'choose-all', chosen: [0, 2] }, view: viewOf(dials) });
   expect(page.querySelector('.heard-only')!.textContent).toBe('A and C');

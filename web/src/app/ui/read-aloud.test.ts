@@ -1,4 +1,4 @@
-import { render } from '../../testing/render';
+import { render } from '../testing/render';
 import { ReadAloud } from './read-aloud';
 
 /** A device that speaks with some voices, and what it was told to say. */

@@ -1,6 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
-import { Sign } from '../../ui/sign';
-import { DESK_WORDS } from './words';
+import { spoken } from '../shared/words/spoken';
+import { Sign } from './sign';
+
+const READ_WORDS = spoken({
+  en: { read: 'Read it to me', stop: 'Stop' },
+  de: { read: 'Lies es mir vor', stop: 'Halt' },
+});
 
 /** Slower than people talk: for children who learn the words. */
 const RATE = 0.9;
@@ -52,7 +57,7 @@ function speechOfDevice(): SpeechSynthesis | null {
   `,
 })
 export class ReadAloud {
-  protected readonly words = DESK_WORDS;
+  protected readonly words = READ_WORDS;
   readonly text = input.required<string>();
   /** The language of the text, as in "en-GB". */
   readonly language = input.required<string>();
