@@ -1,4 +1,4 @@
-import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, linkedSignal } from '@angular/core';
+import { afterNextRender, ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject } from '@angular/core';
 import { movingBeatOf } from '@zeitpunkt/core/beats/moving';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
@@ -10,6 +10,7 @@ import { Countdown } from './countdown';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
+import { Practising } from './practising';
 import { Sharing } from './sharing';
 import { Sheet } from './sheet';
 import { DESK_WORDS } from './words';
@@ -29,7 +30,7 @@ const PARTS = {
 /** The desk in its room: it waits in the lobby, follows the stage, and turns to the question when one is asked. */
 @Component({
   selector: 'zp-desk-room',
-  providers: [OwnSteps, Sharing, VoiceClock],
+  providers: [OwnSteps, Practising, Sharing, VoiceClock],
   imports: [Countdown, DeskQuestion, LazyPart, Sheet, Sign, StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
@@ -41,9 +42,9 @@ const PARTS = {
         @if (countdown(); as countdown) {
           <zp-countdown [countdown]="countdown" [sinceMs]="store.viewAtMs()" />
         }
-        @if (mayPractise()) {
-          <button class="head" type="button" [attr.aria-pressed]="practising()" (click)="practising.set(!practising())">
-            <zp-sign [name]="practising() ? 'back' : 'clock'" />{{ practising() ? words().toLesson : words().myClock }}
+        @if (practising.mayBe()) {
+          <button class="head" type="button" [attr.aria-pressed]="practising.isOn()" (click)="practising.isOn.set(!practising.isOn())">
+            <zp-sign [name]="practising.isOn() ? 'back' : 'clock'" />{{ practising.isOn() ? words().toLesson : words().myClock }}
           </button>
         }
         @if (store.beside() || sharing.asked()) {
@@ -67,26 +68,26 @@ const PARTS = {
         @if (calls()) {
           <zp-lazy [load]="parts.calls" />
         }
-        @if (view.own && !practising()) {
+        @if (view.own && !practising.isOn()) {
           <zp-lazy [load]="parts.says" />
         }
         @if (showsClock()) {
           <!-- The clock of the class has the desk to itself. -->
-        } @else if (practising()) {
+        } @else if (practising.isOn()) {
           <h1 class="heard-only">{{ words().practice }}</h1>
           <zp-lazy [load]="parts.clock" />
         } @else if (view.question; as question) {
-          <zp-desk-question [question]="question" [hasClock]="mayPractise()" (tried)="practising.set(true)" />
+          <zp-desk-question [question]="question" [hasClock]="practising.mayBe()" (tried)="practising.isOn.set(true)" />
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ view.lessonTitle }}</h1>
           <zp-stage class="stage" [class.tall]="isTall()" [play]="play" [layout]="isTall() ? 'tall' : 'wide'" />
         } @else {
           <zp-lazy [load]="parts.wait" />
         }
-        @if (view.own?.voice && !practising()) {
+        @if (view.own?.voice && !practising.isOn()) {
           <zp-lazy [load]="parts.voice" />
         }
-        @if (view.own && !practising()) {
+        @if (view.own && !practising.isOn()) {
           <zp-lazy [load]="parts.ways" />
         }
       </main>
@@ -240,12 +241,13 @@ export class DeskRoom {
   protected readonly store = inject(DeskStore);
   private readonly voice = inject(VoiceClock);
   protected readonly sharing = inject(Sharing);
+  protected readonly practising = inject(Practising);
   protected readonly parts = PARTS;
   protected readonly words = DESK_WORDS;
   /** Time to think that is left, while a question is open. */
   protected readonly countdown = computed(() => {
     const question = this.store.view()?.question;
-    return question?.phase === 'open' && !this.practising() ? question.countdown : null;
+    return question?.phase === 'open' && !this.practising.isOn() ? question.countdown : null;
   });
   /** What is new, once, for those who hear it. */
   protected readonly told = computed(() => (this.store.view()?.question?.phase === 'open' ? this.words().question : ''));
@@ -270,20 +272,6 @@ export class DeskRoom {
     return view !== null && view.own === null && (view.phase === 'lobby' || view.phase === 'running');
   });
   protected readonly showsClock = computed(() => this.store.view()?.calls.showMe ?? false);
-
-  /** In every pause: while the lesson has not begun, while the teacher talks, and once an answer is given. */
-  protected readonly mayPractise = computed(() => {
-    const view = this.store.view();
-    // At the door, in the lobby and after the end there is a clock already.
-    if (view?.phase !== 'running' || view.calls.showMe) return false;
-    return view.question?.phase !== 'open' || this.store.safety() !== 'none';
-  });
-  /** A new question puts the practice dial away. */
-  protected readonly practising = linkedSignal<string, boolean>({
-    source: () =>
-      `${this.store.view()?.participantId} ${this.store.view()?.question?.askingId} ${this.store.view()?.question?.phase} ${this.mayPractise()}`,
-    computation: (_, before) => before?.value === true && this.mayPractise() && this.store.view()?.question?.phase !== 'revealed',
-  });
 
   protected readonly play = computed<StagePlay | null>(() => {
     const stage = this.store.view()?.stage;
