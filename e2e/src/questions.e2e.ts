@@ -1,46 +1,51 @@
 import { readFileSync } from 'node:fs';
+import type { BrowserContextOptions } from '@playwright/test';
 import { expectAccessible } from './lib/accessible.js';
+import { answerByKeys, answerByTouch, notSure } from './lib/answering.js';
 import { expect, PHONE, test } from './lib/classroom.js';
 import { ScriptPage } from './lib/script.js';
 import { drawTo } from './lib/draw-to.js';
 
 /** A lesson with a question of every kind, as it was stored. */
 const EVERY_KIND = readFileSync(new URL('../../core/src/formats/old-files/lesson/3-every-kind.json', import.meta.url), 'utf8');
-const { items } = JSON.parse(EVERY_KIND) as { items: { kind: string }[] };
+const lesson = JSON.parse(EVERY_KIND) as { title: string; settings: object; items: { kind: string }[] };
+/** The smallest that is still about. */
+const SMALL_PHONE: BrowserContextOptions = { viewport: { width: 320, height: 568 }, hasTouch: true, isMobile: true };
 
-test('every kind of question is asked, answered on a phone and on a tablet, and reviewed; whoever is not sure says so', async ({
-  teacher,
-  newPupil,
-}) => {
-  test.slow();
-  await teacher.signIn();
-  await teacher.takeIn(EVERY_KIND, 'Every kind of question');
-  const key = await teacher.openRoom('Every kind of question');
-  const wren = await newPupil('Wren', PHONE);
-  const elin = await newPupil('Elin');
-  await wren.join(key);
-  await elin.join(key);
-  await teacher.begin();
-  for (const [index, { kind }] of items.entries()) {
-    await test.step(kind, async () => {
-      await teacher.goTo('Ask');
-      const [answers, isUnsure] = index % 2 === 0 ? [wren, elin] : [elin, wren];
-      await answers.answerSomehow();
-      await answers.expectKept();
-      await isUnsure.notSure();
-      await isUnsure.expectKept();
-      await expect(teacher.wall).toContainText('2 of 2 answered');
-      // Nothing sticks out on the narrowest screen.
-      const sticksOut = await wren.page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
-      expect(sticksOut).toBeLessThanOrEqual(0);
-      await teacher.goTo('Answer');
-      await expect(isUnsure.sentence).toContainText('Good that you told me.');
-    });
-  }
-  await teacher.end();
-  await expect(teacher.page.getByRole('columnheader', { name: /Question 26/ })).toBeVisible();
-  await expect(teacher.page.getByRole('button', { name: /, question \d+: not sure/ }).first()).toBeVisible();
-});
+for (const [tongue, pack] of [
+  ['en', 'en-GB'],
+  ['de', 'de'],
+] as const)
+  test(`every kind of question is answered on a phone by touch, elsewhere by keys alone, and by who is not sure: ${pack}`, async ({
+    teacher,
+    newPupil,
+  }) => {
+    test.slow();
+    await teacher.signIn();
+    await teacher.takeIn(JSON.stringify({ ...lesson, settings: { ...lesson.settings, pack } }), lesson.title);
+    const key = await teacher.openRoom(lesson.title);
+    const [wren, elin, pia] = [await newPupil('Wren', PHONE), await newPupil('Elin'), await newPupil('Pia', SMALL_PHONE)];
+    for (const pupil of [wren, elin, pia]) await pupil.join(key);
+    await teacher.begin();
+    for (const { kind } of lesson.items) {
+      await test.step(kind, async () => {
+        await teacher.goTo('Ask');
+        await Promise.all([answerByTouch(wren.page, tongue), answerByKeys(elin.page, tongue), notSure(pia.page, tongue)]);
+        await expect(teacher.wall).toContainText('3 of 3 answered');
+        // Nothing sticks out on the narrowest screens.
+        for (const { page } of [wren, pia]) {
+          const sticksOut = await page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+          expect(sticksOut).toBeLessThanOrEqual(0);
+        }
+        await teacher.goTo('Answer');
+        await expect(pia.sentence).toContainText(tongue === 'de' ? 'Gut, dass du es sagst.' : 'Good that you told me.');
+      });
+    }
+    await expect(elin.page.locator('html')).toHaveAttribute('lang', pack);
+    await teacher.end();
+    await expect(teacher.page.getByRole('columnheader', { name: /Question 26/ })).toBeVisible();
+    await expect(teacher.page.getByRole('button', { name: /, question \d+: not sure/ }).first()).toBeVisible();
+  });
 
 test('what was put together is there again after a reload, and a practice dial is at hand in the pauses', async ({ teacher, newPupil }) => {
   await teacher.signIn();

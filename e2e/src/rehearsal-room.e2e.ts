@@ -26,6 +26,29 @@ test('a room is filled with simulated pupils at a press; they answer, are marked
   await expect(page.getByRole('menuitem', { name: /pupils$/ })).toHaveText([/Terns/]);
 });
 
+test('a class of 26 with a line in ten that drops at each question: every answer arrives, and nobody waits for the others', async ({
+  teacher,
+}) => {
+  await teacher.signIn();
+  const { page } = teacher;
+  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
+  await page.getByRole('button', { name: 'How they are' }).click();
+  await page.getByLabel('How many').fill('26');
+  await page.getByRole('combobox', { name: 'Pace' }).click();
+  await page.getByRole('option', { name: 'quick, to try things out' }).click();
+  await page.getByRole('combobox', { name: 'Lines' }).click();
+  await page.getByRole('option', { name: 'one line in ten drops at a question' }).click();
+  await page.getByRole('button', { name: 'Fill the room with 26' }).click();
+  await expect(page.getByRole('button', { name: '26 of 26 are in' })).toBeVisible();
+  await teacher.begin();
+  for (let question = 0; question < 3; question++) {
+    await teacher.goTo('Ask');
+    await expect(teacher.wall).toContainText('26 of 26 answered');
+  }
+  await teacher.end();
+  await expect(page.getByText('simulated pupils: a rehearsal, which counts for no class')).toBeVisible();
+});
+
 test('answers on paper are typed in by keyboard alone, marked as they are left, and taken back', async ({ teacher }) => {
   await teacher.signIn();
   const { page } = teacher;

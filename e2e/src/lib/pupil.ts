@@ -34,36 +34,6 @@ export class PupilPage {
     await this.send();
   }
 
-  /**
-   * Gives some answer to whatever is asked, by what stands on the screen, and sends it: the first choice, the first digits, the
-   * cards as they come, the line somewhere in its middle.
-   */
-  async answerSomehow(): Promise<void> {
-    const { page } = this;
-    const work = page.locator('.work > :last-child');
-    await work.waitFor();
-    const tag = await work.evaluate((element) => element.tagName.toLowerCase());
-    const pad = page.getByRole('group', { name: 'Number pad' });
-    if (tag === 'zp-choices-answer') await work.getByRole('group').getByRole('button').first().click();
-    else if (tag === 'zp-pairs-answer') for (const partner of await work.locator('.partners button').all()) await partner.click();
-    else if (tag === 'zp-order-answer')
-      await work
-        .getByRole('button', { name: /later$/ })
-        .first()
-        .click();
-    else if (tag === 'zp-line-answer')
-      for (let press = 0; press < 15; press++) await page.getByRole('slider', { name: 'Marker' }).press('ArrowRight');
-    else if (tag === 'zp-words-answer')
-      for (const word of ['half', 'past', 'seven']) await work.getByRole('button', { name: word, exact: true }).click();
-    else if (tag === 'zp-pose-answer') await page.getByRole('button', { name: 'Long hand on five minutes' }).click();
-    else for (const digit of ['7', '3', '0']) await pad.getByRole('button', { name: digit, exact: true }).click();
-    await this.send();
-  }
-
-  async notSure(): Promise<void> {
-    await this.page.getByRole('button', { name: 'I am not sure' }).click();
-  }
-
   /** Turns hands with the arrow keys: so many presses of a key on a hand. */
   async turn(hand: 'hour' | 'minute', key: string, times: number): Promise<void> {
     const slider = this.page.getByRole('slider', { name: new RegExp(hand) });
