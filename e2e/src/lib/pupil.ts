@@ -18,7 +18,7 @@ export class PupilPage {
   async join(key: readonly string[]): Promise<void> {
     await this.enterKey(key);
     await this.page.getByRole('button', { name: this.name, exact: true }).click();
-    await expect(this.page.getByRole('button', { name: 'More', exact: true })).toBeVisible();
+    await expect(this.page.getByRole('button', { name: /^(More|Mehr)$/ })).toBeVisible();
   }
 
   /** The same device with its tab opened anew. */
