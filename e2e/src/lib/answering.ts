@@ -9,7 +9,7 @@ export type Tongue = keyof typeof FOOT;
 
 /** Where the answer to whatever is asked is put together, and by which part of the desk. */
 async function partFor(page: Page): Promise<{ work: Locator; tag: string }> {
-  const work = page.locator('.work > :last-child');
+  const work = page.locator('.work .answer > *');
   await work.waitFor();
   return { work, tag: await work.evaluate((element) => element.tagName.toLowerCase()) };
 }

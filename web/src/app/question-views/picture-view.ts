@@ -39,7 +39,7 @@ import { deskTongue } from '../shared/words/spoken';
     .dial {
       flex: 1 0 0;
       width: 100%;
-      min-height: 6rem;
+      min-height: 5.25rem;
     }
     .display {
       padding: 0.1em 0.5em;

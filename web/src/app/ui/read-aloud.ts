@@ -33,7 +33,7 @@ function speechOfDevice(): SpeechSynthesis | null {
     @if (voice()) {
       <button type="button" class="button outlined" [attr.aria-pressed]="speaking()" (click)="press()">
         <zp-sign [name]="speaking() ? 'stop' : 'read'" />
-        <span>{{ speaking() ? words().stop : words().read }}</span>
+        <span [class.heard-only]="signAlone()">{{ speaking() ? words().stop : words().read }}</span>
       </button>
     }
   `,
@@ -61,6 +61,8 @@ export class ReadAloud {
   readonly text = input.required<string>();
   /** The language of the text, as in "en-GB". */
   readonly language = input.required<string>();
+  /** Where a part of the screen is read that has a press of its own, its sign is enough. */
+  readonly signAlone = input(false);
   protected readonly speaking = signal(false);
   private readonly voices = signal<readonly SpeechSynthesisVoice[]>([]);
   private readonly speech = speechOfDevice();

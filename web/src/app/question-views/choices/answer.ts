@@ -7,6 +7,7 @@ import { OneByOne } from './one-by-one';
 
 /** Longer texts are sentences: a list of them is more than a child of six can hold at once. */
 const LONGEST_LABEL = 40;
+const SHORT_LABEL = 6;
 
 /** Taking one choice, or all that fit: each is a large button that stays pressed. */
 @Component({
@@ -19,7 +20,14 @@ const LONGEST_LABEL = 40;
         <zp-one-by-one [texts]="texts" [chosen]="chosen()" (pressed)="press($event)" />
       </div>
     } @else {
-      <div class="choices" role="group" [attr.aria-label]="view().stem" [class.texts]="areTexts()" [class.many]="view().choices.length > 4">
+      <div
+        class="choices"
+        role="group"
+        [attr.aria-label]="view().stem"
+        [class.texts]="areTexts()"
+        [class.short]="areShort()"
+        [class.many]="view().choices.length > 4"
+      >
         @for (choice of view().choices; track $index) {
           <button type="button" [attr.aria-pressed]="chosen().includes($index)" (click)="press($index)">
             <span class="letter">{{ letterOf($index) }}</span>
@@ -40,6 +48,10 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly letterOf = dialLetter;
   protected readonly areTexts = computed(() => this.view().choices.every((choice) => 'text' in choice));
+  /** Times and single words: two go side by side. */
+  protected readonly areShort = computed(() =>
+    this.view().choices.every((choice) => 'text' in choice && choice.text.length <= SHORT_LABEL),
+  );
   protected readonly sentences = computed(() => {
     const texts = this.view().choices.flatMap((choice) => ('text' in choice ? [choice.text] : []));
     return texts.some(({ length }) => length > LONGEST_LABEL) ? texts : null;

@@ -30,11 +30,11 @@ import { ANSWER_WORDS } from '../words';
           {{ letterOf($index) }}
         </button>
       }
+      <zp-read-aloud [text]="text()" [language]="language()" [signAlone]="true" />
       <button type="button" class="on" (click)="at.set((at() + 1) % texts().length)">
-        <zp-sign name="on" />{{ words().nextSentence }}
+        <zp-sign name="on" /><span class="heard-only">{{ words().nextSentence }}</span>
       </button>
     </div>
-    <zp-read-aloud [text]="text()" [language]="language()" />
   `,
   styleUrl: './one-by-one.scss',
 })

@@ -19,10 +19,11 @@ export interface DigitBox {
 /** Boxes for digits with a number pad, so that no keyboard covers the clock; a keyboard works as well. */
 @Component({
   selector: 'zp-digit-boxes',
+  host: { '[class.long]': 'boxes().length > 2' },
   imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <div class="display" [class.many]="boxes().length > 2">
+    <div class="display">
       @for (group of groups(); track $index) {
         @for (text of group.before; track $index) {
           <span class="plate">{{ text }}</span>
