@@ -1,6 +1,9 @@
 import { join } from 'node:path';
-import { binBeside, ROOT, say } from './shell.mjs';
+import { binAside, ROOT, say } from './shell.mjs';
 import { whenStale } from './stale.mjs';
+
+/** A long build says so often that it goes on, in milliseconds. */
+const SAY_EVERY_MS = 20_000;
 
 const OURS = ['core/src', 'contract/src', 'tsconfig.base.json', 'package-lock.json'];
 
@@ -36,7 +39,15 @@ export async function buildPages() {
   await whenStale('web', pages, 'web/dist/browser/index.html', async () => {
     say('Building the web application (about a minute the first time) …');
     const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
-    if (!(await binBeside('@angular/cli/bin/ng.js', ['build'], { cwd: new URL('../../web', import.meta.url), env }))) process.exit(1);
+    const began = Date.now();
+    const timer = setInterval(() => say(`still building (${Math.round((Date.now() - began) / 1000)} s)`), SAY_EVERY_MS);
+    const { holds, said } = await binAside('@angular/cli/bin/ng.js', ['build'], { cwd: new URL('../../web', import.meta.url), env });
+    clearInterval(timer);
+    if (!holds) {
+      // What it says of packages and browsers helps nobody who starts a school's machine; why it failed does.
+      console.error(said);
+      process.exit(1);
+    }
     const { writeDeskWorker } = await import('./desk-worker.mjs');
     await writeDeskWorker();
     const { compressPages } = await import('./compress-pages.mjs');

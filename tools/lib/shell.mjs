@@ -39,12 +39,6 @@ export function binAside(name, args, options = {}) {
   return new Promise((resolve) => child.on('close', (code) => resolve({ holds: code === 0, said })));
 }
 
-/** The same with its output shown; resolves with whether it succeeded. */
-export function binBeside(name, args, options = {}) {
-  const child = spawn(process.execPath, [`${ROOT}node_modules/${name}`, ...args], { cwd: ROOT, stdio: 'inherit', ...options });
-  return new Promise((resolve) => child.on('close', (code) => resolve(code === 0)));
-}
-
 /** Starts a command that goes on until it is stopped; ends this process with it. */
 export function become(command, args, options = {}) {
   const child = spawn(command, args, { cwd: ROOT, stdio: 'inherit', ...options });

@@ -75,8 +75,11 @@ function paragraph(nodes: SceneNode[], column: Column, { id, text, fill, bold, .
   return top + size * LINE_HEIGHT * lines.length;
 }
 
+/** Height of a digital display, in scene units. */
+export const DISPLAY_HEIGHT = 190;
+
 function display(nodes: SceneNode[], column: Column, state: DisplayState, top: number): number {
-  const [height, half] = [190, 250];
+  const [height, half] = [DISPLAY_HEIGHT, 250];
   const middle = column.x + half + 30;
   const boxes = [
     { id: 'hour', x: column.x, text: state.hour, ink: 'hour', first: 0 },

@@ -4,7 +4,7 @@ import { dialScene } from './dial-scene.js';
 import { describeStage } from './describe-stage.js';
 import { dialOf, PLAIN_LAYERS, TEACHING_LAYERS, type DialLayers, type DialState } from './dial-state.js';
 import { pointAt, type GroupNode, type Scene, type SceneNode, type TextNode } from './scene-node.js';
-import { stageScene, type StageLayout } from './stage-scene.js';
+import { stageScene, tallHeight, type StageLayout } from './stage-scene.js';
 import { CLEAR_STAGE, displayOf, type StageState } from './stage-state.js';
 import { wrapText } from './wrap-text.js';
 
@@ -96,6 +96,23 @@ test('everything written stays inside the stage, in both layouts, also with a bo
     const texts = scene.nodes.filter((node) => node.type === 'text');
     for (const text of texts) expect(text.y + text.size / 2).toBeLessThanOrEqual(scene.height);
     expect(texts.at(-1)!.id).toMatch(/^board-11-/);
+  }
+});
+
+test('an upright stage is as low as what is written lets it be, with the dial and the words as they are on the whole one', () => {
+  const states = [
+    stage({}),
+    stage({ display: displayOf('4', '30', ':') }),
+    stage({ display: displayOf('4', '30', ':'), words: ['half past four', 'four thirty'] }),
+    stage({ display: displayOf('4', '30', ':'), words: ['half past four'], board: ['The long hand is half way round: 30 minutes.'] }),
+  ];
+  const heights = states.map((state) => tallHeight([state]));
+  expect(heights).toEqual([820, 1000, 1220, 1420]);
+  expect(tallHeight(states)).toBe(1420); // what is to come has its place already
+  for (const [index, state] of states.entries()) {
+    const [low, whole] = [stageScene(state, 'tall', heights[index]), stageScene(state, 'tall')];
+    expect(low.nodes).toEqual(whole.nodes);
+    for (const node of low.nodes) if (node.type === 'text') expect(node.y + node.size / 2).toBeLessThanOrEqual(low.height);
   }
 });
 

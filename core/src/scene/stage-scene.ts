@@ -1,6 +1,6 @@
 import { bandKindOf } from './bands/registry.js';
 import { chartNodes } from './chart.js';
-import { columnNodes, type Column } from './column.js';
+import { columnNodes, DISPLAY_HEIGHT, type Column } from './column.js';
 import { dialGroup } from './dial-scene.js';
 import type { DialState } from './dial-state.js';
 import { DIAL_EXTENT } from './dial-face.js';
@@ -37,9 +37,33 @@ export type StageLayout = keyof typeof LAYOUTS;
 const BAND_HEIGHT = 210;
 const MARGIN = 70;
 
-/** The stage as one scene. */
-export function stageScene(state: StageState, layout: StageLayout = 'wide'): Scene {
-  const place: Layout = LAYOUTS[layout];
+/** Heights of a stage held upright, in scene units: a few, so that the dial does not change its size with every line. */
+const TALL_HEIGHTS = [820, 1000, 1220, LAYOUTS.tall.height];
+/** Below the last line, in scene units. */
+const FOOT = 40;
+
+/**
+ * How high an upright stage has to be for all that it will show, in scene units: no higher, so that the dial is as large as a
+ * phone lets it be.
+ */
+export function tallHeight(states: readonly StageState[]): number {
+  const least = Math.max(...states.map(leastTallHeight));
+  return TALL_HEIGHTS.find((height) => height >= least) ?? LAYOUTS.tall.height;
+}
+
+function leastTallHeight(state: StageState): number {
+  const { height } = LAYOUTS.tall;
+  if (state.chart || !state.dial || dialsInOrder(state).length > 1) return height;
+  const written = columnNodes(state, besideDial(LAYOUTS.tall, 0, height)).flatMap((node) =>
+    node.type === 'text' ? [node.y + node.size / 2] : [],
+  );
+  const displayed = state.display ? LAYOUTS.tall.columnY + DISPLAY_HEIGHT : 0;
+  return Math.max(displayed, ...written) + FOOT + state.bands.length * BAND_HEIGHT;
+}
+
+/** The stage as one scene. @param height of an upright stage, where less than the whole is enough */
+export function stageScene(state: StageState, layout: StageLayout = 'wide', height: number = LAYOUTS[layout].height): Scene {
+  const place: Layout = { ...LAYOUTS[layout], height };
   if (state.chart) return { width: place.width, height: place.height, nodes: chartNodes(state.chart, place.width, place.height) };
   const { bands } = state;
   const bottom = place.height - bands.length * BAND_HEIGHT;

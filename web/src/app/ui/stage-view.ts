@@ -12,7 +12,7 @@ import {
 import type { Pose, Scene, StageLayout, StageState } from '@zeitpunkt/core';
 import { poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
-import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { stageScene, tallHeight } from '@zeitpunkt/core/scene/stage-scene';
 import { SvgOutlet } from './svg-outlet';
 import { deskTongue } from '../shared/words/spoken';
 
@@ -35,6 +35,9 @@ export interface StagePlay {
 const GLIDE_MS = 140;
 /** A longer way than this many degrees of the minute hand is not a turn that is followed, but a new time. */
 const LONGEST_GLIDE_DEG = 90;
+
+/** Where it is looked up what will be shown, as parts of the motion: what is written may come and go. */
+const MOMENTS = [0, 0.25, 0.5, 0.75, 1];
 
 /** With reduced motion the hands go on in steps, one a second. */
 const REDUCED_STEP_MS = 1000;
@@ -72,6 +75,7 @@ export class StageView {
     const calm = this.reduced.matches;
     const beganAtMs = Date.now();
     const from = calm ? null : this.glideFrom(play);
+    const height = layout === 'tall' ? tallHeight(MOMENTS.map((part) => play.stateAt(part * play.motionMs))) : undefined;
     const draw = () => {
       const now = Date.now();
       const elapsedMs = Math.max(0, play.elapsedMs?.() ?? now - play.beganAtMs);
@@ -82,7 +86,7 @@ export class StageView {
       const shown =
         part < 1 && from && state.dial ? { ...state, dial: { ...state.dial, pose: poseBetween(from, state.dial.pose, part) } } : state;
       this.seen = shown.dial?.pose ?? null;
-      const scene = stageScene(shown, layout);
+      const scene = stageScene(shown, layout, height);
       outlet.draw(play.besides?.(scene, shown) ?? scene);
       if (moving || part < 1) this.frame = requestAnimationFrame(draw);
     };

@@ -80,7 +80,7 @@ const PARTS = {
           <zp-desk-question [question]="question" [hasClock]="practising.mayBe()" (tried)="practising.isOn.set(true)" />
         } @else if (play(); as play) {
           <h1 class="heard-only">{{ view.lessonTitle }}</h1>
-          <zp-stage class="stage" [class.tall]="isTall()" [play]="play" [layout]="isTall() ? 'tall' : 'wide'" />
+          <zp-stage class="stage" [class.tall]="tall()" [play]="play" [layout]="tall() ? 'tall' : 'wide'" />
         } @else {
           <zp-lazy [load]="parts.wait" />
         }
@@ -251,15 +251,8 @@ export class DeskRoom {
   });
   /** What is new, once, for those who hear it. */
   protected readonly told = computed(() => (this.store.view()?.question?.phase === 'open' ? this.words().question : ''));
+  /** On a phone the parts of the stage stand under one another. */
   protected readonly tall = heldUpright();
-
-  /** On a phone the parts of the stage stand under one another; a dial alone needs no room for others at own pace. */
-  protected readonly isTall = computed(() => {
-    const play = this.play();
-    if (!this.tall() || !play || !this.store.view()?.own) return this.tall();
-    const { display, words, board, bands, dials, chart } = play.stateAt(Infinity);
-    return display !== null || chart !== null || [words, board, bands, dials].some((part) => part.length > 0);
-  });
 
   /** Whether the teacher asks something of the class in passing. */
   protected readonly calls = computed(() => {
