@@ -171,6 +171,8 @@ const deskView = <View extends TSchema, Given extends TSchema>(view: View, respo
         phase: QuestionPhaseSchema,
         /** The teacher waits for those who have not answered yet. */
         nudged: Type.Boolean(),
+        /** The take in which the teacher says it, for devices that cannot read it aloud; null where there is none that fits. */
+        takeId: Nullable(Uuid),
         countdown: Nullable(Exact({ totalMs: Type.Number(), leftMs: Type.Number() })),
         /** The pupil's own latest response, as the server has it. */
         given: Nullable(Exact({ attempt: Type.Integer({ minimum: 1 }), response, late: Type.Boolean() })),

@@ -135,8 +135,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
     mostAttempts: limits.attempts,
     pupilsOf: pupils,
     wrongKeys: () => keyTries.wrongLately,
+    takesOf: (lessonId) => takesOf(store.db, lessonId),
   });
-  const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils, takesOf: (lessonId) => takesOf(store.db, lessonId) });
+  const own = new OwnRooms({ store, nowMs, rooms, pupilsOf: pupils });
   const findDesk = deskFinder(rooms, (sessionId) => rooms.find(sessionId) ?? own.find(sessionId));
   await app.register(answerRoute, { rooms, findDesk, limits });
   await app.register(registerOthers, { ...options, limits, work, rooms, own, findDesk, keyTries, lastingTries });
@@ -187,13 +188,17 @@ async function registerOthers(
     rooms.classChanged(classId, merged);
     own.classChanged(classId, merged);
   };
+  const takesChanged = (lessonId: string) => {
+    rooms.takesChanged(lessonId);
+    own.takesChanged(lessonId);
+  };
   const clock = new SchoolClock(store.db, nowMs);
   await app.register(clockPlugin, {
     clock,
     requireTeacher: guard.require,
     tidy: () => {
       deleteWhatIsOld(store, nowMs());
-      deleteOldRecordings(store, nowMs(), (lessonId) => own.takesChanged(lessonId));
+      deleteOldRecordings(store, nowMs(), takesChanged);
     },
   });
   await app.register(staffPlugin, { store, requireTeacher: guard.require, nowMs });
@@ -250,7 +255,7 @@ async function registerOthers(
   await app.register(questionsPlugin, { store, work, requireTeacher: guard.require });
   await app.register(paperPlugin, { store, requireTeacher: guard.require, nowMs });
   await app.register(simulatedPlugin, { store, rooms, requireTeacher: guard.require, nowMs, pinForTeaching });
-  await app.register(voicePlugin, { store, own, findDesk, requireTeacher: guard.require, nowMs });
+  await app.register(voicePlugin, { store, takesChanged, findDesk, requireTeacher: guard.require, nowMs });
   await app.register(ownPacePlugin, { own, clock, findDesk, requireTeacher: guard.require, limits, pinForTeaching });
   const addPupil = (classId: string, { id, name }: { readonly id: string; readonly name: string }) => {
     mustBeFree(store.db, classId, name, id);

@@ -5,7 +5,6 @@ import type { Store } from '../db/connection.js';
 import { pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import { OwnRooms } from '../features/own-pace/own-rooms.js';
-import { takesOf } from '../features/voice/queries.js';
 import { newToken, tokenHash } from '../http/tokens.js';
 import { profileAfter, TAUGHT } from './story.js';
 import { roomsAt } from './teach.js';
@@ -30,7 +29,6 @@ export async function giveHalfDone(
     nowMs: () => clockMs,
     rooms,
     pupilsOf: (id) => pupilsOf(store.db, id),
-    takesOf: (of) => takesOf(store.db, of),
   });
   const firstDay = dayOf(clockMs);
   const id = randomUUID();

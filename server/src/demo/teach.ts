@@ -12,6 +12,7 @@ import { RoomDirectory } from '../features/live/room-directory.js';
 import { DEFAULT_LIMITS } from '../http/limits.js';
 import { newToken, tokenHash } from '../http/tokens.js';
 import { ABSENT, DROPPED, LATE, ON_PAPER, profileAfter } from './story.js';
+import { takesOf } from '../features/voice/queries.js';
 
 /** The time between two of the class who come in, and how much longer than planned the teacher takes for a step. */
 const COMES_IN_MS = 2200;
@@ -38,6 +39,7 @@ export function roomsAt(store: Store, nowMs: () => number): RoomDirectory {
     mostAttempts: DEFAULT_LIMITS.attempts,
     pupilsOf: (classId) => pupilsOf(store.db, classId),
     wrongKeys: () => 0,
+    takesOf: (lessonId) => takesOf(store.db, lessonId),
   });
 }
 

@@ -7,6 +7,8 @@ export interface DeskRoom {
   readonly room: Pick<RoomState, 'phase' | 'run' | 'aside' | 'calls'>;
   readonly seq: number;
   readonly className: string;
+  /** What the teacher recorded of the question that is asked; null where nothing fits. */
+  readonly takeId: string | null;
 }
 
 type Question = NonNullable<DeskView['question']>;
@@ -20,7 +22,7 @@ export interface SharedView {
 }
 
 interface SharedQuestion {
-  readonly shared: Pick<Question, 'askingId' | 'view' | 'phase' | 'nudged' | 'countdown'>;
+  readonly shared: Pick<Question, 'askingId' | 'view' | 'phase' | 'nudged' | 'takeId' | 'countdown'>;
   readonly answer: NonNullable<Question['reveal']>['stage'] | null;
   /** The right response; null before the reveal. */
   readonly key: NonNullable<Question['reveal']>['key'] | null;
@@ -37,7 +39,7 @@ function withJson(view: SharedView['view'], calls: SharedView['calls'], question
 }
 
 /** Nothing of a key is put in before the reveal: the core decides what is seen of a run. */
-export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: number): SharedView {
+export function sharedView({ lesson, room, seq, className, takeId }: DeskRoom, nowMs: number): SharedView {
   const { items, title, settings } = lesson.lesson;
   const shapes = [...new Set(items.map((item) => kindOf(item).shape))];
   const view = { seq, phase: room.phase, className, lessonTitle: title, language: WORD_PACKS[settings.pack].language, shapes, stage: null };
@@ -48,7 +50,7 @@ export function sharedView({ lesson, room, seq, className }: DeskRoom, nowMs: nu
   const { answer, key, ...asked } = question;
   const nudged = calls.nudged === asked.askingId;
   const countdown = moreTimeFor(calls, asked.askingId, nowMs) ?? asked.countdown;
-  return withJson({ ...view, stage }, calls, { shared: { ...asked, nudged, countdown }, answer, key });
+  return withJson({ ...view, stage }, calls, { shared: { ...asked, nudged, takeId, countdown }, answer, key });
 }
 
 /** What a pupil is told who waits at the door: that the door was found, and nothing of the lesson. */

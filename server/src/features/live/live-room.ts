@@ -8,6 +8,7 @@ import {
   type RoomCommand,
   type RoomHappening,
   type RoomState,
+  type Take,
 } from '@zeitpunkt/core';
 import type {
   CommandDone,
@@ -24,6 +25,7 @@ import type {
 } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
 import { Answers } from './answers.js';
+import { AskedTakes } from './asked-takes.js';
 import { Commands } from './commands.js';
 import { atTheDoor, deskMessage, deskView, sharedView, type DeskPupil, type SharedView } from './desk-view.js';
 import { Hub, type TeacherWindow } from './hub.js';
@@ -41,6 +43,8 @@ export interface RoomNeeds {
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
   readonly mostAttempts: number;
+  /** What is recorded of a lesson. */
+  readonly takesOf: (lessonId: string) => readonly Take[];
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
   /** A place was given up: its device's token opens nothing any more. */
@@ -64,6 +68,7 @@ export class LiveRoom implements OpenRoom {
   private readonly hub: Hub;
   private readonly knocks: Knocks;
   private readonly passing = new InPassing();
+  private readonly asked: AskedTakes;
 
   constructor(
     private readonly record: SessionRecord,
@@ -83,6 +88,7 @@ export class LiveRoom implements OpenRoom {
       this.hub.tellJson((seq) => `{"type":"response","seq":${seq},"response":${json}}`),
     );
     this.passing.follow(room.calls);
+    this.asked = new AskedTakes(lesson, () => needs.takesOf(record.lessonId));
     const isAnswered = (askingId: string) => this.answers.isAnswered(askingId);
     this.commands = new Commands(id, room, lesson, { ...needs, isAnswered }, (next, atMs) => this.tellRoom(next, atMs));
   }
@@ -320,6 +326,17 @@ export class LiveRoom implements OpenRoom {
     return this.tellPupil(deskView, participantId, this.sharedView());
   }
 
+  /** The recording of a lesson has changed: desks that hear it hear what is there now. */
+  takesChanged(lessonId: string): void {
+    if (lessonId !== this.record.lessonId) return;
+    this.asked.forget();
+    this.tellDesks();
+  }
+
+  mayHear(participantId: string, takeId: string): boolean {
+    return !this.roster.get(participantId).waits && this.takeHere()?.id === takeId;
+  }
+
   /** The view as a message to its desks. */
   deskMessage(participantId: string, shared = this.sharedView()): string {
     return this.tellPupil(deskMessage, participantId, shared);
@@ -372,7 +389,14 @@ export class LiveRoom implements OpenRoom {
   /** What all desks are told alike is made once for all of them. */
   private sharedView(): SharedView {
     const { lesson, className } = this;
-    return sharedView({ lesson, room: this.commands.room, seq: this.hub.seq, className }, this.needs.nowMs());
+    const takeId = this.takeHere()?.id ?? null;
+    return sharedView({ lesson, room: this.commands.room, seq: this.hub.seq, className, takeId }, this.needs.nowMs());
+  }
+
+  /** What the teacher recorded of the question that is asked. */
+  private takeHere(): Take | null {
+    const { phase, run } = this.commands.room;
+    return phase === 'running' ? this.asked.at(run) : null;
   }
 
   private tellDesks(): void {

@@ -20,6 +20,8 @@ export interface OpenRoom {
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept>;
   release(participantId: string): Participant;
   deskView(participantId: string): DeskView;
+  /** Whether a take is one that this pupil may hear now: of a step that was reached, and of nothing that comes after. */
+  mayHear(participantId: string, takeId: string): boolean;
   /** The view as a message to its desks. */
   deskMessage(participantId: string): string;
   listenDesk(participantId: string, line: Line): () => void;

@@ -33,6 +33,8 @@ export interface DirectoryOptions {
   readonly mostAttempts: number;
   /** How many wrong room keys were tried lately. */
   readonly wrongKeys: () => number;
+  /** What is recorded of a lesson. */
+  readonly takesOf: RoomNeeds['takesOf'];
 }
 
 /**
@@ -48,11 +50,12 @@ export class RoomDirectory {
   readonly needs: RoomNeeds;
 
   constructor(private readonly options: DirectoryOptions) {
-    const { store, nowMs, wrongKeys, mostAttempts } = options;
+    const { store, nowMs, wrongKeys, mostAttempts, takesOf } = options;
     this.queries = liveQueries(store.db);
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
-    this.needs = { queries: this.queries, commit: groupCommit(store.sqlite), nowMs, mostAttempts, wrongKeys, onReleased, onEnded };
+    const commit = groupCommit(store.sqlite);
+    this.needs = { queries: this.queries, commit, nowMs, mostAttempts, wrongKeys, takesOf, onReleased, onEnded };
     this.ended = new EndedLessons(this.needs);
   }
 
@@ -279,6 +282,11 @@ export class RoomDirectory {
   private behindDoor(pictures: readonly KeyPicture[]): LiveRoom | undefined {
     const id = this.queries.sessionIdByKey(pictures.join(' '));
     return id === undefined ? undefined : this.find(id);
+  }
+
+  /** The recording of a lesson has changed. */
+  takesChanged(lessonId: string): void {
+    for (const room of this.rooms.values()) room.takesChanged(lessonId);
   }
 
   private enter(record: SessionRecord): LiveRoom {

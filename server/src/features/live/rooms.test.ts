@@ -25,6 +25,7 @@ beforeEach(async () => {
     nowMs: () => school.clockMs,
     pupilsOf: (id) => pupilsOf(db, id),
     wrongKeys: () => 0,
+    takesOf: () => [],
   });
   open = () => {
     const id = randomUUID();

@@ -38,8 +38,6 @@ import type { ownPace } from './tables.js';
 
 export interface OwnRoomNeeds extends Omit<RoomNeeds, 'onEnded' | 'wrongKeys'> {
   readonly own: OwnPaceQueries;
-  /** What the teacher has said at the steps of a lesson. */
-  readonly takesOf: (lessonId: string) => readonly Take[];
 }
 
 /** Where a pupil stands, as it is kept. */
@@ -426,7 +424,7 @@ export class OwnRoom implements OpenRoom {
     const run = this.runOf(pupilId);
     const nowMs = this.needs.nowMs();
     const room = { phase: 'running', run, aside: null, calls: NO_CALLS } as const;
-    const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className }, nowMs);
+    const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className, takeId: null }, nowMs);
     const steps = ownSteps(this.lesson);
     const farthest = farthestOwnStep(this.lesson, run);
     const at = ownIndex(this.lesson, run.at);

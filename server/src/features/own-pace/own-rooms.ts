@@ -24,7 +24,6 @@ export interface OwnRoomsOptions {
   readonly nowMs: () => number;
   readonly rooms: RoomDirectory;
   readonly pupilsOf: (classId: string) => Pupil[];
-  readonly takesOf: OwnRoomNeeds['takesOf'];
 }
 
 /** All lessons that were given out and are not over, each read from the database when it is first asked for. */
@@ -35,7 +34,7 @@ export class OwnRooms {
 
   constructor(private readonly options: OwnRoomsOptions) {
     this.own = ownPaceQueries(options.store.db);
-    this.needs = { ...options.rooms.needs, own: this.own, takesOf: options.takesOf };
+    this.needs = { ...options.rooms.needs, own: this.own };
   }
 
   /**

@@ -8,13 +8,13 @@ import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/guard.js';
 import { ownLesson } from '../lessons/queries.js';
 import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
-import type { OwnRooms } from '../own-pace/own-rooms.js';
 import { isSound } from './is-sound.js';
 import * as queries from './queries.js';
 
 export interface VoiceOptions {
   readonly store: Store;
-  readonly own: OwnRooms;
+  /** Rooms in which the lesson is heard are told of a change. */
+  readonly takesChanged: (lessonId: string) => void;
   readonly findDesk: FindDesk;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
@@ -36,7 +36,7 @@ const SoundWhole = Type.Object({ mime: TakeSchema.properties.mime, bytes: Type.S
 const PieceParams = Type.Object({ id: Type.String(), takeId: Type.String(), number: Type.String({ pattern: '^[0-9]{1,4}$' }) });
 
 /** The recording of a lesson: takes come piece by piece, are kept by their steps, heard at own pace, and deleted for good. */
-export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, findDesk, requireTeacher, nowMs }) => {
+export const voicePlugin: Feature<VoiceOptions> = async (app, { store, takesChanged, findDesk, requireTeacher, nowMs }) => {
   const { db } = store;
   app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
 
@@ -68,7 +68,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
   };
   /** Pupils who hear the lesson hear what has changed. */
   const changed = (lessonId: string): RecordingDetail => {
-    own.takesChanged(lessonId);
+    takesChanged(lessonId);
     return detail(lessonId);
   };
   const sendSound = (reply: FastifyReply, takeId: string) => {
@@ -220,10 +220,9 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, own, find
   });
 
   // A pupil hears what belongs to where the pupil stands, and nothing of what comes behind a question.
-  app.get('/api/desk/own/takes/:id', { schema: { params: Params } }, (request, reply) => {
+  app.get('/api/desk/takes/:id', { schema: { params: Params } }, (request, reply) => {
     const place = findDesk(request.cookies[DESK_COOKIE]);
-    const room = place.room && own.find(place.room.id);
-    if (!place.room || !room?.mayHear(place.participantId, request.params.id)) {
+    if (!place.room?.mayHear(place.participantId, request.params.id)) {
       throw new CoreError('TAKE_UNKNOWN', 'There is nothing to hear here.');
     }
     return sendSound(reply, request.params.id);

@@ -4,7 +4,7 @@ import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { anotherTeacher, reading, respond, School, type Browser } from '../../testing/school.js';
+import { anotherTeacher, reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
 import { deleteOldRecordings } from './plugin.js';
 
 const DAY_MS = 86_400_000;
@@ -206,7 +206,7 @@ test('nobody else comes near a recording: not another teacher, not a stranger, n
   }
   const large = await school.browser().send('POST', at(`takes/${take.id}/sound/0?mime=audio/wav&bytes=1000`), Buffer.alloc(1000), OCTETS);
   expect(large.statusCode).toBe(401);
-  expect(codeOf(await school.browser().send('GET', `/api/desk/own/takes/${take.id}`))).toBe('DESK_NOT_JOINED');
+  expect(codeOf(await school.browser().send('GET', `/api/desk/takes/${take.id}`))).toBe('DESK_NOT_JOINED');
   expect((await recording()).takes).toHaveLength(1);
 });
 
@@ -232,7 +232,7 @@ test('at own pace a pupil hears what belongs to the steps so far, never the reas
   const device = school.browser();
   await device.send('POST', '/api/desk/card/join', { token: cards[0].token, sessionId: start.id, joinId: randomUUID() });
   const desk = async () => (await device.send('GET', '/api/desk')).json();
-  const hears = async (take: Take) => (await device.send('GET', `/api/desk/own/takes/${take.id}`)).statusCode;
+  const hears = async (take: Take) => (await device.send('GET', `/api/desk/takes/${take.id}`)).statusCode;
 
   expect((await desk()).own.voice).toEqual({
     here: { takeId: opening.id, durationMs: 2000, cues: opening.cues },
@@ -253,4 +253,24 @@ test('at own pace a pupil hears what belongs to the steps so far, never the reas
   expect(await hears(again)).toBe(404);
   expect((await teacher.send('POST', `/api/own-pace/${start.id}/change`, { voice: false })).json().live.voice).toBe(false);
   expect((await desk()).own.voice).toBeNull();
+});
+
+test('in a live lesson a device hears what was recorded of the question that is asked, and of nothing before or after it', async () => {
+  const asks = lesson.steps.filter(({ beat }) => beat.kind === 'ask');
+  const [first, second] = [await record(asks[0]!.ref.beatId), await record(asks[1]!.ref.beatId)];
+  const room = await TestRoom.open(school, teacher);
+  const device = await room.join('Anouk');
+  const hears = async (take: Take) => (await device.send('GET', `/api/desk/takes/${take.id}`)).statusCode;
+  const question = async () => (await device.send('GET', '/api/desk')).json().question;
+  expect([await hears(first), await question()]).toEqual([404, null]);
+  await room.tell({ type: 'begin' });
+  await room.tell({ type: 'go', to: first.at });
+  expect((await question()).takeId).toBe(first.id);
+  expect([await hears(first), await hears(second)]).toEqual([200, 404]);
+  await room.tell({ type: 'go', to: second.at });
+  expect([(await question()).takeId, await hears(first)]).toEqual([second.id, 404]);
+  const again = await record(asks[1]!.ref.beatId, sound(0.3));
+  expect([(await question()).takeId, await hears(again)]).toEqual([again.id, 200]);
+  await teacher.send('POST', at('recording/delete'));
+  expect([(await question()).takeId, await hears(again)]).toEqual([null, 404]);
 });

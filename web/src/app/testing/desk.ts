@@ -36,6 +36,7 @@ export function questionView(change: Partial<Question> = {}): Question {
     },
     phase: 'open',
     nudged: false,
+    takeId: null,
     countdown: null,
     given: null,
     reveal: null,

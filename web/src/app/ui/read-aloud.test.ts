@@ -1,4 +1,4 @@
-import { render } from '../testing/render';
+import { render, until } from '../testing/render';
 import { ReadAloud } from './read-aloud';
 
 /** A device that speaks with some voices, and what it was told to say. */
@@ -53,4 +53,28 @@ test('the next question ends what is being read', async () => {
   await setInputs({ text: 'And now?' });
   expect(speech.cancel).toHaveBeenCalled();
   expect(find.getByRole('button', { name: 'Read it to me' })).toBeTruthy();
+});
+
+test('where the device has no voice the teacher’s recorded words are heard, and stop; without any there is no press', async () => {
+  const audio = { play: jest.fn(async () => undefined), pause: jest.fn(), onended: () => undefined };
+  Object.assign(globalThis, { Audio: jest.fn(() => audio) });
+  URL.createObjectURL = () => 'blob:sound';
+  URL.revokeObjectURL = () => undefined;
+  const fetched: string[] = [];
+  window.fetch = async (url) => {
+    fetched.push(String(url));
+    return { ok: true, blob: async () => new Blob(['sound']) } as Response;
+  };
+  const { press, find, setInputs, settled } = await render(ReadAloud, { text: 'What time is it?', language: 'en-GB', takeId: 'take-1' });
+  await press('Read it to me');
+  await until(() => audio.play.mock.calls.length === 1);
+  expect(fetched).toEqual(['/api/desk/takes/take-1']);
+  audio.onended();
+  await settled();
+  await press('Read it to me');
+  await until(() => audio.play.mock.calls.length === 2);
+  await press('Stop');
+  expect(audio.pause).toHaveBeenCalled();
+  await setInputs({ takeId: null });
+  expect(find.queryByRole('button')).toBeNull();
 });

@@ -1,4 +1,5 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, signal, untracked } from '@angular/core';
+import type { TakePlayer } from '../shared/voice/take-player';
 import { spoken } from '../shared/words/spoken';
 import { Sign } from './sign';
 
@@ -22,15 +23,15 @@ function speechOfDevice(): SpeechSynthesis | null {
 }
 
 /**
- * Reads a text aloud on a press, with a voice that this device itself has for the language; where it has none there is no
- * button, as a voice of another language would be worse than none.
+ * Reads a text aloud on a press, with a voice that this device itself has for the language. Where it has none the teacher's own
+ * words are heard, if they were recorded; otherwise there is no press, as a voice of another language would be worse than none.
  */
 @Component({
   selector: 'zp-read-aloud',
   imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    @if (voice()) {
+    @if (voice() || takeId()) {
       <button type="button" class="button outlined" [attr.aria-pressed]="speaking()" (click)="press()">
         <zp-sign [name]="speaking() ? 'stop' : 'read'" />
         <span [class.heard-only]="signAlone()">{{ speaking() ? words().stop : words().read }}</span>
@@ -63,6 +64,9 @@ export class ReadAloud {
   readonly language = input.required<string>();
   /** Where a part of the screen is read that has a press of its own, its sign is enough. */
   readonly signAlone = input(false);
+  /** A take in which the teacher says it: heard where this device has no voice of its own. */
+  readonly takeId = input<string | null>(null);
+  private take: TakePlayer | null = null;
   protected readonly speaking = signal(false);
   private readonly voices = signal<readonly SpeechSynthesisVoice[]>([]);
   private readonly speech = speechOfDevice();
@@ -78,35 +82,58 @@ export class ReadAloud {
   });
 
   constructor() {
+    effect(() => {
+      this.text(); // another question: what is being read is over
+      untracked(() => this.hush());
+    });
+    inject(DestroyRef).onDestroy(() => this.hush());
     const { speech } = this;
     if (!speech) return;
     const look = () => this.voices.set(speech.getVoices() ?? []);
     look();
     speech.addEventListener('voiceschanged', look);
-    inject(DestroyRef).onDestroy(() => {
-      speech.removeEventListener('voiceschanged', look);
-      speech.cancel();
-    });
-    effect(() => {
-      this.text(); // another question: what is being read is over
-      speech.cancel();
-      this.speaking.set(false);
-    });
+    inject(DestroyRef).onDestroy(() => speech.removeEventListener('voiceschanged', look));
   }
 
   protected press(): void {
-    const { speech } = this;
     const voice = this.voice();
-    if (!speech || !voice) return;
+    const takeId = this.takeId();
     const wasSpeaking = this.speaking();
-    speech.cancel();
-    this.speaking.set(!wasSpeaking);
+    this.hush();
     if (wasSpeaking) return;
+    if (voice) this.speak(voice);
+    else if (takeId) void this.playTake(takeId);
+  }
+
+  private hush(): void {
+    this.speech?.cancel();
+    this.take?.stop();
+    this.speaking.set(false);
+  }
+
+  private speak(voice: SpeechSynthesisVoice): void {
     const words = new SpeechSynthesisUtterance(this.text());
     words.voice = voice;
     words.lang = voice.lang;
     words.rate = RATE;
     words.onend = words.onerror = () => this.speaking.set(false);
-    speech.speak(words);
+    this.speaking.set(true);
+    this.speech?.speak(words);
+  }
+
+  private async playTake(takeId: string): Promise<void> {
+    this.speaking.set(true);
+    try {
+      const [{ TakePlayer }, reply] = await Promise.all([import('../shared/voice/take-player'), fetch(`/api/desk/takes/${takeId}`)]);
+      if (!reply.ok) throw new Error(`The sound cannot be fetched just now (status ${reply.status}).`);
+      const sound = await reply.blob();
+      if (!this.speaking() || takeId !== this.takeId()) return; // stopped, or another question meanwhile
+      this.take ??= new TakePlayer(() => this.speaking.set(false));
+      await this.take.play(sound);
+    } catch (error) {
+      // Without a line, or where the sound cannot be played, nothing is heard: the press is there to be tried again.
+      this.speaking.set(false);
+      console.warn(error);
+    }
   }
 }

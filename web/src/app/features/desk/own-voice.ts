@@ -261,7 +261,7 @@ export class OwnVoice {
   private fetch(takeId: string): Promise<Blob> {
     const known = this.sounds.get(takeId);
     if (known) return known;
-    const sound = fetch(`/api/desk/own/takes/${takeId}`).then((reply) => {
+    const sound = fetch(`/api/desk/takes/${takeId}`).then((reply) => {
       if (!reply.ok) throw new Error(`The sound cannot be fetched just now (status ${reply.status}).`);
       return reply.blob();
     });

@@ -78,7 +78,16 @@ export class DeskPreview {
       calls: { showMe: false, pulse: null },
       own: null,
       // A number of its own each time, so that a question that was changed starts anew.
-      question: { askingId: `preview-${number}`, view, phase: 'open', nudged: false, countdown: null, given: null, reveal: null },
+      question: {
+        askingId: `preview-${number}`,
+        view,
+        phase: 'open',
+        nudged: false,
+        takeId: null,
+        countdown: null,
+        given: null,
+        reveal: null,
+      },
     });
   }
 }
