@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, signal, untracked } from '@angular/core';
 import { deviceStore } from '../../shared/device-store';
 import { TakePlayer } from '../../shared/voice/take-player';
+import { Sign } from '../../ui/sign';
 import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
 import { VoiceClock } from './voice-clock';
@@ -21,6 +22,7 @@ const device = deviceStore();
 /** The teacher's voice at own pace: it speaks step by step, stops at each question and goes on after; again, slower, with captions. */
 @Component({
   selector: 'zp-own-voice',
+  imports: [Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (voice(); as voice) {
@@ -35,14 +37,17 @@ const device = deviceStore();
       }
       <div class="keys" role="group" [attr.aria-label]="words().own.voice">
         <button type="button" class="button filled big main" [disabled]="!voice.here" (click)="press()">
+          <zp-sign [name]="state() === 'playing' ? 'pause' : 'read'" />
           {{ state() === 'playing' ? words().own.pause : state() === 'ended' ? words().own.listenAgain : words().own.listen }}
         </button>
-        <button type="button" class="button outlined" [disabled]="!voice.here" (click)="again()">{{ words().own.repeat }}</button>
+        <button type="button" class="button outlined" [disabled]="!voice.here" (click)="again()">
+          <zp-sign name="again" />{{ words().own.repeat }}
+        </button>
         <button type="button" class="button outlined" [attr.aria-pressed]="slow()" (click)="setSlow(!slow())">
-          {{ words().own.slower }}
+          <zp-sign name="slower" />{{ words().own.slower }}
         </button>
         <button type="button" class="button outlined" [attr.aria-pressed]="captions()" (click)="setCaptions(!captions())">
-          {{ words().own.captions }}
+          <zp-sign name="captions" />{{ words().own.captions }}
         </button>
       </div>
     }
@@ -60,6 +65,10 @@ const device = deviceStore();
       justify-content: center;
     }
     .keys button {
+      display: inline-flex;
+      gap: 8px;
+      align-items: center;
+      justify-content: center;
       min-height: 48px;
     }
     @media (max-width: 480px) {
@@ -68,11 +77,18 @@ const device = deviceStore();
         grid-template-columns: repeat(6, 1fr);
       }
       .keys button {
+        flex-direction: column;
         grid-column: span 2;
-        padding-inline: 0.25rem;
+        gap: 2px;
+        padding: 4px;
+        font-size: 1rem;
+        line-height: 1.1;
       }
       .keys .main {
+        flex-direction: row;
         grid-column: span 6;
+        gap: 12px;
+        font-size: 1.2rem;
       }
     }
     .caption {
