@@ -48,7 +48,8 @@ export async function buildPages() {
       console.error(said);
       process.exit(1);
     }
-    const { writeDeskWorker } = await import('./desk-worker.mjs');
+    const { writeDeskBeginning, writeDeskWorker } = await import('./desk-worker.mjs');
+    writeDeskBeginning();
     await writeDeskWorker();
     const { compressPages } = await import('./compress-pages.mjs');
     await compressPages(join(ROOT, 'web/dist/browser'));

@@ -4,9 +4,15 @@ import { join } from 'node:path';
 import { brotliCompressSync, brotliDecompressSync } from 'node:zlib';
 import { School } from '../testing/school.js';
 
-const webDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
+const distDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-web-'));
+const webDir = join(distDir, 'browser');
+mkdirSync(webDir);
+writeFileSync(join(distDir, 'desk-beginning.json'), '["/main-GN6R4WXJ.js"]');
 mkdirSync(join(webDir, 'media'));
-writeFileSync(join(webDir, 'index.html'), '<meta content="BUILD_ID"><script src="main-1.js"></script><app-root ngCspNonce="CSP_NONCE">');
+writeFileSync(
+  join(webDir, 'index.html'),
+  '<head><meta content="BUILD_ID"></head><script src="main-1.js"></script><app-root ngCspNonce="CSP_NONCE">',
+);
 writeFileSync(join(webDir, 'main-1.js'), 'start();');
 writeFileSync(join(webDir, 'main-GN6R4WXJ.js'), 'start();');
 writeFileSync(join(webDir, 'main-1.js.br'), brotliCompressSync('start();'));
@@ -16,7 +22,7 @@ beforeAll(async () => {
 });
 afterAll(async () => {
   await school.remove();
-  rmSync(webDir, { recursive: true });
+  rmSync(distDir, { recursive: true });
 });
 const get = (url: string) => school.browser().send('GET', url);
 
@@ -64,6 +70,12 @@ test('what the build has compressed is sent as it lies there, to whoever takes i
   expect(reply.headers).toMatchObject({ 'content-encoding': 'br', 'content-type': expect.stringContaining('javascript') });
   expect(brotliDecompressSync(reply.rawPayload).toString()).toBe('start();');
   expect((await get('/main-1.js.br')).statusCode).toBe(404);
+});
+
+test('the page of the desk asks for all that the desk begins with at once; other pages do not', async () => {
+  const preload = '<link rel="modulepreload" href="/main-GN6R4WXJ.js">';
+  for (const path of ['/desk', '/desk/preview']) expect((await get(path)).body).toContain(preload);
+  for (const path of ['/', '/today', '/desks']) expect((await get(path)).body).not.toContain('modulepreload');
 });
 
 test('a file whose name changes with its content is kept for good, any other is asked about each time', async () => {

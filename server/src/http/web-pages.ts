@@ -2,7 +2,7 @@ import fastifyHelmet from '@fastify/helmet';
 import fastifyStatic from '@fastify/static';
 import type { FastifyInstance, FastifyReply } from 'fastify';
 import { createHash } from 'node:crypto';
-import { readFileSync } from 'node:fs';
+import { existsSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 
 /** The built web application. */
@@ -10,6 +10,8 @@ export interface WebPages {
   readonly dir: string;
   /** The one page; which place it shows is read from the address by the application itself. */
   readonly page: string;
+  /** The same for the pupil's desk: it asks for all scripts that the desk begins with at once, not one after the other. */
+  readonly deskPage: string;
   /** Names this build: another one has other files. */
   readonly buildId: string;
 }
@@ -19,7 +21,16 @@ export function readPages(dir: string): WebPages {
   const page = readFileSync(join(dir, 'index.html'), 'utf8');
   // The page names its files by a hash of their content, so its own hash changes with any of them.
   const buildId = createHash('sha256').update(page).digest('hex').slice(0, 16);
-  return { dir, page: page.replace('BUILD_ID', buildId), buildId };
+  const whole = page.replace('BUILD_ID', buildId);
+  return { dir, page: whole, deskPage: whole.replace('</head>', `${preloads(dir)}</head>`), buildId };
+}
+
+/** Written by the build beside its files; a line with many milliseconds has the desk some seconds sooner. */
+function preloads(dir: string): string {
+  const list = join(dir, '../desk-beginning.json');
+  if (!existsSync(list)) return '';
+  const files = JSON.parse(readFileSync(list, 'utf8')) as string[];
+  return files.map((file) => `<link rel="modulepreload" href="${file}">`).join('');
 }
 
 /** A path that is neither data nor a file is a place of the application; which places there are is known there alone. */
@@ -30,7 +41,7 @@ const HASHED = /-[0-9A-Z]{8}\.\w+(\.br|\.gz)?$/;
 const FOR_GOOD = 'public, max-age=31536000, immutable';
 
 /** Serves the built web application under a strict content security policy: nothing inline, nothing from outside. */
-export async function webPages(app: FastifyInstance, { dir, page }: WebPages): Promise<void> {
+export async function webPages(app: FastifyInstance, { dir, page, deskPage }: WebPages): Promise<void> {
   await app.register(fastifyStatic, {
     root: dir,
     index: false,
@@ -45,9 +56,14 @@ export async function webPages(app: FastifyInstance, { dir, page }: WebPages): P
     // Angular puts component styles into <style> elements; the nonce of this reply allows just those.
     const nonce = reply.cspNonce.style;
     if (path === PREVIEW) mayBeFramed(reply);
-    return reply.type('text/html').header('cache-control', 'no-store').send(page.replaceAll('CSP_NONCE', nonce));
+    return reply
+      .type('text/html')
+      .header('cache-control', 'no-store')
+      .send((DESK.test(path) ? deskPage : page).replaceAll('CSP_NONCE', nonce));
   });
 }
+
+const DESK = /^\/desk(\/|$)/;
 
 /** The desk as a preview of a question: it asks the server for nothing, and only our own pages may show it. */
 const PREVIEW = '/desk/preview';
