@@ -1,15 +1,22 @@
 import { expect, test } from './lib/classroom.js';
+import type { TeacherPage } from './lib/teacher.js';
+
+/** A room of so many simulated pupils who are quick, ready to be filled. */
+async function simulated(teacher: TeacherPage, count: string): Promise<void> {
+  const { page } = teacher;
+  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
+  await page.getByRole('button', { name: 'How they are' }).click();
+  await page.getByLabel('How many').fill(count);
+  await page.getByRole('combobox', { name: 'Pace' }).click();
+  await page.getByRole('option', { name: 'quick, to try things out' }).click();
+}
 
 test('a room is filled with simulated pupils at a press; they answer, are marked as what they are, and count for no class', async ({
   teacher,
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
-  await page.getByRole('button', { name: 'How they are' }).click();
-  await page.getByLabel('How many').fill('36');
-  await page.getByRole('combobox', { name: 'Pace' }).click();
-  await page.getByRole('option', { name: 'quick, to try things out' }).click();
+  await simulated(teacher, '36');
   await page.getByRole('button', { name: 'Fill the room with 36' }).click();
   await expect(teacher.page.getByRole('button', { name: '36 of 36 are in' })).toBeVisible();
   await teacher.begin();
@@ -31,11 +38,7 @@ test('a class of 26 with a line in ten that drops at each question: every answer
 }) => {
   await teacher.signIn();
   const { page } = teacher;
-  await teacher.fromMenu('Half past at the harbour', 'Try with simulated pupils');
-  await page.getByRole('button', { name: 'How they are' }).click();
-  await page.getByLabel('How many').fill('26');
-  await page.getByRole('combobox', { name: 'Pace' }).click();
-  await page.getByRole('option', { name: 'quick, to try things out' }).click();
+  await simulated(teacher, '26');
   await page.getByRole('combobox', { name: 'Lines' }).click();
   await page.getByRole('option', { name: 'one line in ten drops at a question' }).click();
   await page.getByRole('button', { name: 'Fill the room with 26' }).click();

@@ -50,7 +50,7 @@ export function beginTyping(field: HTMLInputElement, key: string): void {
   field.focus();
 }
 
-const FIELDS = 'input:not([type="checkbox"], [type="radio"]), textarea, select';
+const FIELDS = 'input:not([type=checkbox], [type=radio]), textarea, select';
 const PRESSED_BY_KEY = 'button, a, summary, input, [role="slider"]';
 /** Keys that also act from within a field: a clicker's, which no field needs. */
 const EVERYWHERE = ['PageDown', 'PageUp'];

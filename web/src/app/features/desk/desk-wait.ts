@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { DeskOver } from './desk-over';
 import { DeskStore } from './desk-store';
 import { WaitingDial } from './waiting-dial';
+import { Where } from './where';
 import { DESK_WORDS } from './words';
 
 /** Outlines of where one waits, 64 by 64, drawn in ink: a lighthouse that sends its light, a door, and a boat that sails home. */
@@ -14,28 +15,25 @@ const PICTURES = {
 /** Waiting at the door, in the lobby and after the end: where one is as a picture, what comes, and a clock to turn meanwhile. */
 @Component({
   selector: 'zp-desk-wait',
-  imports: [DeskOver, WaitingDial],
+  imports: [DeskOver, WaitingDial, Where],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (store.view(); as view) {
-      <div class="where">
-        <svg viewBox="0 0 64 64" width="64" height="64" aria-hidden="true"><path [attr.d]="picture()" /></svg>
-        <div>
-          @switch (view.phase) {
-            @case ('door') {
-              <h1>{{ words().wait.door(view.pupilName) }}</h1>
-              <p role="status">{{ words().wait.letIn }}</p>
-            }
-            @case ('ended') {
-              <zp-desk-over />
-            }
-            @default {
-              <h1>{{ words().wait.inAs(view.pupilName) }}</h1>
-              <p>{{ words().wait.soon(view.lessonTitle) }}</p>
-            }
+      <zp-where [picture]="picture()">
+        @switch (view.phase) {
+          @case ('door') {
+            <h1>{{ words().wait.door(view.pupilName) }}</h1>
+            <p role="status">{{ words().wait.letIn }}</p>
           }
-        </div>
-      </div>
+          @case ('ended') {
+            <zp-desk-over />
+          }
+          @default {
+            <h1>{{ words().wait.inAs(view.pupilName) }}</h1>
+            <p>{{ words().wait.soon(view.lessonTitle) }}</p>
+          }
+        }
+      </zp-where>
       <zp-waiting-dial [before]="heard()" />
     }
   `,
@@ -46,23 +44,6 @@ const PICTURES = {
       flex-direction: column;
       gap: 12px;
       min-height: 0;
-    }
-    .where {
-      display: flex;
-      gap: 16px;
-      align-items: center;
-      padding-bottom: 10px;
-      border-bottom: 1px solid var(--line);
-    }
-    svg {
-      flex: none;
-    }
-    path {
-      fill: none;
-      stroke: var(--ink);
-      stroke-width: 2.5;
-      stroke-linecap: round;
-      stroke-linejoin: round;
     }
     h1 {
       font-size: 1.3rem;

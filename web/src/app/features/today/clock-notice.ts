@@ -14,7 +14,7 @@ import { CLOCK_WORDS } from './clock-words';
     @if (leap(); as leap) {
       <p class="word" role="alert">
         {{ words().leapt((leap.toMs | date: 'EEEE d MMMM y, HH:mm')!, (leap.fromMs | date: 'EEEE d MMMM y')!) }}
-        <button mat-stroked-button type="button" [disabled]="busy()" (click)="confirm()">{{ words().isRight }}</button>
+        <button mat-stroked-button type="button" [disabled]="busy()" (click)="keepAsIs()">{{ words().isRight }}</button>
       </p>
     }
     @if (problem(); as problem) {
@@ -36,7 +36,7 @@ export class ClockNotice {
     );
   }
 
-  protected async confirm(): Promise<void> {
+  protected async keepAsIs(): Promise<void> {
     this.busy.set(true);
     try {
       this.leap.set((await ask<ClockLeap>('POST', '/api/clock/confirm')).leap);
