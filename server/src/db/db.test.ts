@@ -88,6 +88,25 @@ test('writes of one turn share a transaction; one that fails is rejected alone a
   close();
 });
 
+test('in a flood of writes the first do not wait for the last, and every one is kept', async () => {
+  const { sqlite, close } = open();
+  sqlite.exec('CREATE TABLE note (number INTEGER) STRICT');
+  const commit = groupCommit(sqlite);
+  const insert = sqlite.prepare('INSERT INTO note VALUES (?)');
+  const kept = () => sqlite.prepare('SELECT count(*) FROM note').pluck().get();
+  const all = Array.from({ length: 230 }, (_, number) => commit(() => insert.run(number)));
+  await all[0];
+  expect(kept()).toBe(200);
+  await Promise.all(all);
+  expect(kept()).toBe(230);
+  // Within a transaction of somebody else's nothing is committed before that one is over.
+  const inside = sqlite.transaction(() => Array.from({ length: 120 }, (_, number) => commit(() => insert.run(number))))();
+  expect(kept()).toBe(230);
+  await Promise.all(inside);
+  expect(kept()).toBe(350);
+  close();
+});
+
 test('when the commit itself fails, everybody hears of it', async () => {
   const { sqlite, close } = open();
   const commit = groupCommit(sqlite);

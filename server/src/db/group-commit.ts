@@ -11,6 +11,12 @@ interface Waiting {
 }
 
 /**
+ * So many writes go to the disk at once, without those that come later in the same turn: whoever is first does not wait for a
+ * thousand, and what is held for each of them is let go while it is young.
+ */
+const MOST_TOGETHER = 100;
+
+/**
  * Writes that arrive within one turn of the event loop share one transaction and so one flush of the disk: as quick as a
  * single one when calm, many times the rate when a whole class answers at once. Where one of a batch fails, the batch is
  * played again with a savepoint for each, and that one is rejected alone. While another program holds the database a batch
@@ -50,7 +56,7 @@ export function groupCommit(sqlite: Database): GroupCommit {
     for (const done of settled) done();
   };
   const flush = (): void => {
-    if (committing) return; // a batch waits for the database
+    if (committing || waiting.length === 0) return; // a batch waits for the database, or went before its turn was over
     const batch = waiting;
     waiting = [];
     try {
@@ -73,5 +79,6 @@ export function groupCommit(sqlite: Database): GroupCommit {
     new Promise((resolve, reject) => {
       waiting.push({ write, resolve, reject });
       if (waiting.length === 1) setImmediate(flush);
+      else if (waiting.length >= MOST_TOGETHER && !sqlite.inTransaction) flush();
     });
 }
