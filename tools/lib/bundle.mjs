@@ -25,7 +25,10 @@ export async function bundle(entry, outfile) {
  */
 function keepNarrow(file) {
   const script = readFileSync(file, 'utf8');
-  writeFileSync(file, script.replace(/[\u0100-\uffff]/g, (letter) => `\\u${letter.charCodeAt(0).toString(16).padStart(4, '0')}`));
+  writeFileSync(
+    file,
+    script.replace(/[\u0100-\uffff]/g, (letter) => `\\u${letter.charCodeAt(0).toString(16).padStart(4, '0')}`),
+  );
 }
 
 /** Bundles a script for a page, with everything inside. */
