@@ -57,6 +57,16 @@ test('pages come under a strict policy with nothing inline allowed, data under a
   }
 });
 
+test('a file carries few words beside its content, and a worker made of it may reach nothing but the school', async () => {
+  const { headers } = await get('/main-GN6R4WXJ.js');
+  expect(headers).toMatchObject({
+    'content-security-policy': "default-src 'self'; frame-ancestors 'none'",
+    'x-content-type-options': 'nosniff',
+    'cross-origin-resource-policy': 'same-origin',
+  });
+  expect(JSON.stringify(headers).length).toBeLessThan(600);
+});
+
 test('nothing may be shown within another page but the preview of a question, and that only within our own', async () => {
   const framedBy = async (path: string) =>
     /frame-ancestors ([^;]+)/.exec(String((await get(path)).headers['content-security-policy']))?.[1];

@@ -17,6 +17,7 @@ export async function start(): Promise<void> {
     await begin(DeskApp);
     keepDesk();
   }
+  document.body.classList.remove('letters-later');
 }
 
 const begin = (app: Type<unknown>) =>

@@ -27,6 +27,7 @@ async function load(): Promise<void> {
 }
 beforeEach(() => {
   jest.useFakeTimers();
+  localStorage.clear();
   FakeSocket.install();
   globalThis.indexedDB = new IDBFactory();
   server = new FakeServer({ 'GET /api/desk': () => deskView(), [SEND]: kept });
@@ -34,6 +35,21 @@ beforeEach(() => {
 afterEach(() => {
   TestBed.resetTestingModule();
   jest.useRealTimers();
+});
+
+test('a device that is in no room shows the pictures before the server was asked, one that is waits for its word', async () => {
+  const begins = () => {
+    TestBed.resetTestingModule();
+    store = TestBed.configureTestingModule({ providers: [DeskStore] }).inject(DeskStore);
+    return store.phase();
+  };
+  expect(begins()).toBe('joining');
+  await wait();
+  expect(store.phase()).toBe('in');
+  server.on('GET /api/desk', new Refusal('DESK_NOT_JOINED', 'This device is in no room.'));
+  expect(begins()).toBe('asking');
+  await wait();
+  expect([store.phase(), begins()]).toEqual(['joining', 'joining']);
 });
 
 test('an answer is kept once the server has it', async () => {
@@ -145,10 +161,10 @@ test('the desk follows what it is told, and goes back to the pictures when its n
   expect([store.phase(), store.view(), store.problem()]).toEqual(['joining', null, 'You are out of the room. You can come in again here.']);
 });
 
-test('a device that is in no room asks for the pictures; without a line it goes on trying', async () => {
+test('without a line a device goes on asking where it stands, with the pictures before it', async () => {
   server.reachable = false;
   await load();
-  expect([store.phase(), store.problem()]).toEqual(['asking', 'The server cannot be reached just now.']);
+  expect([store.phase(), store.problem()]).toEqual(['joining', 'The server cannot be reached just now.']);
   server.reachable = true;
   server.on('GET /api/desk', new Refusal('DESK_NOT_JOINED', 'This device is in no room.'));
   await wait(1500);

@@ -1,6 +1,6 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import type { DeskMessage, DeskView, ResponseKept, Waiting } from '@zeitpunkt/contract';
+import type { DeskMessage, DeskView, Waiting } from '@zeitpunkt/contract';
 import type { Response } from '@zeitpunkt/core';
 import { v4 as uuid } from 'uuid';
 import { loadShape } from '../../question-views/shape-views';
@@ -11,9 +11,10 @@ import { loadAgainIfReachable } from '../../shared/load-again';
 import { speakAs } from '../../shared/words/spoken';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
 import { loadMessageCheck } from './in-room';
-import { sendOnceThereIsALine } from './offline/keep-desk';
-import { waitedMs } from './offline/send-kept';
 import { Outbox } from './outbox';
+import type { Settled } from './send-waiting';
+import { Sending } from './sending';
+import { type Beside, besideOf, keepBeside } from './two-at-one-device';
 import { DESK_WORDS } from './words';
 
 interface DeskState {
@@ -38,37 +39,9 @@ interface DeskState {
   readonly outdated: boolean;
 }
 
-/** A pupil who shares the device with another. */
-interface Beside {
-  readonly participantId: string;
-  readonly pupilName: string;
-}
-
-const BESIDE = 'zp-beside';
+/** Says that this device is in a room, as far as it knows: no other shows the pictures before the server was asked. */
+const IN_A_ROOM = 'zp-in-a-room';
 const device = deviceStore();
-
-/** Keeps on this device which two pupils share it, or that none do. */
-function keepBeside(both: readonly Pick<DeskView, 'participantId' | 'pupilName'>[] | null): void {
-  if (!both) device.remove(BESIDE);
-  else device.set(BESIDE, JSON.stringify(both.map(({ participantId, pupilName }) => ({ participantId, pupilName }))));
-}
-
-/** The two who share this device, as it keeps them; whatever else stands there is nobody. */
-function kept(): readonly Beside[] {
-  try {
-    const both: unknown = JSON.parse(device.get(BESIDE) ?? '[]');
-    return Array.isArray(both) ? (both as readonly Beside[]) : [];
-  } catch {
-    return [];
-  }
-}
-
-/** The other one of the two who share this device, if the one at it is one of them. */
-function besideOf(participantId: string): Beside | null {
-  const both = kept();
-  const isOne = both.some((one) => one.participantId === participantId);
-  return (isOne && both.find((one) => one.participantId !== participantId)) || null;
-}
 
 /** Whether an answer that waits belongs to what the pupil at the device sees. */
 const isFor =
@@ -76,9 +49,8 @@ const isFor =
   ({ participantId, post }: Waiting) =>
     participantId === view?.participantId && post.askingId === view.question?.askingId;
 
-/** Pause before what waits is sent again; it doubles while nothing arrives. */
+/** Pause before it is asked anew where this device stands, in milliseconds. */
 const RETRY_MS = 1500;
-const LONGEST_RETRY_MS = 24_000;
 
 /** The pupil's place in a live lesson: what the teacher shows, and the answers on their way. */
 export const DeskStore = signalStore(
@@ -114,14 +86,12 @@ export const DeskStore = signalStore(
     const outbox = new Outbox();
     let line: Line | null = null;
     let stopped = false;
-    let sending = false;
     let timer = 0;
-    let pauseMs = RETRY_MS;
-
     let newest: DeskView | null = null;
 
     const show = (view: DeskView, viewAtMs: number) => {
       speakAs(view.language);
+      device.set(IN_A_ROOM, 'yes');
       patchState(store, { phase: 'in', view, viewAtMs, problem: null });
       if (view.phase === 'ended') line?.close(); // nothing more will be told
       for (const shape of view.shapes) void loadShape(shape).catch(() => undefined); // ready before it is asked; tried again then
@@ -146,6 +116,7 @@ export const DeskStore = signalStore(
       line?.close();
       line = null;
       newest = null;
+      device.remove(IN_A_ROOM);
       patchState(store, { phase: card ? 'card' : 'joining', card, view: null, beside: null, waiting: [], problem });
     };
 
@@ -156,56 +127,22 @@ export const DeskStore = signalStore(
       else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 
-    /**
-     * Sends what waits, oldest first, until the server has it or has refused it for good. Trouble at the server loses nothing:
-     * what it could not take waits, and so do later answers to the same question, but others go on.
-     */
-    const send = async (): Promise<void> => {
-      if (sending) return;
-      sending = true;
-      clearTimeout(timer);
-      const stuck = new Set<string>();
-      const isLeft = ({ post }: Waiting) => !stuck.has(post.askingId);
-      try {
-        for (let next = store.waiting().find(isLeft); next; next = store.waiting().find(isLeft)) {
-          if (await sendOne(next)) pauseMs = RETRY_MS;
-          else stuck.add(next.post.askingId);
-        }
-      } finally {
-        sending = false;
-      }
-      if (stuck.size === 0) return;
-      void sendOnceThereIsALine();
-      timer = window.setTimeout(() => void send(), pauseMs);
-      pauseMs = Math.min(pauseMs * 2, LONGEST_RETRY_MS);
-    };
-
-    /** @returns whether the response is settled: taken, or refused for good; otherwise it stays in the outbox */
-    const sendOne = async ({ post, putAtMs, participantId }: Waiting): Promise<boolean> => {
-      let problem: string | null = null;
-      let isLate = false;
-      try {
-        // Where two share the device, an answer may go out in the other one's turn.
-        const of = store.beside() ? `?of=${participantId}` : '';
-        const kept = await ask<ResponseKept>('POST', `/api/desk/responses${of}`, { ...post, waitedMs: waitedMs(putAtMs) });
-        isLate = kept.late;
-        const view = store.view();
-        if (view?.participantId === participantId && view.question?.askingId === post.askingId) {
-          patchState(store, {
-            view: { ...view, question: { ...view.question, given: { attempt: kept.attempt, response: post.response, late: kept.late } } },
-          });
-        }
-      } catch (error) {
-        if (!(error instanceof ApiProblem) || error.mayPass) return false;
-        problem = sentenceOf(error); // refused for good: keeping it would block what comes after
+    /** An answer has arrived, or was refused for good: keeping it would block what comes after. */
+    const settled = async ({ post, participantId }: Waiting, how: Settled): Promise<void> => {
+      const view = store.view();
+      const kept = 'kept' in how ? how.kept : null;
+      const problem = 'refused' in how ? { problem: sentenceOf(how.refused) } : {};
+      if (kept && view?.participantId === participantId && view.question?.askingId === post.askingId) {
+        const given = { attempt: kept.attempt, response: post.response, late: kept.late };
+        patchState(store, { view: { ...view, question: { ...view.question, given } } });
       }
       // What is shown may be old by now: a dead line is noticed here at once, and what came late shows that it is.
       if (store.lineOpen()) line?.check();
-      if (problem !== null || isLate || (store.view()?.own && !store.lineOpen())) void look();
+      if (!kept || kept.late || (store.view()?.own && !store.lineOpen())) void look();
       await outbox.remove(post.id);
-      patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...(problem ? { problem } : {}) }));
-      return true;
+      patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...problem }));
     };
+    const sending = new Sending({ waiting: store.waiting, isShared: () => store.beside() !== null, settled });
 
     const enter = async (view: DeskView) => {
       // What waits is known before the question is shown: an answer given before a reload is shown as given.
@@ -228,8 +165,8 @@ export const DeskStore = signalStore(
         message: receive,
         open: (lineOpen) => {
           patchState(store, { lineOpen });
-          pauseMs = RETRY_MS;
-          if (lineOpen) void send();
+          sending.lineChanged();
+          if (lineOpen) void sending.send();
           else void look(); // perhaps not the line but the place is gone
         },
         outdated: () => patchState(store, { outdated: true }),
@@ -245,7 +182,7 @@ export const DeskStore = signalStore(
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;
         if (error.code === 'DESK_NOT_JOINED') return goOut(null);
-        if (store.phase() !== 'asking') return; // the line tries again by itself
+        if (store.phase() === 'in' || store.phase() === 'card') return; // the line tries again by itself, and so does the card
         patchState(store, { problem: sentenceOf(error), unsent: error.lineLost ? (await outbox.all()).length : null });
         timer = window.setTimeout(() => void look(), RETRY_MS);
       }
@@ -265,11 +202,15 @@ export const DeskStore = signalStore(
       enter,
       take,
 
-      /** Shows the card in the address, if there is one that this tab has not come in with. */
+      /**
+       * Shows the card in the address, if there is one that this tab has not come in with. A device that is in no room shows the
+       * pictures at once: on a slow line the server's word for it takes another half a second.
+       */
       begin(): void {
         const card = cardInAddress();
-        if (card) patchState(store, { phase: 'card', card });
-        else void look();
+        if (card) return patchState(store, { phase: 'card', card });
+        if (device.get(IN_A_ROOM) === null) patchState(store, { phase: 'joining' });
+        void look();
       },
 
       /** Goes on without the card: back to where this device stands, or to the pictures. */
@@ -287,7 +228,7 @@ export const DeskStore = signalStore(
         const waiting: Waiting = { id, participantId: view.participantId, putAtMs: Date.now(), post };
         const deviceKeeps = await outbox.put(waiting);
         patchState(store, (state) => ({ waiting: [...state.waiting, waiting], deviceKeeps, problem: null }));
-        await send();
+        await sending.send();
       },
 
       tryTo,
@@ -308,12 +249,13 @@ export const DeskStore = signalStore(
         line?.close();
         line = null;
         await enter(view);
-        await send();
+        await sending.send();
       },
 
       stop(): void {
         stopped = true;
         clearTimeout(timer);
+        sending.stop();
         line?.close();
       },
     };
