@@ -24,7 +24,11 @@ const SHOW_EVERY_MS = 250;
       @if (calls.pulse; as pulse) {
         <div class="ready" role="group" [attr.aria-label]="words().calls.ready">
           <strong>{{ words().calls.ready }}</strong>
-          <zp-read-aloud [text]="sentences([words().calls.ready, words().calls.yes, words().calls.notYet])" [language]="language()" />
+          <zp-read-aloud
+            class="heard"
+            [text]="sentences([words().calls.ready, words().calls.yes, words().calls.notYet])"
+            [language]="language()"
+          />
           <button type="button" class="press large" [attr.aria-pressed]="pulse.ready === true" (click)="say(pulse.id, true)">
             <zp-sign name="right" />{{ words().calls.yes }}
           </button>
@@ -68,6 +72,21 @@ const SHOW_EVERY_MS = 250;
       justify-content: center;
       padding: 0.5rem;
       font-size: 1.3rem;
+    }
+    @media (max-width: 480px) {
+      .ready {
+        display: grid;
+        grid-template-columns: 1fr 1fr;
+        gap: 6px 8px;
+        padding: 4px 16px 8px;
+      }
+      .heard {
+        justify-self: end;
+      }
+      .ready button {
+        grid-row: 2;
+        justify-content: center;
+      }
     }
     .show {
       display: flex;

@@ -8,15 +8,23 @@ import { ChoiceFace } from '../parts/choice-face';
 import { Sign } from '../../ui/sign';
 import { ANSWER_WORDS } from '../words';
 
+const MOST_IN_A_COLUMN = 4;
+
 /** Putting cards in order: by dragging, or with the two buttons that each has. */
 @Component({
   selector: 'zp-order-answer',
   imports: [CdkDrag, CdkDragHandle, CdkDropList, ChoiceFace, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
-    <ol cdkDropList (cdkDropListDropped)="drop($event)" [attr.aria-label]="view().stem">
+    <ol
+      cdkDropList
+      [cdkDropListOrientation]="many() ? 'mixed' : 'vertical'"
+      [class.many]="many()"
+      [attr.aria-label]="view().stem"
+      (cdkDropListDropped)="drop($event)"
+    >
       @for (place of order(); track place) {
-        <li cdkDrag cdkDragLockAxis="y">
+        <li cdkDrag [cdkDragLockAxis]="many() ? null : 'y'">
           <span class="grip" cdkDragHandle aria-hidden="true"><zp-sign name="grip" /></span>
           <span class="rank" aria-hidden="true">{{ $index + 1 }}</span>
           <span class="letter">{{ letterOf(place) }}</span>
@@ -44,6 +52,8 @@ export class OrderAnswerView implements AnswerView<ViewOfShape<'order'>> {
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
   protected readonly letterOf = dialLetter;
+  /** More than stand below each other on a phone that lies: there they stand in two columns. */
+  protected readonly many = computed(() => this.view().cards.length > MOST_IN_A_COLUMN);
   private readonly itemId = computed(() => this.view().itemId);
   private readonly before = computed(() => {
     const given = givenTo<{ order: readonly number[] }>(this.view(), this.given())?.order;
