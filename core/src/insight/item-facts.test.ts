@@ -86,3 +86,16 @@ test('what stood out: at most five sentences, each with the answers that it is a
   expect(said[0]!.answers.map(({ pupilId }) => pupilId)).toEqual(['a', 'b', 'c']);
   expect(stoodOut({ questions: [], answers: [] })).toEqual([]);
 });
+
+test('whoever had fewer than half right stands out where no idea and no number of pupils shows it', () => {
+  const times = ['7:30', '2:45', '1:35'];
+  const of = (id: string, ...given: string[]) => times.map((time, place) => ({ ...answered(id, time, given[place]!), ideas: [] }));
+  const said = (...answers: LessonSeen['answers'][]) =>
+    stoodOut({ questions: itemFacts(times, answers.flat()).map((facts) => ({ name: facts.askingId, facts, againOf: null })), answers: answers.flat() }); // prettier-ignore
+  const able = of('a', '7:30', '2:45', '4:10');
+  const [found] = said(able, of('b', '?', '?', '1:35'), of('c', '9:01', '9:02', '9:03'));
+  expect(found!.text).toBe('2 pupils had fewer than half of their answers right. “Not sure” was said twice.');
+  expect(found!.answers.map(({ pupilId }) => pupilId).join('')).toBe('bbccc');
+  // Half is not fewer than half, and two answers are too few to say so.
+  expect(said(able, of('b', '7:30', '2:45', '9:03'), of('c', '9:01', '9:02', '').slice(0, 2))).toEqual([]);
+});

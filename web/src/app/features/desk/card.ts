@@ -4,6 +4,7 @@ import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deskLanguage } from '../../shared/words/spoken';
 import { ReadAloud } from '../../ui/read-aloud';
+import { Sign, type SignName } from '../../ui/sign';
 import { cardUsed } from './card-in-address';
 import { DeskStore } from './desk-store';
 import { dayWords } from './day-words';
@@ -16,7 +17,7 @@ const LOOK_AGAIN_MS = 8000;
 /** Coming in by join card: straight into the one lesson that is open, or a choice where there are several. */
 @Component({
   selector: 'zp-desk-card',
-  imports: [ReadAloud],
+  imports: [ReadAloud, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -34,22 +35,30 @@ const LOOK_AGAIN_MS = 8000;
         @for (lesson of card.lessons; track lesson.sessionId) {
           <button
             type="button"
-            class="button filled big"
+            class="button big"
+            [class.filled]="!lesson.own?.done"
+            [class.outlined]="lesson.own?.done"
             [disabled]="busy() || lesson.own?.open === false"
             (click)="join(lesson.sessionId)"
           >
-            {{ lesson.title }}
-            @if (when(lesson); as when) {
-              <span class="when">{{ when }}</span>
-            }
+            <zp-sign [name]="signOf(lesson)" />
+            <span>
+              {{ lesson.title }}
+              @if (when(lesson); as when) {
+                <span class="when">{{ when }}</span>
+              }
+            </span>
           </button>
         } @empty {
           <p role="status">{{ words().card.none }}</p>
         }
-        <button type="button" class="button quiet big" (click)="leave()">{{ words().card.notMe(card.pupilName) }}</button>
+        <button type="button" class="button quiet big" (click)="leave()">
+          <zp-sign name="away" />{{ words().card.notMe(card.pupilName) }}
+        </button>
       } @else if (problem(); as problem) {
         <p class="problem" role="alert">{{ problem }}</p>
-        <button type="button" class="button outlined big" (click)="leave()">{{ words().card.withPictures }}</button>
+        <zp-read-aloud [text]="sentences([problem, words().card.withPictures])" [language]="language()" />
+        <button type="button" class="button outlined big" (click)="leave()"><zp-sign name="on" />{{ words().card.withPictures }}</button>
       } @else {
         <p role="status">{{ words().moment }}</p>
       }
@@ -72,7 +81,11 @@ const LOOK_AGAIN_MS = 8000;
       width: 100%;
     }
     .button {
+      display: flex;
+      gap: 12px;
+      align-items: center;
       width: 100%;
+      text-align: left;
     }
     .when {
       display: block;
@@ -90,6 +103,7 @@ export class DeskCard {
   protected readonly problem = signal<string | null>(null);
   protected readonly busy = signal(false);
   protected readonly language = deskLanguage;
+  protected readonly sentences = sentences;
   protected readonly heard = computed(() => {
     const card = this.card();
     if (!card) return '';
@@ -119,6 +133,12 @@ export class DeskCard {
     } finally {
       this.busy.set(false);
     }
+  }
+
+  /** Done, not open yet or any more, or to be gone into. */
+  protected signOf({ own }: Lessons[number]): SignName {
+    if (own?.open === false) return 'closed';
+    return own?.done ? 'right' : 'on';
   }
 
   /** When a lesson to do alone is open, or that it was done; nothing where the teacher leads it now. */
