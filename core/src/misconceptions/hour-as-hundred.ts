@@ -14,7 +14,7 @@ export const hourAsHundred: Misconception = {
   sayWhile: {
     unit: inTongue({
       en: 'Count round the dial in fives from the 12 back to the 12: where do you come to?',
-      de: 'Zähle in Fünfern einmal um die Uhr, von der 12 bis zur 12: Wohin kommst du?',
+      de: 'Zähle in Fünferschritten einmal um die Uhr, von der 12 bis zur 12: Wohin kommst du?',
     }),
   },
   nextMove: 'Jump along the hour line: first to the full hour, then the rest, and write the jumps above it.',

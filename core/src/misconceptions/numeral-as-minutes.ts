@@ -11,7 +11,7 @@ export const numeralAsMinutes: Misconception = {
     'Takes the numeral at the long hand for the number of minutes: 2:45 is read 2:09, 2:05 is set with the long hand on the 5.',
   sayToPupil: inTongue({
     en: 'Count round in fives from the 12 to the long hand: each numeral is five minutes further.',
-    de: 'Zähle in Fünfern von der 12 bis zum langen Zeiger: Jede Zahl ist fünf Minuten weiter.',
+    de: 'Zähle in Fünferschritten von der 12 bis zum langen Zeiger: Jede Zahl ist fünf Minuten weiter.',
   }),
   howItCame: inTongue({
     en: 'Took the numeral at the long hand for the minutes.',

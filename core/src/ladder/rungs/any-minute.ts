@@ -13,11 +13,11 @@ export const anyMinute: Rung = {
   topic: { en: 'any minute', de: 'jede Minute' },
   criteria: {
     en: ['I count in fives to the last numeral, and then tick by tick.', 'I write the minutes with two digits.'],
-    de: ['Ich zähle in Fünfern bis zur letzten Zahl und dann Strich für Strich.', 'Ich schreibe die Minuten mit zwei Ziffern.'],
+    de: ['Ich zähle in Fünferschritten bis zur letzten Zahl und dann Strich für Strich.', 'Ich schreibe die Minuten mit zwei Ziffern.'],
   },
   atHome: {
     en: 'Guess when a minute is over, with eyes shut, and look. Then read the clock to the minute three times a day: first in fives, then in ones.',
-    de: 'Schätzt mit geschlossenen Augen, wann eine Minute um ist. Lest dann dreimal am Tag die Uhr auf die Minute: erst in Fünfern, dann in Einern.',
+    de: 'Schätzt mit geschlossenen Augen, wann eine Minute um ist. Lest dann dreimal am Tag die Uhr auf die Minute: erst in Fünferschritten, dann in Einerschritten.',
   },
   misconceptions: ['numeral-as-minutes', 'zero-dropped', 'nearest-hour', 'tick-miscounted', 'count-starts-late', 'hands-exchanged'],
   words: { en: ['minute', 'tick'], de: ['Minute', 'Strich'] },

@@ -10,14 +10,14 @@ export const fivePast: Rung = {
   topic: { en: 'five-minute steps past the hour', de: 'Fünf-Minuten-Schritte nach der vollen Stunde' },
   criteria: {
     en: ['I count in fives from the 12 to the long hand.', 'I write the minutes with two digits: 05.'],
-    de: ['Ich zähle in Fünfern von der 12 bis zum langen Zeiger.', 'Ich schreibe die Minuten mit zwei Ziffern: 05.'],
+    de: ['Ich zähle in Fünferschritten von der 12 bis zum langen Zeiger.', 'Ich schreibe die Minuten mit zwei Ziffern: 05.'],
   },
   atHome: {
     en: 'Count in fives round a clock, a plate or the fingers: five, ten, fifteen … up to where the long hand points.',
     de: 'Zählt in Fünferschritten um eine Uhr, einen Teller oder an den Fingern: fünf, zehn, fünfzehn … bis zum langen Zeiger.',
   },
   misconceptions: ['numeral-as-minutes', 'zero-dropped', 'count-starts-on-12', 'hands-exchanged', 'written-as-heard', 'one-hour-back'],
-  words: { en: ['past', 'in fives'], de: ['nach', 'in Fünfern'] },
+  words: { en: ['past', 'in fives'], de: ['nach', 'in Fünferschritten'] },
   materials: ['paper-dial', 'sheet'],
   demonstration: 'sweep',
   kinds: [...READING_KINDS, 'ring-minutes', 'minute-hand-alone', 'place-on-line', 'pattern', 'order-times'],

@@ -10,7 +10,7 @@ export const fiveTo: Rung = {
   topic: { en: 'five-minute steps to the hour', de: 'Fünf-Minuten-Schritte vor der vollen Stunde' },
   criteria: {
     en: ['I count on in fives past the half.', 'I also say how many minutes are left to the coming hour.'],
-    de: ['Ich zähle nach der Hälfte in Fünfern weiter.', 'Ich sage auch, wie viele Minuten bis zur nächsten Stunde fehlen.'],
+    de: ['Ich zähle nach der Hälfte in Fünferschritten weiter.', 'Ich sage auch, wie viele Minuten bis zur nächsten Stunde fehlen.'],
   },
   atHome: {
     en: 'When something is about to begin, count back from the 12 in fives: how many minutes are left to the hour, and which hour is coming?',

@@ -46,7 +46,7 @@ export const german: Talk = {
     const [numeral, ticks] = [Math.floor(minute / 5) || 12, minute % 5];
     const part = SHORT_PART[minute];
     if (part) return `${sentence(part).slice(0, -1)} herum: Der lange Zeiger steht auf der ${numeral}.`;
-    const counted = `Zähle ${minute < 5 ? 'die Striche' : 'in Fünfern'}: ${countedTo(minute, ' und')}.`;
+    const counted = `Zähle ${minute < 5 ? 'die Striche' : 'in Fünferschritten'}: ${countedTo(minute, ' und')}.`;
     if (ticks === 0) return `${counted} Der lange Zeiger steht auf der ${numeral}.`;
     return `${counted} Der lange Zeiger steht ${ticks === 1 ? 'einen Strich' : `${ticks} Striche`} nach der ${numeral}.`;
   },
@@ -176,7 +176,7 @@ export const german: Talk = {
     const half = minute === 30 ? `, auf halbem Weg zur ${nextHour12(hour12(at))}` : '';
     const part = SHORT_PART[minute];
     if (part) return `Der lange Zeiger steht auf der ${minute / 5}, ${part} herum: ${minute} Minuten${half}.`;
-    return `In Fünfern von der 12: ${countedTo(minute, ' und')} Minuten.`;
+    return `In Fünferschritten von der 12: ${countedTo(minute, ' und')} Minuten.`;
   },
   left(at) {
     const left = 60 - minuteOfHour(at);

@@ -16,6 +16,6 @@ export const TEXTS = {
     unit: 'Minuten',
     is: (numeral: number, minutes: number) => `Bei der ${numeral} sind es ${minutes} Minuten.`,
     top: 'Bei der 12 ist noch keine Minute vorbei: Die Stunde ist gerade voll.',
-    lookAt: 'Zähle in Fünfern von der 12 bis zu der Zahl.',
+    lookAt: 'Zähle in Fünferschritten von der 12 bis zu der Zahl.',
   },
 } as const satisfies Record<Tongue, object>;

@@ -15,8 +15,8 @@ export const TEXTS = {
     stem: 'Schau auf den dünnen Zeiger. Wie viele Sekunden zeigt er?',
     unit: 'Sekunden',
     is: (seconds: number) => `Der dünne Zeiger zeigt ${seconds} ${seconds === 1 ? 'Sekunde' : 'Sekunden'}.`,
-    fives: (seconds: number) => `In Fünfern von der 12 bis zum dünnen Zeiger: ${countedTo(seconds, ' und')}.`,
+    fives: (seconds: number) => `In Fünferschritten von der 12 bis zum dünnen Zeiger: ${countedTo(seconds, ' und')}.`,
     top: 'Der dünne Zeiger steht auf der 12: noch keine Sekunde, eine neue Minute fängt an.',
-    lookAt: 'Such den dünnsten Zeiger. Zähle in Fünfern von der 12 bis dorthin, wo er steht.',
+    lookAt: 'Such den dünnsten Zeiger. Zähle in Fünferschritten von der 12 bis dorthin, wo er steht.',
   },
 } as const satisfies Record<Tongue, object>;

@@ -51,7 +51,7 @@ export const TEXTS = {
       'rounds-from-noon': 'Der kurze Zeiger geht zweimal herum: von Mittag bis Mitternacht und von Mitternacht bis Mittag.',
     },
     lookAt: {
-      minute: 'Zähle in Fünfern um die Uhr, von der 12 bis zur 12.',
+      minute: 'Zähle in Fünferschritten um die Uhr, von der 12 bis zur 12.',
       part: 'Eine ganze Stunde ist einmal herum. Wie weit herum ist dieser Teil?',
       day: 'Geh durch einen Tag von Mitternacht bis Mitternacht: Was ist am Mittag?',
     },

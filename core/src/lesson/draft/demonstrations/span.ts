@@ -14,7 +14,7 @@ const TEXTS = {
   },
   de: {
     start: (time: string) => `Es fängt um ${time} Uhr an.`,
-    count: 'Zählt mit mir in Fünfern weiter: Wie lange ist es bis zum Ende?',
+    count: 'Zählt mit mir in Fünferschritten weiter: Wie lange ist es bis zum Ende?',
     full: 'Jetzt ist die Stunde voll. Von hier zählen wir weiter.',
     end: (time: string, minutes: number) => `Es hört um ${time} Uhr auf: ${minutes} Minuten später.`,
   },

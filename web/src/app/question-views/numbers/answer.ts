@@ -20,6 +20,8 @@ export class NumbersAnswerView extends BoxesAnswer<ViewOfShape<'numbers'>, { val
       before: label && length > 1 ? [label] : [],
       after: place === length - 1 ? this.view().unit : '',
       isHour: false,
+      // On a face there are the hours, and round it the minutes.
+      ...(label && { highest: 60 }),
     })),
   );
 

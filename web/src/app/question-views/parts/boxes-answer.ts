@@ -1,6 +1,7 @@
 import { computed, Directive, input, output, type Signal } from '@angular/core';
 import type { ItemView, Response } from '@zeitpunkt/core';
 import { givenTo, responseTo, startingFrom, type AnswerView } from '../answer-view';
+import { ANSWER_WORDS } from '../words';
 import type { DigitBox } from './digit-boxes';
 
 /** An answer that is written into boxes of digits: whatever its shape, one digit is enough to send it. */
@@ -18,6 +19,12 @@ export abstract class BoxesAnswer<View extends ItemView, Answer extends Record<s
     },
   );
   protected abstract readonly boxes: Signal<readonly DigitBox[]>;
+  protected readonly words = ANSWER_WORDS;
+  /** A number that no clock has. It is said and may be sent all the same: it tells what is thought of clocks. */
+  protected readonly beyond = computed(() => {
+    const boxes = this.boxes();
+    return this.values().find((value, place) => Number(value) > (boxes[place]?.highest ?? Infinity)) ?? null;
+  });
   readonly ready = computed(() => this.values().some((value) => value !== ''));
 
   /** What stands in each box of an answer. */

@@ -14,6 +14,8 @@ export interface DigitBox {
   readonly after: string;
   /** Goes on to the next box by itself: an hour is full after two digits, or after one that no other can follow. */
   readonly isHour: boolean;
+  /** The highest number that any clock has in this place, where there is one. */
+  readonly highest?: number;
 }
 
 /** Boxes for digits with a number pad, so that no keyboard covers the clock; a keyboard works as well. */

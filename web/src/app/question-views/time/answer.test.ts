@@ -30,6 +30,16 @@ test('a 1 may become 10, 11 or 12, so it waits for a second digit', async () => 
   expect(digits()).toEqual(['10', '0']);
 });
 
+test('a number that no clock has is told so, and may be sent: it says what is thought of clocks', async () => {
+  const { type, box, find, view: answer } = await open();
+  await type(box('Hour'), '9');
+  await type(box('Minutes'), '60');
+  expect(find.queryByRole('status')).toBeNull();
+  await type(box('Minutes'), '99');
+  expect(find.getByRole('status').textContent).toContain('No clock has a 99.');
+  expect([answer.ready(), answer.response()]).toEqual([true, { kind: 'read-dial', hour: '9', minute: '99' }]);
+});
+
 test('nothing but digits gets in, and what was given is there to be changed', async () => {
   const { type, digits, box } = await open({ kind: 'read-dial', hour: '8', minute: '5' });
   expect(digits()).toEqual(['8', '5']);

@@ -22,8 +22,8 @@ export class TimeAnswerView extends BoxesAnswer<ViewOfShape<'time'>, { hour: str
           { ...box, label: ANSWER_WORDS().minutes, after: 'min', isHour: false },
         ]
       : [
-          { ...box, label: ANSWER_WORDS().hour, after: separator, isHour: true },
-          { ...box, label: ANSWER_WORDS().minutes, after: '', isHour: false },
+          { ...box, label: ANSWER_WORDS().hour, after: separator, isHour: true, highest: 24 },
+          { ...box, label: ANSWER_WORDS().minutes, after: '', isHour: false, highest: 60 },
         ];
   });
 

@@ -16,6 +16,9 @@ interface TypedTime {
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <zp-digit-boxes [boxes]="boxes()" [values]="values()" (valuesChange)="change($event)" (entered)="send()" />
+    @if (beyond(); as number) {
+      <p role="status">{{ words().beyond(number) }}</p>
+    }
     @if (rest().length) {
       <p class="rest">
         @for (time of rest(); track $index) {
@@ -38,8 +41,8 @@ export class TimesAnswerView extends BoxesAnswer<ViewOfShape<'times'>, { times: 
         continue;
       }
       const number = boxes.length / 2 + 1;
-      boxes.push({ label: ANSWER_WORDS().gapHour(number), most: 2, before, after: separator, isHour: true });
-      boxes.push({ label: ANSWER_WORDS().gapMinutes(number), most: 2, before: [], after: '', isHour: false });
+      boxes.push({ label: ANSWER_WORDS().gapHour(number), most: 2, before, after: separator, isHour: true, highest: 24 });
+      boxes.push({ label: ANSWER_WORDS().gapMinutes(number), most: 2, before: [], after: '', isHour: false, highest: 60 });
       before = [];
     }
     return boxes;
