@@ -7,10 +7,17 @@ import { speakAs } from './shared/words/spoken';
 @Component({ selector: 'app-root', imports: [Desk], template: '<zp-desk />' })
 class DeskApp {}
 
+/** What is spoken before a lesson is known. */
+function languageOfDevice(): string {
+  const { language } = navigator;
+  if (/^de\b/i.test(language)) return 'de';
+  return /^en-US$/i.test(language) ? 'en-US' : 'en-GB';
+}
+
 /** Starts the pupil's desk: one place, so that it needs no router. */
 export async function start(): Promise<void> {
   document.title = 'My desk';
-  speakAs(/^de\b/i.test(navigator.language) ? 'de' : 'en-GB');
+  speakAs(languageOfDevice());
   if (location.pathname === '/desk/preview' && parent !== window) {
     await begin((await import('./features/desk/preview')).PreviewApp);
   } else {

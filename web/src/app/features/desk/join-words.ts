@@ -45,6 +45,7 @@ export const JOIN_WORDS = spoken({
     howMany: (came: number) => `It takes four pictures, or six for a lesson to do alone. These are ${came}.`,
     picture: ENGLISH,
   },
+  us: { rubOut: 'Erase' },
   de: {
     which: 'Welche Bilder siehst du auf der großen Uhr?',
     chosen: (pictures) => `Gewählt: ${pictures}`,
