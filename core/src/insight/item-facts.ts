@@ -1,5 +1,6 @@
 import { isRightVerdict } from '../question-kinds/verdict.js';
 import { textOfResponse } from '../question-kinds/registry.js';
+import { answersByPupil } from './by-pupil.js';
 import type { InsightAnswer } from './insight-answer.js';
 
 /** One answer that some pupils gave to a question. */
@@ -49,8 +50,7 @@ const LEAST_DOUBT = 4;
  * @param askingIds in the order asked; also those that nobody answered
  */
 export function itemFacts(askingIds: readonly string[], answers: readonly InsightAnswer[]): ItemFacts[] {
-  const byPupil = new Map<string, InsightAnswer[]>();
-  for (const one of answers) byPupil.set(one.pupilId, [...(byPupil.get(one.pupilId) ?? []), one]);
+  const byPupil = answersByPupil(answers);
   /** Share of the pupil's other answers that are right; null with fewer than two. */
   const restOf = ({ pupilId, askingId }: InsightAnswer): number | null => {
     const others = byPupil.get(pupilId)!.filter((one) => one.askingId !== askingId);

@@ -1,6 +1,8 @@
 import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { isNotSure } from '../question-kinds/not-sure.js';
 import { isRightVerdict } from '../question-kinds/verdict.js';
+import { capital } from '../words/capital.js';
+import { answersByPupil } from './by-pupil.js';
 import type { InsightAnswer } from './insight-answer.js';
 import type { ItemFacts } from './item-facts.js';
 
@@ -25,7 +27,10 @@ const ENOUGH = 5;
 /** So many answers of one pupil tell something. */
 const ENOUGH_OF_ONE = 3;
 
-/** What a teacher should know of a lesson first, in at most five sentences: doubtful keys, ideas, pupils whom it was too hard for, changes, hard questions. */
+/**
+ * What a teacher should know of a lesson first, in at most five sentences: doubtful keys, ideas, pupils whom it was too hard for,
+ * changes, hard questions.
+ */
 export function stoodOut(seen: LessonSeen): StoodOut[] {
   const found = [
     ...doubts(seen),
@@ -84,20 +89,18 @@ function ideas({ questions, answers }: LessonSeen): StoodOut[] {
     });
 }
 
-/** Pupils who had fewer than half of their answers right, whether an idea explains that or not: in a small class nothing else may show it. */
+/** Pupils who had fewer than half right, whether an idea explains that or not: in a small class nothing else may show it. */
 function tooHardFor({ answers }: LessonSeen): StoodOut[] {
-  const byPupil = new Map<string, InsightAnswer[]>();
-  for (const one of answers) byPupil.set(one.pupilId, [...(byPupil.get(one.pupilId) ?? []), one]);
   const isRight = ({ verdict }: InsightAnswer) => isRightVerdict(verdict);
-  const lost = [...byPupil.values()].filter((own) => own.length >= ENOUGH_OF_ONE && own.filter(isRight).length / own.length < HARD);
+  const lost = [...answersByPupil(answers).values()].filter(
+    (own) => own.length >= ENOUGH_OF_ONE && own.filter(isRight).length / own.length < HARD,
+  );
   if (lost.length === 0) return [];
   const shows = lost.flat().filter((one) => !isRight(one));
   const unsure = shows.filter(({ response }) => isNotSure(response)).length;
   const said = unsure > 0 ? ` “Not sure” was said ${unsure === 1 ? 'once' : unsure === 2 ? 'twice' : `${unsure} times`}.` : '';
   return [{ text: `${capital(people(lost.length))} had fewer than half of their answers right.${said}`, answers: shows }];
 }
-
-const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Questions that were asked again: how many more got them right. */
 function changes({ questions }: LessonSeen): StoodOut[] {

@@ -16,6 +16,7 @@ import { seededRng, type Rng } from '../../rehearsal/rng.js';
 import { plannedThinkSec } from '../../run/answer-times.js';
 import { PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { hour24, minuteOfHour, secondOfDay, toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
+import { capital } from '../../words/capital.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import type { DayEvent } from '../day-events.js';
@@ -335,7 +336,7 @@ export class Drafting {
   private use(index: number): void {
     const { texts, wish } = this;
     const own = wish.daily && this.ownUsed.size <= index / 2 ? this.ownTime(wish.daily) : null;
-    if (own) return this.ask(toRead(this.times.use(toSecondOfDay(own.atSec))), texts.happens(`${own.text[0]!.toUpperCase()}${own.text.slice(1)}`)); // prettier-ignore
+    if (own) return this.ask(toRead(this.times.use(toSecondOfDay(own.atSec))), texts.happens(capital(own.text))); // prettier-ignore
     const { goalKinds, readsAs } = this.rung;
     // What the day brings waits where a usual idea had too few chances yet.
     const owed = index > 0 && this.picker.owed(this.plainKinds);

@@ -1,3 +1,4 @@
+import { capital } from '../../words/capital.js';
 import type { Tongue } from '../../words/pack.js';
 
 /** What a drafted lesson says, in one language; the teacher changes it at will. */
@@ -35,8 +36,6 @@ export interface DraftTexts {
   readonly exit: string;
   readonly end: (next: string | null) => string;
 }
-
-const capital = (words: string) => `${words[0]!.toUpperCase()}${words.slice(1)}`;
 
 export const DRAFT_TEXTS: Readonly<Record<Tongue, DraftTexts>> = {
   en: {

@@ -1,6 +1,7 @@
 import type { HandId, Pose } from '../../dial/pose.js';
 import { gearedPose, turnDeg } from '../../dial/pose.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
+import { capital } from '../../words/capital.js';
 import type { WordPack } from '../../words/pack.js';
 import type { LessonSettings } from '../settings.js';
 
@@ -129,4 +130,4 @@ export function countedTo(minute: number, and: ', and' | ' und'): string {
 }
 
 /** The sentence with a capital letter and a full stop. */
-export const sentence = (words: string): string => `${words[0]!.toUpperCase()}${words.slice(1)}.`;
+export const sentence = (words: string): string => `${capital(words)}.`;

@@ -91,7 +91,7 @@ export const DeskStore = signalStore(
 
     const show = (view: DeskView, viewAtMs: number) => {
       speakAs(view.language);
-      device.set(IN_A_ROOM, 'yes');
+      if (store.phase() !== 'in') device.set(IN_A_ROOM, 'yes');
       patchState(store, { phase: 'in', view, viewAtMs, problem: null });
       if (view.phase === 'ended') line?.close(); // nothing more will be told
       for (const shape of view.shapes) void loadShape(shape).catch(() => undefined); // ready before it is asked; tried again then

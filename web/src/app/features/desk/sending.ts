@@ -1,5 +1,4 @@
 import type { Waiting } from '@zeitpunkt/contract';
-import { ApiProblem } from '../../shared/api';
 import { sendOnceThereIsALine } from './offline/keep-desk';
 import { sendWaiting, type Settled } from './send-waiting';
 
@@ -62,9 +61,8 @@ export class Sending {
     let how: Settled;
     try {
       how = await sendWaiting(one, this.needs.isShared());
-    } catch (error) {
-      if (error instanceof ApiProblem) return false;
-      throw error;
+    } catch {
+      return false; // whatever it was, the answer is kept and goes out later
     }
     await this.needs.settled(one, how);
     return true;
