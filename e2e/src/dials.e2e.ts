@@ -278,7 +278,7 @@ test('a sweep goes on smoothly for the pupils while the window it is built in is
   await show.evaluate(() => {
     const seen = new Set<string>();
     Object.assign(window, { seen });
-    new MutationObserver(() => seen.add(document.querySelector('[data-role="minute-hand"]')!.getAttribute('transform')!)).observe(
+    new MutationObserver(() => seen.add(document.querySelector('[data-role="minute-hand"]')!.getAttribute('data-deg')!)).observe(
       document.querySelector('svg')!,
       { subtree: true, attributes: true },
     );

@@ -122,8 +122,7 @@ test('console and audience window come back to the same moment after a reload, a
   await audience.emulateMedia({ reducedMotion: 'no-preference' });
   await teacher.begin();
   await teacher.goTo('Sweep');
-  const minutes = async () =>
-    Number(/rotate\(([\d.]+)\)/.exec((await audience.locator('[data-role="minute-hand"]').getAttribute('transform')) ?? '')?.[1]);
+  const minutes = async () => Number(await audience.locator('[data-role="minute-hand"]').getAttribute('data-deg'));
   await expect.poll(minutes).toBeGreaterThan(20);
   const before = await minutes();
   await audience.reload();

@@ -21,7 +21,7 @@ const REACH = 130;
   selector: 'zp-pointing-stage',
   imports: [StageView],
   changeDetection: ChangeDetectionStrategy.OnPush,
-  template: '<zp-stage [play]="shown()" />',
+  template: '<zp-stage [play]="shown()" [inHand]="isTurned()" />',
   host: {
     '[class.pen]': "tool() !== 'turn'",
     '(pointerdown)': 'take($event)',
@@ -44,7 +44,8 @@ const REACH = 130;
   `,
 })
 export class PointingStage {
-  readonly play = input.required<StagePlay>();
+  /** What plays; asked for here, so that at a move of a hand nothing is drawn anew that stands around it. */
+  readonly play = input.required<() => StagePlay>();
   readonly tool = input.required<PointerTool>();
   readonly arcBy = input.required<ArcBy>();
   /** What the hands are when one is taken: a time that gears carry, or a free pose. */
@@ -75,8 +76,9 @@ export class PointingStage {
     const gesture = this.gesture();
     return gesture?.type === 'draw' ? this.markOf(gesture.points, 'draft') : null;
   });
+  protected readonly isTurned = computed(() => this.gesture()?.type === 'turn');
   protected readonly shown = computed<StagePlay>(() => {
-    const [given, draft] = [this.play(), this.draft()];
+    const [given, draft] = [this.play()(), this.draft()];
     const play = this.marksAtHand() ? { ...given, besides: RING } : given;
     return draft ? { ...play, stateAt: (elapsedMs) => withMarks(play.stateAt(elapsedMs), [draft]) } : play;
   });
@@ -87,7 +89,7 @@ export class PointingStage {
 
   protected take(event: PointerEvent): void {
     if (!event.isPrimary || event.button !== 0) return;
-    const play = this.play();
+    const play = this.play()();
     const stage = play.stateAt(Math.max(0, Date.now() - play.beganAtMs));
     const pressed = this.findDial(stage, event);
     if (pressed === null) return;

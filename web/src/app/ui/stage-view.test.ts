@@ -20,8 +20,7 @@ const later = (ms: number) => {
 };
 async function open(play: StagePlay) {
   const screen = await render(StageView, { play });
-  const minuteDeg = () =>
-    Number(/rotate\(([-\d.]+)/.exec(screen.page.querySelector('[data-role="minute-hand"]')!.getAttribute('transform')!)![1]);
+  const minuteDeg = () => Number(screen.page.querySelector('[data-role="minute-hand"]')!.getAttribute('data-deg'));
   return { ...screen, minuteDeg };
 }
 
@@ -76,4 +75,14 @@ test('what is seen is said in words, where it comes to rest', async () => {
   expect(find.getByRole('img').getAttribute('aria-label')).toBe(
     'A clock dial. The short hour hand points between 7 and 8. The long minute hand points at 6. Display: 7 : 30.',
   );
+});
+
+test('while somebody turns a hand nothing is said, and what was come to is said then', async () => {
+  const { find, setInputs } = await open(still(7, 30));
+  const said = () => find.getByRole('img').getAttribute('aria-label');
+  await setInputs({ play: still(7, 31), inHand: true });
+  await setInputs({ play: still(7, 45) });
+  expect(said()).toContain('Display: 7 : 30.');
+  await setInputs({ inHand: false });
+  expect(said()).toContain('Display: 7 : 45.');
 });

@@ -2,11 +2,11 @@ import {
   afterRenderEffect,
   ChangeDetectionStrategy,
   Component,
-  computed,
   DestroyRef,
   type ElementRef,
   inject,
   input,
+  linkedSignal,
   viewChild,
 } from '@angular/core';
 import type { Pose, Scene, StageLayout, StageState } from '@zeitpunkt/core';
@@ -52,8 +52,13 @@ const REDUCED_STEP_MS = 1000;
 export class StageView {
   readonly play = input.required<StagePlay>();
   readonly layout = input<StageLayout>('wide');
+  /** Somebody is turning a hand here: what is seen is said in words when they let go. */
+  readonly inHand = input(false);
   /** What is seen, in words: where the stage comes to rest, so that a count does not speak at every tick. */
-  protected readonly label = computed(() => describeStage(this.play().stateAt(Infinity), deskTongue()));
+  protected readonly label = linkedSignal<StagePlay | null, string>({
+    source: () => (this.inHand() ? null : this.play()),
+    computation: (play, before) => (play ? describeStage(play.stateAt(Infinity), deskTongue()) : (before?.value ?? '')),
+  });
   private readonly svg = viewChild.required<ElementRef<SVGSVGElement>>('svg');
   private outlet: SvgOutlet | null = null;
   private readonly reduced = matchMedia('(prefers-reduced-motion: reduce)');

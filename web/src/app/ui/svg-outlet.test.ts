@@ -45,17 +45,19 @@ test('after any change the picture is the same as drawn from nothing, in the sam
   }
 });
 
-test('a turning hand changes its own group and nothing else', async () => {
+test('a turning hand changes its own shape and nothing else, and no transform', async () => {
   const svg = newSvg();
   const outlet = new SvgOutlet(svg);
   outlet.draw(dialScene(dial(4, 0)));
   const seen: string[] = [];
   const observer = new MutationObserver((records) => {
-    for (const { target, attributeName } of records) seen.push(`${(target as Element).getAttribute('data-role')} ${attributeName}`);
+    for (const { target, attributeName } of records) {
+      seen.push(`${(target as Element).closest('[data-role]')!.getAttribute('data-role')} ${attributeName}`);
+    }
   });
   observer.observe(svg, { subtree: true, attributes: true, childList: true, characterData: true });
   outlet.draw(dialScene(dial(4, 10)));
   await Promise.resolve();
-  expect(seen).toEqual(['hour-hand transform', 'minute-hand transform']);
+  expect(seen).toEqual(['hour-hand data-deg', 'hour-hand points', 'minute-hand data-deg', 'minute-hand points']);
   observer.disconnect();
 });

@@ -9,27 +9,40 @@ import { readingOf } from './reading-of';
   changeDetection: ChangeDetectionStrategy.OnPush,
   host: { role: 'status' },
   template: `
-    @if (reading().report; as report) {
-      <strong [class.impossible]="!report.possible">{{ report.sentence }}</strong>
-    } @else {
-      <strong>{{ reading().digits }}</strong> <span>{{ reading().words }}</span>
-    }
-    <span class="facts">{{ reading().progress }}</span>
-    @for (note of reading().notes; track note) {
-      <span class="facts">{{ note }}</span>
-    }
+    <div>
+      @if (reading().report; as report) {
+        <strong [class.impossible]="!report.possible">{{ report.sentence }}</strong>
+      } @else {
+        <strong>{{ reading().digits }}</strong> <span>{{ reading().words }}</span>
+      }
+      <span class="facts">{{ reading().progress }}</span>
+      @for (note of reading().notes; track note) {
+        <span class="facts">{{ note }}</span>
+      }
+    </div>
   `,
   styles: `
     :host {
-      /* what changes at every minute lays out nothing else */
-      contain: layout paint style;
+      display: block;
+    }
+    /* What changes at every minute lays out nothing else: a browser begins in the middle of a page only where the size is
+       known beforehand, and never with what a grid has laid out itself. */
+    div {
+      contain: strict;
+      overflow-y: auto;
       display: flex;
       flex-wrap: wrap;
       gap: 0 16px;
       align-items: baseline;
       align-content: start;
-      min-height: 48px;
+      height: 54px;
       font-size: 18px;
+      line-height: 27px;
+    }
+    @media (width < 1200px) {
+      div {
+        height: 81px;
+      }
     }
     .impossible {
       color: var(--wrong);

@@ -31,7 +31,7 @@ export interface ShowSender {
 export function showSender(): ShowSender {
   const channel = new BroadcastChannel(NAME);
   let last: StageState | null = null;
-  let keep = 0;
+  let keeping = false;
   let waiting: (() => void) | null = null;
   let shown = false;
   channel.onmessage = ({ data }: MessageEvent<unknown>) => {
@@ -42,12 +42,20 @@ export function showSender(): ShowSender {
     if (data === FRAME) waiting?.();
   };
   channel.postMessage(CALL);
+  // One timer for many moves of a hand: a new one for each would cost a part of every frame.
+  const keepWhenStill = (stage: StageState) => {
+    keeping = true;
+    setTimeout(() => {
+      if (last !== stage && last) return keepWhenStill(last);
+      keeping = false;
+      device.set(KEPT, writeStage(stage));
+    }, KEEP_AFTER_MS);
+  };
   return {
     show(stage) {
       last = stage;
       if (shown) channel.postMessage(stage); // copying a stage costs a part of every frame
-      clearTimeout(keep);
-      keep = window.setTimeout(() => device.set(KEPT, writeStage(stage)), KEEP_AFTER_MS);
+      if (!keeping) keepWhenStill(stage);
     },
     frame(work) {
       if (document.hidden) {

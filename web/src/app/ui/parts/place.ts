@@ -43,6 +43,8 @@ import { PlaceHelp } from './place-help';
       }
     }
     header {
+      /* painted by itself, and not at each move of a hand below */
+      isolation: isolate;
       display: flex;
       flex: none;
       flex-wrap: wrap;
