@@ -60,11 +60,11 @@ export {
   turnHand,
   type BandChoice,
   type DialBuild,
-} from './lesson/dial-build.js';
-export { exampleSteps, leavesScript, MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, type Aside, type GivenAnswer } from './lesson/aside.js';
+} from './stage/dial-build.js';
+export { exampleSteps, leavesScript, MOST_ASIDE_MARKS, NEW_ASIDE, stageAside, type Aside, type GivenAnswer } from './stage/aside.js';
 export { timeOnStage } from './scene/time-on-stage.js';
 export { beatTimes, type BeatTime } from './run/beat-times.js';
-export { dayEventsText, readDayEvents, type DayEvent } from './lesson/day-events.js';
+export { dayEventsText, readDayEvents, type DayEvent } from './series/day-events.js';
 export type { Band } from './scene/bands/band.js';
 export { WORD_PACKS, type WordPackId } from './words/registry.js';
 export type { CircleNode, GroupNode, Ink, Inks, PathNode, Scene, SceneNode, TextNode } from './scene/scene-node.js';
@@ -77,7 +77,7 @@ export { describeDial, describeStage, dialLetter } from './scene/describe-stage.
 export { DEFAULT_SETTINGS, narrationMs, type LessonSettings } from './lesson/settings.js';
 export type { Lesson } from './lesson/lesson.js';
 export { nameInLesson, wordsOf } from './lesson/beat-words.js';
-export type { ExplainStep } from './lesson/explain.js';
+export type { ExplainStep } from './stage/explain.js';
 export {
   addBeats,
   addExample,
@@ -98,14 +98,14 @@ export {
   writeText,
   type Clip,
   type ScriptEdit,
-} from './lesson/edit.js';
+} from './edit/edit.js';
 export { timingOf, type Timing, type TimingOffer } from './lesson/timing.js';
 export { thinkSecondsFor } from './lesson/think-times.js';
 export { timesInText } from './words/times-in-text.js';
-export { emptyLesson } from './lesson/empty-lesson.js';
-export { draftLesson, type DraftWish } from './lesson/draft/draft.js';
+export { emptyLesson } from './edit/empty-lesson.js';
+export { draftLesson, type DraftWish } from './draft/draft.js';
 export { prepareLesson, prepareTyped, stepIndex, type PreparedLesson, type Step } from './lesson/prepare.js';
-export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './lesson/player.js';
+export { motionMs, narrationAt, stageAt, stageBefore, stepAt } from './stage/player.js';
 export { ONLY_STEP, sameStep, type StepRef } from './lesson/step-ref.js';
 export {
   BEAT_KINDS,
@@ -123,8 +123,8 @@ export {
 export { mistakenReading } from './beats/mistake.js';
 export { generatedSteps } from './beats/worked-example.js';
 export { cardTime, patternOf, type CardPattern } from './lesson/card-pattern.js';
-export { talkOf, tongueOf } from './lesson/talk/registry.js';
-export { referenceChart } from './lesson/reference-chart.js';
+export { talkOf, tongueOf } from './talk/registry.js';
+export { referenceChart } from './stage/reference-chart.js';
 export type { SweepBeat } from './beats/sweep.js';
 export { isMovingBeat, movingBeatOf, type MovingBeat } from './beats/moving.js';
 export type { Mark, PartId, QuestionKind, Verdict } from './question-kinds/question-kind.js';
@@ -201,7 +201,7 @@ export {
   writeWaiting,
 } from './formats/stored.js';
 export type { KeyPicture, RoomKey } from './live/room-key.js';
-export { seededRng, type Rng } from './rehearsal/rng.js';
+export { seededRng, type Rng } from './random/rng.js';
 export type { PupilProfile } from './rehearsal/simulated-pupil.js';
 export { checkPlan } from './series/check-plan.js';
 export {

@@ -1,5 +1,5 @@
 import type { RungId } from '../ladder/registry.js';
-import { referenceChart } from '../lesson/reference-chart.js';
+import { referenceChart } from '../stage/reference-chart.js';
 import { narrationMs } from '../lesson/settings.js';
 import { CLEAR_STAGE } from '../scene/stage-state.js';
 import type { BeatKind } from './beat-kind.js';

@@ -1,7 +1,7 @@
 import { gearedPose } from '../dial/pose.js';
 import { cardTime, type CardPattern } from '../lesson/card-pattern.js';
 import { narrationMs } from '../lesson/settings.js';
-import { talkOf } from '../lesson/talk/registry.js';
+import { talkOf } from '../talk/registry.js';
 import { dialOf } from '../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../scene/stage-state.js';
 import { displayText, minuteDigits } from '../time/display.js';

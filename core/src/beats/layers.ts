@@ -1,4 +1,4 @@
-import { bandOfChoice, type BandChoice } from '../lesson/dial-build.js';
+import { bandOfChoice, type BandChoice } from '../stage/dial-build.js';
 import { narrationMs } from '../lesson/settings.js';
 import { timeOnStage } from '../scene/time-on-stage.js';
 import type { DialLayers } from '../scene/dial-state.js';

@@ -1,4 +1,4 @@
-import { talkOf } from '../lesson/talk/registry.js';
+import { talkOf } from '../talk/registry.js';
 import type { HandId } from '../dial/pose.js';
 import { displayText } from '../time/display.js';
 import { toSecondOfDay } from '../time/second-of-day.js';

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors.js';
-import { talkOf } from '../lesson/talk/registry.js';
+import { talkOf } from '../talk/registry.js';
 import { sayToPupilWhile } from '../misconceptions/say-while.js';
 import { misconceptionOf, type MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';

@@ -1,7 +1,7 @@
 import type { Pose } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
-import { NEW_BUILD } from '../lesson/dial-build.js';
-import { talkOf } from '../lesson/talk/registry.js';
+import { NEW_BUILD } from '../stage/dial-build.js';
+import { talkOf } from '../talk/registry.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import type { ExpandingKind } from './expanding-kind.js';
 

@@ -1,4 +1,4 @@
-import { type DialBuild, stageOfBuild } from '../lesson/dial-build.js';
+import { type DialBuild, stageOfBuild } from '../stage/dial-build.js';
 import { narrationMs } from '../lesson/settings.js';
 import type { BeatKind } from './beat-kind.js';
 

@@ -1,4 +1,4 @@
-import { talkOf } from '../lesson/talk/registry.js';
+import { talkOf } from '../talk/registry.js';
 import type { BeatKind } from './beat-kind.js';
 
 /** Something to do on paper, with the sheet it belongs to and a way round for homes without a printer. */

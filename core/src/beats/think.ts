@@ -1,4 +1,4 @@
-import { talkOf } from '../lesson/talk/registry.js';
+import { talkOf } from '../talk/registry.js';
 import { kindOf } from '../question-kinds/registry.js';
 import type { BeatKind } from './beat-kind.js';
 

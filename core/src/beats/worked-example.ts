@@ -1,4 +1,4 @@
-import { explain, type ExplainFrom } from '../lesson/explain.js';
+import { explain, type ExplainFrom } from '../stage/explain.js';
 import { displayText } from '../time/display.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import type { ExpandingKind } from './expanding-kind.js';

@@ -1,4 +1,4 @@
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import { kindOf, type QuestionKindId } from '../question-kinds/registry.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import { timesInText } from '../words/times-in-text.js';

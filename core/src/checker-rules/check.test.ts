@@ -1,9 +1,9 @@
 import type { Beat, NewBeat } from '../beats/registry.js';
 import { RUNG_IDS, type RungId } from '../ladder/registry.js';
-import { draftLesson } from '../lesson/draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import type { Lesson } from '../lesson/lesson.js';
-import { NEW_BUILD } from '../lesson/dial-build.js';
-import { explain } from '../lesson/explain.js';
+import { NEW_BUILD } from '../stage/dial-build.js';
+import { explain } from '../stage/explain.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { checkLesson } from './check.js';

@@ -1,4 +1,4 @@
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import type { CheckerRule } from './rule.js';
 import { saidIn, withSaid } from './said.js';
 import { sentencesOf } from './sentences.js';

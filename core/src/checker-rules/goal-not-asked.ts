@@ -1,6 +1,6 @@
 import { isAboutGoal } from '../ladder/goal.js';
 import { RUNGS } from '../ladder/registry.js';
-import { goalQuestion } from '../lesson/goal-question.js';
+import { goalQuestion } from '../edit/goal-question.js';
 import { beforeGoodbye, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import { thinkSecondsFor } from '../lesson/think-times.js';
 import type { CheckerRule } from './rule.js';

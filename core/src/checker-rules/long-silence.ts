@@ -1,5 +1,5 @@
 import { kindOf } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
 import { questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';

@@ -1,6 +1,6 @@
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
-import { goalQuestion } from '../lesson/goal-question.js';
+import { goalQuestion } from '../edit/goal-question.js';
 import { beforeGoodbye, LAST_PART, questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 

@@ -1,4 +1,4 @@
-import { handsTogether } from '../lesson/talk/talk.js';
+import { handsTogether } from '../talk/talk.js';
 import { firstOnRung, missingExample } from './missing-example.js';
 
 export const noOverlap = missingExample({

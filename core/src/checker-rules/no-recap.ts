@@ -1,7 +1,7 @@
 import { RUNGS, type RungId } from '../ladder/registry.js';
 import { isOnRung, type Rung } from '../ladder/rung.js';
 import { kindOf } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { questionsOf, withQuestion } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';
 import { thinkSecondsFor } from '../lesson/think-times.js';

@@ -1,6 +1,6 @@
 import { actsOf } from '../misconceptions/distorted-acts.js';
 import { kindOf } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
 import type { CheckerRule } from './rule.js';
 

@@ -1,4 +1,4 @@
-import { handsTogether } from '../lesson/talk/talk.js';
+import { handsTogether } from '../talk/talk.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import type { CheckerRule } from './rule.js';
 

@@ -1,5 +1,5 @@
 import type { Beat } from '../beats/registry.js';
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import { SECONDS_PER_HALF_DAY, toSecondOfDay } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';
 import { timesInText, type NamedTime } from '../words/times-in-text.js';

@@ -1,4 +1,4 @@
-import { talkOf, tongueOf } from '../lesson/talk/registry.js';
+import { talkOf, tongueOf } from '../talk/registry.js';
 import { displayText } from '../time/display.js';
 import { hour12, minuteOfHour, type SecondOfDay } from '../time/second-of-day.js';
 import type { Tongue } from '../words/pack.js';

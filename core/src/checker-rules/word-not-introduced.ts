@@ -1,6 +1,6 @@
 import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
 import type { Rung } from '../ladder/rung.js';
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import type { Tongue } from '../words/pack.js';
 import { withBeats } from '../lesson/lesson-parts.js';
 import type { CheckerRule } from './rule.js';

@@ -1,7 +1,7 @@
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { LEAST_CHANCES } from './model.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import {

@@ -3,7 +3,7 @@ import { RUNGS } from '../ladder/registry.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { QUESTION_KINDS, type Item, type Response } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { designSet } from './design-set.js';
 import { diagnose, type Answered, type IdeaFinding } from './diagnose.js';

@@ -4,7 +4,7 @@ import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
-import { seededRng, type Rng } from '../rehearsal/rng.js';
+import { seededRng, type Rng } from '../random/rng.js';
 import { simulateResponse, type PupilProfile } from '../rehearsal/simulated-pupil.js';
 import { designSet } from './design-set.js';
 import { diagnose, type Answered, type IdeaFinding } from './diagnose.js';

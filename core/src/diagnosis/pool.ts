@@ -1,7 +1,7 @@
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { QUESTION_KINDS, type Item, type QuestionKindId } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 
 /**
  * Questions to choose from: of each kind that fits the rung as many as of the others, all different. The same seed makes the

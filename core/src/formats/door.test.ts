@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { NEW_BUILD } from '../lesson/dial-build.js';
+import { NEW_BUILD } from '../stage/dial-build.js';
 import { prepareLesson } from '../lesson/prepare.js';
-import { stepAt } from '../lesson/player.js';
+import { stepAt } from '../stage/player.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import type { Lesson } from '../lesson/lesson.js';
 import {

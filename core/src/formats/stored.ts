@@ -1,6 +1,6 @@
 import type { ResultRow } from '../insight/result-row.js';
 import type { Lesson } from '../lesson/lesson.js';
-import type { DialBuild } from '../lesson/dial-build.js';
+import type { DialBuild } from '../stage/dial-build.js';
 import type { RoomState } from '../live/room.js';
 import type { Mark } from '../question-kinds/question-kind.js';
 import type { ClassPlan } from '../series/plan.js';

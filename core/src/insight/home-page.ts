@@ -2,7 +2,7 @@ import type { ActId } from '../acts/acts.js';
 import { changesAnyOf } from '../misconceptions/distorted-acts.js';
 import { rungAfter, RUNG_IDS, RUNGS, type RungId } from '../ladder/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Tongue } from '../words/pack.js';
 import { isHeld, type PupilPicture } from './class-picture.js';

@@ -1,4 +1,4 @@
-import { seededRng, type Rng } from '../rehearsal/rng.js';
+import { seededRng, type Rng } from '../random/rng.js';
 import { masteryOf, type MasteryAnswer } from './mastery.js';
 import { MS_PER_DAY } from '../time/spans.js';
 

@@ -1,4 +1,4 @@
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { answered } from '../testing/insight.js';
 import type { InsightAnswer } from './insight-answer.js';
 import { unusualIn } from './unusual.js';

@@ -1,7 +1,7 @@
 import type { MisconceptionId } from '../misconceptions/registry.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { minuteOfHour, secondOfDay, type SecondOfDay } from '../time/second-of-day.js';
-import type { DemonstrationId } from '../lesson/draft/demonstrations/registry.js';
+import type { DemonstrationId } from '../draft/demonstrations/registry.js';
 import type { Item } from '../question-kinds/registry.js';
 import type { Tongue } from '../words/pack.js';
 import type { MaterialId } from './materials.js';

@@ -3,7 +3,7 @@ import type { Lesson } from './lesson.js';
 import type { PreparedLesson } from './prepare.js';
 import type { StepRef } from './step-ref.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
 import { SECONDS_PER_HALF_DAY, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 

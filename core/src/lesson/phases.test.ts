@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { RUNG_IDS } from '../ladder/registry.js';
-import { draftLesson } from './draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import type { Lesson } from './lesson.js';
 import { phasesOf } from './phases.js';
 import { prepareLesson } from './prepare.js';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { CoreError } from '../errors.js';
-import { draftLesson } from './draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import type { Lesson } from './lesson.js';
 import { prepareLesson, prepareTyped, type PreparedLesson } from './prepare.js';
 import { DEFAULT_SETTINGS } from './settings.js';

@@ -1,6 +1,6 @@
 import { RUNG_IDS } from '../ladder/registry.js';
-import { draftLesson } from './draft/draft.js';
-import { edited } from './edit.js';
+import { draftLesson } from '../draft/draft.js';
+import { edited } from '../edit/edit.js';
 import type { Lesson } from './lesson.js';
 import { prepareLesson } from './prepare.js';
 import { DEFAULT_SETTINGS } from './settings.js';

@@ -1,11 +1,11 @@
 import type { Beat } from '../beats/registry.js';
 import { rungIdOf } from '../ladder/registry.js';
 import { kindOf } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
 import { secondOfDay, minuteOfHour, toSecondOfDay } from '../time/second-of-day.js';
 import type { Lesson } from './lesson.js';
-import { addExample, addQuestion, removeBeat, type ScriptEdit } from './edit.js';
+import { addExample, addQuestion, removeBeat, type ScriptEdit } from '../edit/edit.js';
 import { prepareLesson, type PreparedLesson } from './prepare.js';
 import { thinkSecondsFor } from './think-times.js';
 

@@ -1,4 +1,4 @@
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 
 /** The twelve pictures of which four in order make a room key. Their names can be typed and are spoken by screen readers. */
 export const KEY_PICTURES = [

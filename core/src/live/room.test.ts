@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { CoreError } from '../errors.js';
-import { NEW_ASIDE } from '../lesson/aside.js';
+import { NEW_ASIDE } from '../stage/aside.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { kindOf, type Item, type Response } from '../question-kinds/registry.js';
 import { describeStage } from '../scene/describe-stage.js';
-import { stageAt } from '../lesson/player.js';
+import { stageAt } from '../stage/player.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
 import { stageOfRun } from '../run/run-stage.js';
 import { isRevealed } from '../run/run.js';

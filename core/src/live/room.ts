@@ -1,5 +1,5 @@
 import { CoreError } from '../errors.js';
-import type { Aside } from '../lesson/aside.js';
+import type { Aside } from '../stage/aside.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { sameStep, type StepRef } from '../lesson/step-ref.js';
 import { canBeGiven, type Item } from '../question-kinds/registry.js';

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import type { Misconception } from './misconception.js';
 
 export const fencePost: Misconception = {

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { timeTyped } from '../acts/typed-time.js';
 import { nextHour12, previousHour12 } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { minuteHandDeg, wrapDeg } from '../dial/pose.js';
 import { hour12, minuteOfHour } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';

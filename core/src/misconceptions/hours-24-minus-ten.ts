@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { hour12, hour24 } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';
 

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import type { HalfOfDay } from '../time/occurrence.js';
 import { hour12, hour24, wrapSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import type { Misconception } from './misconception.js';

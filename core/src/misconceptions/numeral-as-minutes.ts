@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { wrapDeg } from '../dial/pose.js';
 import { minuteDigits } from '../time/display.js';
 import { minuteOfHour } from '../time/second-of-day.js';

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import type { UnitQuestion } from '../acts/acts.js';
 import { later } from '../time/duration.js';
 import { minuteOfHour } from '../time/second-of-day.js';

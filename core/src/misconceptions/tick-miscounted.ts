@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { distortMinutes } from './distort-minutes.js';
 import type { Misconception } from './misconception.js';
 

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import { later } from '../time/duration.js';
 import { minuteOfHour, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS } from '../words/registry.js';

@@ -1,4 +1,4 @@
-import { inTongue } from '../lesson/talk/registry.js';
+import { inTongue } from '../talk/registry.js';
 import type { ClockPart } from '../acts/acts.js';
 import { timeTyped } from '../acts/typed-time.js';
 import { minuteDigits } from '../time/display.js';

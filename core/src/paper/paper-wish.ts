@@ -1,7 +1,7 @@
 import type { HomePage } from '../insight/home-page.js';
 import type { RungId } from '../ladder/registry.js';
 import type { CardPattern } from '../lesson/card-pattern.js';
-import type { DayEvent } from '../lesson/day-events.js';
+import type { DayEvent } from '../series/day-events.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import type { LessonSettings } from '../lesson/settings.js';

@@ -1,5 +1,5 @@
 import type { LessonSettings } from '../lesson/settings.js';
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import { kindOf, type Item, type ItemView } from '../question-kinds/registry.js';
 import { displayShown } from './display-shown.js';
 import { bandKindOf } from '../scene/bands/registry.js';

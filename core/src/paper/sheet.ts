@@ -1,5 +1,5 @@
 import type { LessonSettings } from '../lesson/settings.js';
-import { tongueOf } from '../lesson/talk/registry.js';
+import { tongueOf } from '../talk/registry.js';
 import { flow, type FlowWish } from './flow.js';
 import type { Area, PaperLook, PaperPage } from './paper-page.js';
 import { questionBlock } from './question-block.js';

@@ -3,7 +3,7 @@ import type { LessonSettings } from '../lesson/settings.js';
 import { kindOf, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { paperAnswerOf } from './answers/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { minuteOfHour, SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 import { dialLetter } from '../scene/describe-stage.js';
 

@@ -3,7 +3,7 @@ import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { RUNGS, RUNG_IDS } from '../ladder/registry.js';
 import { markOf } from '../question-kinds/marking.js';
 import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { readForeign } from './in/foreign.js';
 import { readPackage } from './in/package-in.js';
 import { qtiItem } from './out/item-out.js';

@@ -5,7 +5,7 @@ import { dialOf } from '../scene/dial-state.js';
 import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
 import { MISCONCEPTION_IDS, type MisconceptionId } from '../misconceptions/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { minuteDigits } from '../time/display.js';
 import { hour12, hour24, minuteOfHour, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import { WORD_PACKS, type WordPackId } from '../words/registry.js';

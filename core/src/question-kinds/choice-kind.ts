@@ -2,7 +2,7 @@ import type { ActId, Acts } from '../acts/acts.js';
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { actsOf } from '../misconceptions/distorted-acts.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import { plainHint } from './kind-talk.js';

@@ -1,10 +1,10 @@
 import { poolOf } from '../diagnosis/pool.js';
 import { gearedPose, turnDeg, type Pose } from '../dial/pose.js';
 import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
-import { draftLesson } from '../lesson/draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { sheetVersions } from '../paper/versions.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { anotherLike } from '../run/another.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import { kindOf, QUESTION_KINDS, type Item } from './registry.js';

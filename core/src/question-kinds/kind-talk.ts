@@ -1,4 +1,4 @@
-import { talkOf, tongueOf } from '../lesson/talk/registry.js';
+import { talkOf, tongueOf } from '../talk/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { PLAIN_LAYERS, type DialLayers } from '../scene/dial-state.js';
 import { displayText } from '../time/display.js';

@@ -5,7 +5,7 @@ import { MISCONCEPTION_IDS } from '../misconceptions/registry.js';
 import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
 import { isOnRung } from '../ladder/rung.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { describeStage } from '../scene/describe-stage.js';
 import { stageScene } from '../scene/stage-scene.js';
 import { markOf } from './marking.js';

@@ -1,6 +1,6 @@
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { SECONDS_PER_HALF_DAY, type SecondOfDay } from '../time/second-of-day.js';
 import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from './registry.js';
 

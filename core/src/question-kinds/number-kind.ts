@@ -1,7 +1,7 @@
 import type { ActId, Acts } from '../acts/acts.js';
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { plainHint } from './kind-talk.js';
 import { NO_PICTURE, pictureOnStage, type Picture } from './picture.js';
 import type { ItemBase, Kinded, QuestionKind, ViewBase } from './question-kind.js';

@@ -2,7 +2,7 @@ import type { ActId, Acts } from '../acts/acts.js';
 import type { Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import type { StageState } from '../scene/stage-state.js';
 import type { SecondOfDay } from '../time/second-of-day.js';
 import type { Picture } from './picture.js';

@@ -1,5 +1,5 @@
 import { typedTime, type TypedTime } from '../acts/typed-time.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { wrapSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';
 import type { Judgement } from './question-kind.js';
 import { isRightVerdict } from './verdict.js';

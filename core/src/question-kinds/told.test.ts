@@ -2,7 +2,7 @@ import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
 import { MISCONCEPTION_IDS } from '../misconceptions/registry.js';
 import { actsOf } from '../misconceptions/distorted-acts.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { markOf } from './marking.js';
 import { NOT_SURE } from './not-sure.js';
 import { QUESTION_KINDS, kindOf, type Item, type KindResponse, type QuestionKindId, type Response } from './registry.js';

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { RUNGS } from '../ladder/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { markOf } from './marking.js';
 import { isNotSure } from './not-sure.js';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, textOfResponse, type Item } from './registry.js';

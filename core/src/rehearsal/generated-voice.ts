@@ -1,6 +1,6 @@
 import { phrasesOf } from '../voice/phrases.js';
 import type { Span } from '../voice/take.js';
-import { seededRng, type Rng } from './rng.js';
+import { seededRng, type Rng } from '../random/rng.js';
 
 // Taken out of loops over samples: there they are asked for a million times.
 const { floor, max, min, round } = Math;

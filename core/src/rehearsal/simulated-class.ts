@@ -1,6 +1,6 @@
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { PupilProfile } from './simulated-pupil.js';
-import type { Rng } from './rng.js';
+import type { Rng } from '../random/rng.js';
 
 /** Shares of a class that knows a rung half: who holds no wrong idea of it, one, or two. */
 const [HOLDS_NONE, HOLDS_ONE] = [0.55, 0.85];

@@ -1,7 +1,7 @@
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { markOf } from '../question-kinds/marking.js';
 import type { Item } from '../question-kinds/registry.js';
-import { seededRng } from './rng.js';
+import { seededRng } from '../random/rng.js';
 import { simulateResponse } from './simulated-pupil.js';
 
 const item: Item = { id: 'q', kind: 'read-dial', timeSec: 27_000 };

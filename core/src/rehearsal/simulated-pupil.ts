@@ -8,7 +8,7 @@ import { NOT_SURE } from '../question-kinds/not-sure.js';
 import { isRightVerdict } from '../question-kinds/verdict.js';
 import { kindOf, type Item, type KindResponse, type Response } from '../question-kinds/registry.js';
 import { minuteOfHour, type SecondOfDay } from '../time/second-of-day.js';
-import type { Rng } from './rng.js';
+import type { Rng } from '../random/rng.js';
 
 /** How a simulated pupil answers. */
 export interface PupilProfile {

@@ -1,4 +1,4 @@
-import { draftLesson } from '../lesson/draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { BeatTime } from '../run/beat-times.js';

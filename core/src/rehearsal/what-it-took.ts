@@ -1,5 +1,5 @@
 import { beatKindOf } from '../beats/registry.js';
-import { changeBeat, type ScriptEdit } from '../lesson/edit.js';
+import { changeBeat, type ScriptEdit } from '../edit/edit.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { narrationMs, wordCount } from '../lesson/settings.js';
 import type { BeatTime } from '../run/beat-times.js';

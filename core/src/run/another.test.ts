@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { rungOf } from '../ladder/registry.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '../question-kinds/registry.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { predictionsOf } from '../question-kinds/predictions.js';
 import { anotherLike } from './another.js';
 

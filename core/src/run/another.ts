@@ -4,7 +4,7 @@ import { isOnRung, type Rung } from '../ladder/rung.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { predictionsBy, predictionsOf } from '../question-kinds/predictions.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
-import type { Rng } from '../rehearsal/rng.js';
+import type { Rng } from '../random/rng.js';
 import { secondOfDay, SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
 
 /** Questions that are drawn from each rung that may be meant; on a small rung all times may have been asked. */

@@ -1,4 +1,4 @@
-import { motionMs, stageAt } from '../lesson/player.js';
+import { motionMs, stageAt } from '../stage/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { kindOf } from '../question-kinds/registry.js';
 import type { StageState } from '../scene/stage-state.js';

@@ -1,5 +1,5 @@
 import type { Beat } from '../beats/registry.js';
-import { NEW_ASIDE, type Aside } from '../lesson/aside.js';
+import { NEW_ASIDE, type Aside } from '../stage/aside.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';

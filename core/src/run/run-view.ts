@@ -1,7 +1,7 @@
 import { isMovingBeat, type MovingBeat } from '../beats/moving.js';
 import type { BeatBase } from '../beats/registry.js';
-import { leavesScript, stageAside, type Aside } from '../lesson/aside.js';
-import { motionMs, stageAt, stageBefore, stepAt } from '../lesson/player.js';
+import { leavesScript, stageAside, type Aside } from '../stage/aside.js';
+import { motionMs, stageAt, stageBefore, stepAt } from '../stage/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { kindOf, type ItemView, type KindResponse } from '../question-kinds/registry.js';

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors.js';
-import { stepAt } from '../lesson/player.js';
+import { stepAt } from '../stage/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { StepRef } from '../lesson/step-ref.js';
 import { sameJson } from '../same-json.js';

@@ -1,5 +1,5 @@
 import type { CardPattern } from '../lesson/card-pattern.js';
-import type { DayEvent } from '../lesson/day-events.js';
+import type { DayEvent } from './day-events.js';
 
 /** A day of the calendar, such as "2026-11-27": the same day wherever it is read. */
 export type IsoDate = string;

@@ -1,11 +1,11 @@
 import { InsightBook } from '../insight/insight-book.js';
 import { rungOfItem } from '../insight/rung-of-item.js';
 import { RUNGS, type RungId } from '../ladder/registry.js';
-import { draftLesson } from '../lesson/draft/draft.js';
+import { draftLesson } from '../draft/draft.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { markOf } from '../question-kinds/marking.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { simulateResponse } from '../rehearsal/simulated-pupil.js';
 import { DAY_MS } from './insight.js';
 

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { draftLesson } from '../lesson/draft/draft.js';
-import { changeBeat, writeText } from '../lesson/edit.js';
+import { draftLesson } from '../draft/draft.js';
+import { changeBeat, writeText } from '../edit/edit.js';
 import type { Lesson } from '../lesson/lesson.js';
-import { motionMs, narrationAt, stageAt } from '../lesson/player.js';
+import { motionMs, narrationAt, stageAt } from '../stage/player.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { BREATH_MS, cueAt, filmOf, shotAt, type ThinkAs } from './film.js';

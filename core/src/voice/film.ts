@@ -1,4 +1,4 @@
-import { motionMs, narrationAt } from '../lesson/player.js';
+import { motionMs, narrationAt } from '../stage/player.js';
 import { prepareLesson, type PreparedLesson, type Step } from '../lesson/prepare.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { cuesOf } from './align.js';

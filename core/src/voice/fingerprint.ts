@@ -1,5 +1,5 @@
 import type { BeatBase } from '../beats/registry.js';
-import { narrationAt, stepAt } from '../lesson/player.js';
+import { narrationAt, stepAt } from '../stage/player.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import type { StepRef } from '../lesson/step-ref.js';
 

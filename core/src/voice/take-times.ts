@@ -1,11 +1,11 @@
-import type { ScriptEdit } from '../lesson/edit.js';
+import type { ScriptEdit } from '../edit/edit.js';
 import type { PreparedLesson } from '../lesson/prepare.js';
 import { measuredPace, takeTimes } from '../rehearsal/what-it-took.js';
 import type { BeatTime } from '../run/beat-times.js';
 import { BREATH_MS } from './film.js';
 import type { Take } from './take.js';
 import { voicedSteps } from './takes-of.js';
-import { motionMs } from '../lesson/player.js';
+import { motionMs } from '../stage/player.js';
 
 /** What each beat took that was recorded whole: all its takes with a breath after each, or as long as it moves. */
 export function timesOfTakes(prepared: PreparedLesson, takes: readonly Take[]): BeatTime[] {

@@ -1,4 +1,4 @@
-import { narrationAt } from '../lesson/player.js';
+import { narrationAt } from '../stage/player.js';
 import type { PreparedLesson, Step } from '../lesson/prepare.js';
 import { sameStep } from '../lesson/step-ref.js';
 import { fingerprintOf } from './fingerprint.js';

@@ -1,9 +1,9 @@
-import { isNever, SITUATIONS, situationsAt } from '../lesson/draft/situations.js';
+import { isNever, SITUATIONS, situationsAt } from '../draft/situations.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { RUNGS } from '../ladder/registry.js';
 import { QUESTION_KINDS } from '../question-kinds/registry.js';
 import { withDayPart } from '../question-kinds/kind-talk.js';
-import { seededRng } from '../rehearsal/rng.js';
+import { seededRng } from '../random/rng.js';
 import { secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
 import { isNoonOrMidnight, PARTS_OF_DAY, partOfDay } from './parts-of-day.js';
 import { WORD_PACKS } from './registry.js';

@@ -1,6 +1,6 @@
 import type { RungId } from '../../ladder/registry.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { referenceChart } from '../../lesson/reference-chart.js';
+import { referenceChart } from '../../stage/reference-chart.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import { dialOnPaper, SHOWN_LAYERS } from '../dial-on-paper.js';
 import { areaOf, pageOf, type PaperLook, type PaperPage } from '../paper-page.js';

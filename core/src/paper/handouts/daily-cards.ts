@@ -1,7 +1,7 @@
 import { gearedPose } from '../../dial/pose.js';
 import { cardTime, type CardPattern } from '../../lesson/card-pattern.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import type { SceneNode } from '../../scene/scene-node.js';
 import { displayText } from '../../time/display.js';
 import { bestWording } from '../../words/say.js';

@@ -1,5 +1,5 @@
 import type { SceneNode } from '../../scene/scene-node.js';
-import type { DayEvent } from '../../lesson/day-events.js';
+import type { DayEvent } from '../../series/day-events.js';
 import type { Tongue } from '../../words/pack.js';
 import { partOfDay } from '../../words/parts-of-day.js';
 import { secondOfDay } from '../../time/second-of-day.js';

@@ -6,7 +6,7 @@ import { gearedPose, type Pose } from '../../dial/pose.js';
 import { PLAIN_LAYERS, dialOf } from '../../scene/dial-state.js';
 import { dialLetter } from '../../scene/describe-stage.js';
 import { shuffled } from '../../question-kinds/slips.js';
-import { seededRng } from '../../rehearsal/rng.js';
+import { seededRng } from '../../random/rng.js';
 import type { ShapeId } from '../../question-kinds/shapes/shape.js';
 import { toSecondOfDay } from '../../time/second-of-day.js';
 import { kindOf, type KindResponse } from '../../question-kinds/registry.js';

@@ -1,5 +1,5 @@
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import { kindOf, type Item } from '../../question-kinds/registry.js';
 import { bandKindOf } from '../../scene/bands/registry.js';
 import { dialOfPicture } from '../../question-kinds/picture.js';

@@ -1,6 +1,6 @@
 import { RUNGS } from '../../ladder/registry.js';
 import { DEFAULT_SETTINGS } from '../../lesson/settings.js';
-import { seededRng } from '../../rehearsal/rng.js';
+import { seededRng } from '../../random/rng.js';
 import { dialsInOrder } from '../../scene/stage-state.js';
 import { markOf } from '../marking.js';
 import { chooseAll, type ChooseAllItem } from './choose-all.js';

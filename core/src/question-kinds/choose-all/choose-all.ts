@@ -1,7 +1,7 @@
 import { gearedPose } from '../../dial/pose.js';
 import { reportPose } from '../../dial/possible.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { dialLetter } from '../../scene/describe-stage.js';
 import { PLAIN_LAYERS } from '../../scene/dial-state.js';

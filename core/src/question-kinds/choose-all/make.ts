@@ -5,7 +5,7 @@ import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import type { Rng } from '../../random/rng.js';
 import { displayText } from '../../time/display.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';

@@ -1,5 +1,5 @@
-import { reasonFor } from '../../lesson/reason.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { reasonFor } from '../../talk/reason.js';
+import { tongueOf } from '../../talk/registry.js';
 import { dialLetter } from '../../scene/describe-stage.js';
 import { displayText } from '../../time/display.js';
 import { toSecondOfDay } from '../../time/second-of-day.js';

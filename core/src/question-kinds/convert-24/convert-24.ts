@@ -1,7 +1,7 @@
 import { typedTime } from '../../acts/typed-time.js';
 import { timeOnRung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import { displayText24, minuteDigits } from '../../time/display.js';
 import { hour12, hour24, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';
 import { partOfDay } from '../../words/parts-of-day.js';

@@ -1,4 +1,4 @@
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import { dialLetter } from '../../scene/describe-stage.js';
 import { EMPTY_LAYERS } from '../../scene/dial-state.js';
 import { numberKind } from '../number-kind.js';

@@ -1,8 +1,8 @@
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { situationsAt, tellsTheHalf } from '../../lesson/draft/situations.js';
+import { situationsAt, tellsTheHalf } from '../../draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import { tongueOf } from '../../talk/registry.js';
+import type { Rng } from '../../random/rng.js';
 import { displayText } from '../../time/display.js';
 import { halfOfDay } from '../../time/occurrence.js';
 import { hour24, minuteOfHour, secondOfDay, toSecondOfDay } from '../../time/second-of-day.js';

@@ -1,4 +1,4 @@
-import type { Situation } from '../../lesson/draft/situations.js';
+import type { Situation } from '../../draft/situations.js';
 
 /** What happens around midnight and at noon: where the 12 of the dial is hardest to tell. */
 export const TWELVE_EVENTS: readonly Situation[] = [

@@ -1,7 +1,7 @@
 import { gearedPose } from '../../dial/pose.js';
 import { timeOnRung } from '../../ladder/rung.js';
-import { reasonFor } from '../../lesson/reason.js';
-import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { reasonFor } from '../../talk/reason.js';
+import { talkOf, tongueOf } from '../../talk/registry.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';
 import { countOnceMore, whereToBegin } from '../kind-talk.js';
 import type { ItemBase } from '../question-kind.js';

@@ -2,7 +2,7 @@ import { typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
 import { timeOnRung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { talkOf, tongueOf } from '../../talk/registry.js';
 import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
 import { displayText } from '../../time/display.js';
 import { minuteOfHour, onDial, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';

@@ -1,12 +1,12 @@
-import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { talkOf, tongueOf } from '../../talk/registry.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { reasonFor } from '../../lesson/reason.js';
+import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { PLAIN_LAYERS } from '../../scene/dial-state.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import type { Rng } from '../../random/rng.js';
 import { displayText, displayText24, minuteDigits } from '../../time/display.js';
 import { halfOfDay } from '../../time/occurrence.js';
 import { hour12, hour24, minuteOfHour, toSecondOfDay } from '../../time/second-of-day.js';

@@ -1,8 +1,8 @@
 import { gearedPose } from '../../dial/pose.js';
 import type { Rung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import { tongueOf } from '../../talk/registry.js';
+import type { Rng } from '../../random/rng.js';
 import { EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { secondOfDay } from '../../time/second-of-day.js';
 import { numberKind } from '../number-kind.js';

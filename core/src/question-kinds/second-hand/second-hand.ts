@@ -1,7 +1,7 @@
 import { gearedPose } from '../../dial/pose.js';
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import { tongueOf } from '../../talk/registry.js';
+import type { Rng } from '../../random/rng.js';
 import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
 import { wrapSecondOfDay } from '../../time/second-of-day.js';
 import { numberKind } from '../number-kind.js';

@@ -1,4 +1,4 @@
-import { countedTo } from '../../lesson/talk/talk.js';
+import { countedTo } from '../../talk/talk.js';
 import type { Tongue } from '../../words/pack.js';
 
 /** What this kind says of itself, in every language of lessons. */

@@ -1,9 +1,9 @@
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { isNever, SITUATIONS, tellsTheHalf } from '../../lesson/draft/situations.js';
+import { isNever, SITUATIONS, tellsTheHalf } from '../../draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import type { Acts } from '../../acts/acts.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import type { Rng } from '../../random/rng.js';
 import { displayText24 } from '../../time/display.js';
 import { inHalf } from '../../time/occurrence.js';
 import { hour24, minuteOfHour, secondOfDay, toSecondOfDay, wrapSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';

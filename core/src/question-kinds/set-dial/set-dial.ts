@@ -1,4 +1,4 @@
-import { talkOf, tongueOf } from '../../lesson/talk/registry.js';
+import { talkOf, tongueOf } from '../../talk/registry.js';
 import { countOnceMore, reasonLayers, whereToBegin } from '../kind-talk.js';
 import { TEXTS } from './texts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
@@ -7,7 +7,7 @@ import { nearestTime } from '../../dial/nearest-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, wrapDeg } from '../../dial/pose.js';
 import { timeOnRung } from '../../ladder/rung.js';
-import { reasonFor } from '../../lesson/reason.js';
+import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';
 import { CLEAR_STAGE, displayOf } from '../../scene/stage-state.js';

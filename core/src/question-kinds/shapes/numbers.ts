@@ -1,5 +1,5 @@
 import { oneOf } from '../slips.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import type { Rng } from '../../random/rng.js';
 import type { Judgement } from '../question-kind.js';
 
 /** A number for each place, as typed: up to three digits, or none where it was given up. */

@@ -1,7 +1,7 @@
 import { UNITS, type UnitQuestion } from '../../acts/acts.js';
 import type { Rung } from '../../ladder/rung.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import { tongueOf } from '../../talk/registry.js';
+import type { Rng } from '../../random/rng.js';
 import { numberKind } from '../number-kind.js';
 import type { ItemBase } from '../question-kind.js';
 import { TEXTS } from './texts.js';

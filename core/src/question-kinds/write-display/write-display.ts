@@ -1,6 +1,6 @@
 import { timeOnRung } from '../../ladder/rung.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
+import { tongueOf } from '../../talk/registry.js';
 import { displayText } from '../../time/display.js';
 import { toSecondOfDay } from '../../time/second-of-day.js';
 import { WORD_PACKS } from '../../words/registry.js';

@@ -1,10 +1,10 @@
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped } from '../../acts/typed-time.js';
 import { timeOnRung, type Rung } from '../../ladder/rung.js';
-import { reasonFor } from '../../lesson/reason.js';
+import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import { tongueOf } from '../../lesson/talk/registry.js';
-import type { Rng } from '../../rehearsal/rng.js';
+import { tongueOf } from '../../talk/registry.js';
+import type { Rng } from '../../random/rng.js';
 import { later } from '../../time/duration.js';
 import { minuteOfHour, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';
 import type { HeardTime } from '../../words/hear.js';

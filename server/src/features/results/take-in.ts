@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
 import { CoreError, sameJson, writeMark, writeResponse, type Item, type Lesson, type ResultRow } from '@zeitpunkt/core';
-import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
+import { lessonOfQuestions } from '@zeitpunkt/core/edit/lesson-of-questions';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { findPupil, insertPupils } from '../classes/queries.js';

@@ -12,7 +12,7 @@ import {
   type RoomCommand,
   type SecondOfDay,
 } from '@zeitpunkt/core';
-import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { anotherLike } from '@zeitpunkt/core/run/another';
 import { v4 as uuid } from 'uuid';
 import { liveActions, liveFeature } from '../state/live';

@@ -10,7 +10,7 @@ import {
   type MisconceptionId,
   type StepRef,
 } from '@zeitpunkt/core';
-import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
 

@@ -12,7 +12,7 @@ import type {
   SheetList,
 } from '@zeitpunkt/contract';
 import { DEFAULT_SETTINGS, kindOf, rungOfLesson, type ClassPlan, type Item, type RungId, type SheetVersion } from '@zeitpunkt/core';
-import { lessonOfQuestions } from '@zeitpunkt/core/lesson/lesson-of-questions';
+import { lessonOfQuestions } from '@zeitpunkt/core/edit/lesson-of-questions';
 import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';

@@ -11,7 +11,7 @@ import {
   type RoomState,
 } from '@zeitpunkt/core';
 import { applyCommand, askingOfRoom, newRoom } from '@zeitpunkt/core/live/room';
-import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';

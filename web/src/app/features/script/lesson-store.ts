@@ -2,7 +2,7 @@ import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type ScriptEdit } from '@zeitpunkt/core';
-import { withSettings } from '@zeitpunkt/core/lesson/with-settings';
+import { withSettings } from '@zeitpunkt/core/edit/with-settings';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';

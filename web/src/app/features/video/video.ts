@@ -7,7 +7,7 @@ import { MatOption, MatSelect } from '@angular/material/select';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, RecordingDetail } from '@zeitpunkt/contract';
 import { lengthText, WORD_PACKS, type ThinkAs } from '@zeitpunkt/core';
-import { settledStage } from '@zeitpunkt/core/lesson/player';
+import { settledStage } from '@zeitpunkt/core/stage/player';
 import { filmOf } from '@zeitpunkt/core/voice/film';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';

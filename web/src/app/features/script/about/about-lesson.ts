@@ -5,7 +5,7 @@ import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } fr
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { secondOfDay, type LessonSettings } from '@zeitpunkt/core';
-import { explain } from '@zeitpunkt/core/lesson/explain';
+import { explain } from '@zeitpunkt/core/stage/explain';
 import { LessonStore } from '../lesson-store';
 import { SCRIPT_WORDS } from '../words';
 import { SCHOOLS } from './schools';

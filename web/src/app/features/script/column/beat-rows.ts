@@ -8,7 +8,7 @@ import {
   type PreparedLesson,
   type Step,
 } from '@zeitpunkt/core';
-import { settledStage } from '@zeitpunkt/core/lesson/player';
+import { settledStage } from '@zeitpunkt/core/stage/player';
 import type { IconName } from '../../../ui/icons/icons';
 
 /** What stands for a beat: the hands that it leaves on the stage, its time to think as a sector, or a sign. */

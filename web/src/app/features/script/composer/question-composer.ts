@@ -21,7 +21,7 @@ import {
   type SecondOfDay,
 } from '@zeitpunkt/core';
 import { makeAbout } from '@zeitpunkt/core/question-kinds/make-about';
-import { seededRng } from '@zeitpunkt/core/rehearsal/rng';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import type { Turning } from '../../../ui/dial-gesture';
 import { Icon } from '../../../ui/icons/icon';
