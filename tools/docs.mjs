@@ -14,7 +14,7 @@ const load = async (entry, name) => {
   await bundle(entry, `${cache}/${name}.mjs`);
   return import(pathToFileURL(join(ROOT, cache, `${name}.mjs`)));
 };
-const { ERROR_CODES } = await load('core/src/index.ts', 'core');
+const { ERROR_CODES } = await load('core/src/errors.ts', 'errors');
 const { STATUS_OF } = await load('server/src/http/problems.ts', 'problems');
 const { LessonSchema } = await load('contract/src/index.ts', 'contract');
 const rows = Object.entries(ERROR_CODES).map(([code, meaning]) => `| ${code} | ${STATUS_OF[code]} | ${meaning} |`);
@@ -22,9 +22,8 @@ writeFileSync(
   join(ROOT, 'docs/error-codes.md'),
   `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code and one plain sentence.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n`,
 );
-const core = await load('core/src/index.ts', 'core');
-const { predictionsOf } = await load('core/src/question-kinds/predictions.ts', 'predictions');
-writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage({ ...core, predictionsOf }));
+const core = await load('core/src/testing/for-docs.ts', 'core');
+writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));
 const { measureDiagnosis, measureLettingGo } = await load('core/src/diagnosis/measure.ts', 'measure');
 const MODEL = await load('core/src/diagnosis/model.ts', 'model');
 const { measureMastery } = await load('core/src/insight/measure-mastery.ts', 'measure-mastery');

@@ -1,4 +1,6 @@
-import { draftLesson, DEFAULT_SETTINGS, prepareLesson } from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { randomUUID } from 'node:crypto';
 import { setTimeout } from 'node:timers/promises';
 import { Child } from './child.js';

@@ -1,4 +1,9 @@
-import { DEFAULT_SETTINGS, draftLesson, generateVoice, narrationAt, prepareLesson, RUNGS, type RungId } from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { generateVoice } from '@zeitpunkt/core/rehearsal/generated-voice';
+import { narrationAt } from '@zeitpunkt/core/stage/player';
 import { cuesOf } from '@zeitpunkt/core/voice/align';
 import { levelsOf } from '@zeitpunkt/core/voice/levels';
 import { speechIn } from '@zeitpunkt/core/voice/speech';

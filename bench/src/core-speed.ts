@@ -1,16 +1,13 @@
-import {
-  DEFAULT_SETTINGS,
-  dialOf,
-  draftLesson,
-  dialScene,
-  gearedPose,
-  prepareLesson,
-  stageAt,
-  stageScene,
-  TEACHING_LAYERS,
-  wrapSecondOfDay,
-  type Lesson,
-} from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { stageAt } from '@zeitpunkt/core/stage/player';
+import { wrapSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { readFileSync } from 'node:fs';
 import { median, ms } from './stats.js';

@@ -1,6 +1,9 @@
-import { DEFAULT_SETTINGS, QUESTION_KINDS, RUNG_IDS, RUNGS, seededRng, type Answered, type Item } from '@zeitpunkt/core';
+import { type Answered, diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
+import { RUNG_IDS, RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { bitsOf, designSet } from '@zeitpunkt/core/diagnosis/design-set';
-import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';

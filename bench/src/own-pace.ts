@@ -1,4 +1,5 @@
-import { prepareLesson, type Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { ownSteps } from '@zeitpunkt/core/run/own-pace';
 import { randomUUID } from 'node:crypto';
 import { WebSocket } from 'ws';

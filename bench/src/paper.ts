@@ -1,5 +1,8 @@
-import { DEFAULT_SETTINGS, QUESTION_KINDS, type Item, type PaperPage, type PaperWish, type SceneNode } from '@zeitpunkt/core';
-import { paperParts } from '@zeitpunkt/core/paper/paper-wish';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import type { PaperPage } from '@zeitpunkt/core/paper/paper-page';
+import { type PaperWish, paperParts } from '@zeitpunkt/core/paper/paper-wish';
+import { QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { SceneNode } from '@zeitpunkt/core/scene/scene-node';
 import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import PDFDocument from 'pdfkit';
 import { readFile } from 'node:fs/promises';

@@ -1,4 +1,5 @@
-import { prepareLesson, type Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { randomUUID } from 'node:crypto';
 import { Child } from './child.js';
 import { Client } from './http.js';

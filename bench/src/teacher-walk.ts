@@ -1,5 +1,7 @@
 import { chromium, expect, type Locator, type Page } from '@playwright/test';
-import { DEFAULT_SETTINGS, draftLesson, type Lesson } from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { CHROMIUM, DemoServer, SIGN_IN } from './demo-server.js';
 import { median, ms, percentile } from './stats.js';
 

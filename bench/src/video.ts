@@ -1,5 +1,6 @@
 import { chromium, type Page } from '@playwright/test';
-import { generateVoice, prepareLesson, wavFile } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { generateVoice, wavFile } from '@zeitpunkt/core/rehearsal/generated-voice';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';

@@ -1,4 +1,9 @@
-import { DEFAULT_SETTINGS, markOf, RUNGS, seededRng, type Item, type ResultRow, type RungId } from '@zeitpunkt/core';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import { RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';

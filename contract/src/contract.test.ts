@@ -1,37 +1,31 @@
+import { BEAT_KINDS, EXPANDING_KINDS } from '@zeitpunkt/core/beats/registry';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import type { RoomCommand, RoomState } from '@zeitpunkt/core/live/room';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Mark } from '@zeitpunkt/core/question-kinds/question-kind';
+import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { seededRng } from '@zeitpunkt/core/random/rng';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
+import { NEW_ASIDE, stageAside } from '@zeitpunkt/core/stage/aside';
 import {
   BAND_CHOICES,
-  BEAT_KINDS,
-  EXPANDING_KINDS,
-  DEFAULT_SETTINGS,
   freeHands,
-  kindOf,
   letGoIntoGear,
-  markOf,
-  NEW_ASIDE,
   NEW_BUILD,
-  QUESTION_KIND_IDS,
-  QUESTION_KINDS,
-  RUNGS,
-  seededRng,
   setAside,
   setTime,
-  stageAside,
   stageOfBuild,
   switchBand,
   takeAway,
   takeUp,
-  toSecondOfDay,
   turnHand,
-  WORD_PACKS,
   type BandChoice,
   type DialBuild,
-  type Item,
-  type Lesson,
-  type Mark,
-  type RoomCommand,
-  type RoomState,
-  type StageState,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/stage/dial-build';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { KEY_PICTURES } from '@zeitpunkt/core/live/room-key';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';

@@ -1,4 +1,5 @@
-import type { ItemView, Response, ShapeId } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 import { Type, type TSchema } from '@sinclair/typebox';
 import { LessonSettingsSchema, MovingBeatSchema } from './lesson-file.js';
 import { ItemViewSchema, ResponseSchema } from './question-kinds/registry.js';

@@ -1,5 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Check } from '@zeitpunkt/core/formats/format';
+import { STORED_FORMATS, type StoredFormatId } from '@zeitpunkt/core/formats/registry';
 import {
   readClassFile,
   readDialBuild,
@@ -13,10 +15,7 @@ import {
   readStage,
   readTake,
   readWaiting,
-  STORED_FORMATS,
-  type Check,
-  type StoredFormatId,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/formats/stored';
 import type { TSchema } from '@sinclair/typebox';
 import { Ajv } from 'ajv';
 import { ClassFileSchema } from './archive.js';

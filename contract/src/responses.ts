@@ -1,4 +1,5 @@
-import type { MisconceptionId, PartId } from '@zeitpunkt/core';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import type { PartId } from '@zeitpunkt/core/question-kinds/question-kind';
 import { Type, type TSchema } from '@sinclair/typebox';
 import { ResponseSchema } from './question-kinds/registry.js';
 import { AtMs, type Data, Exact, Nullable, OneOf, Uuid } from './shared.js';

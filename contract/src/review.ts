@@ -1,4 +1,5 @@
-import type { GroupKey, MisconceptionId } from '@zeitpunkt/core';
+import type { GroupKey } from '@zeitpunkt/core/insight/groups';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import { Type } from '@sinclair/typebox';
 import { Pupil } from './classes.js';
 import { RungIdSchema, LessonSettingsSchema } from './lesson-file.js';

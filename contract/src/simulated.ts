@@ -1,4 +1,4 @@
-import type { MisconceptionId } from '@zeitpunkt/core';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import { Type } from '@sinclair/typebox';
 import { RungIdSchema } from './lesson-file.js';
 import { type Data, Exact, Nullable, Uuid } from './shared.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { readOptions } from './options.js';
 import { serve } from './serve.js';
 import { stopInOrder } from './stop.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
 

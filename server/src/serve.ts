@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { FastifyInstance } from 'fastify';
 import { randomInt } from 'node:crypto';
 import { networkInterfaces } from 'node:os';

@@ -1,4 +1,4 @@
-import type { Item, ItemOf, ItemView, QuestionKindId, Response, ResponseOf, ViewOf } from '@zeitpunkt/core';
+import type { Item, ItemOf, ItemView, QuestionKindId, Response, ResponseOf, ViewOf } from '@zeitpunkt/core/question-kinds/registry';
 import { Type, type TObject, type TUnsafe } from '@sinclair/typebox';
 import { type Data, Exact, TaggedUnion } from '../shared.js';
 import type { KindSchemas } from './kind-schemas.js';

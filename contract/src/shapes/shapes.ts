@@ -1,5 +1,5 @@
 import { Type, type TProperties } from '@sinclair/typebox';
-import type { ShapeId } from '@zeitpunkt/core';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 import { Degrees, Exact, Nullable, OneOf, SecondOfDaySchema, ShortText } from '../shared.js';
 import { BandLineSchema, LayersSchema, SeparatorSchema } from '../stage.js';
 import { viewBase } from './view-base.js';

@@ -60,7 +60,7 @@ export const dailyCardBeat: BeatKind<DailyCardStep> = {
   motionMs: () => 0,
 };
 
-export const dailyCard: ExpandingKind<DailyCardBeat> = {
+export const dailyCard: ExpandingKind<DailyCardBeat, DailyCardStep> = {
   name: dailyCardBeat.name,
   does: 'show',
   about: ({ since, card }) => (since < card ? `cards ${since} to ${card}` : `card ${card}`),

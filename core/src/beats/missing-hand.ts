@@ -5,6 +5,8 @@ import { toSecondOfDay } from '../time/second-of-day.js';
 import { bestWording } from '../words/say.js';
 import { WORD_PACKS } from '../words/registry.js';
 import type { ExpandingKind } from './expanding-kind.js';
+import type { MarkBeat } from './mark.js';
+import type { SetBeat } from './set.js';
 
 /** One hand alone: about what time is it, and which hand tells more? */
 export interface MissingHandBeat {
@@ -16,7 +18,7 @@ export interface MissingHandBeat {
   readonly text: string;
 }
 
-export const missingHand: ExpandingKind<MissingHandBeat> = {
+export const missingHand: ExpandingKind<MissingHandBeat, SetBeat | MarkBeat> = {
   name: 'One hand alone',
   does: 'slip',
   about: ({ timeSec, shows }, { separator }) =>

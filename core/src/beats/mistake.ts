@@ -10,6 +10,8 @@ import { bestWording } from '../words/say.js';
 import { WORD_PACKS } from '../words/registry.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { ExpandingKind } from './expanding-kind.js';
+import type { MarkBeat } from './mark.js';
+import type { SetBeat } from './set.js';
 
 /** A wrong reading of a dial: how could somebody get that? Then what is right, and why. */
 export interface MistakeBeat {
@@ -29,7 +31,7 @@ export function mistakenReading({ timeSec, misconception }: Pick<MistakeBeat, 't
   return predictionsOf(item, settings).get(misconception)?.[0] as Typed | undefined;
 }
 
-export const mistake: ExpandingKind<MistakeBeat> = {
+export const mistake: ExpandingKind<MistakeBeat, SetBeat | MarkBeat> = {
   name: 'Explain the mistake',
   does: 'slip',
   about: ({ timeSec }, { separator }) => displayText(toSecondOfDay(timeSec), separator),

@@ -4,6 +4,9 @@ import { NEW_BUILD } from '../stage/dial-build.js';
 import { talkOf } from '../talk/registry.js';
 import { PLAIN_LAYERS } from '../scene/dial-state.js';
 import type { ExpandingKind } from './expanding-kind.js';
+import type { MarkBeat } from './mark.js';
+import type { SetBeat } from './set.js';
+import type { ShowBeat } from './show.js';
 
 /** Two hands put by themselves: can a clock look like this? And why, or why not. */
 export interface PossibleBeat {
@@ -13,7 +16,7 @@ export interface PossibleBeat {
   readonly text: string;
 }
 
-export const possible: ExpandingKind<PossibleBeat> = {
+export const possible: ExpandingKind<PossibleBeat, SetBeat | MarkBeat | ShowBeat> = {
   name: 'Possible or not',
   does: 'slip',
   about: ({ pose }) => (reportPose(pose).possible ? 'possible' : 'not possible'),

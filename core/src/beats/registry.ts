@@ -106,11 +106,11 @@ export function beatKindOf(beat: PlayBeat): BeatKind<PlayBeat> {
 
 const expandingKindOf = ({ kind }: { readonly kind: string }) =>
   Object.hasOwn(EXPANDING_KINDS, kind)
-    ? (EXPANDING_KINDS[kind as keyof typeof EXPANDING_KINDS] as unknown as ExpandingKind<unknown>)
+    ? (EXPANDING_KINDS[kind as keyof typeof EXPANDING_KINDS] as unknown as ExpandingKind<unknown, PlayBeat>)
     : null;
 
 /** A beat by the name of each of its steps: itself, or what it expands to. @throws CoreError LESSON_MISTAKE_NONE */
-export function expandBeat(beat: Beat, settings: LessonSettings): readonly ExpandedStep[] {
+export function expandBeat(beat: Beat, settings: LessonSettings): readonly ExpandedStep<PlayBeat>[] {
   return expandingKindOf(beat)?.expand(beat, settings) ?? [{ step: 'beat', beat: beat as PlayBeat }];
 }
 

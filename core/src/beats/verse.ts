@@ -30,7 +30,7 @@ export const verseBeat: BeatKind<VerseBeat> = {
   motionMs: () => 0,
 };
 
-export const verse: ExpandingKind<VerseBeat> = {
+export const verse: ExpandingKind<VerseBeat, VerseBeat> = {
   name: verseBeat.name,
   does: 'show',
   about: ({ lines }) => `${lines.length} lines`,

@@ -1,4 +1,4 @@
-import { explain, type ExplainFrom } from '../stage/explain.js';
+import { explain, type ExplainFrom, type ExplainStep } from '../stage/explain.js';
 import { displayText } from '../time/display.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import type { ExpandingKind } from './expanding-kind.js';
@@ -17,7 +17,7 @@ export interface WorkedExampleBeat {
 export const generatedSteps = ({ timeSec, from }: WorkedExampleBeat, settings: Parameters<typeof explain>[1]) =>
   explain(toSecondOfDay(timeSec), settings, from ?? 'dial');
 
-export const workedExample: ExpandingKind<WorkedExampleBeat> = {
+export const workedExample: ExpandingKind<WorkedExampleBeat, ExplainStep['beat']> = {
   name: 'Worked example',
   does: 'example',
   about: ({ timeSec, from }, { separator }) =>

@@ -1,5 +1,6 @@
 import { RUNGS, type RungId } from '../ladder/registry.js';
-import { isOnRung, type Rung } from '../ladder/rung.js';
+import type { Rung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import { kindOf } from '../question-kinds/registry.js';
 import { seededRng } from '../random/rng.js';
 import { questionsOf, withQuestion } from '../lesson/lesson-parts.js';

@@ -1,6 +1,6 @@
 import type { Beat } from '../beats/registry.js';
 import { RUNGS } from '../ladder/registry.js';
-import { isOnRung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import { kindOf } from '../question-kinds/registry.js';
 import { displayText } from '../time/display.js';
 import { minuteOfHour, toSecondOfDay, type SecondOfDay } from '../time/second-of-day.js';

@@ -3,14 +3,15 @@ import type { Rung } from '../ladder/rung.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { predictionsBy } from '../question-kinds/predictions.js';
 import { isAboutGoal } from '../ladder/goal.js';
-import { isOnRung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';
 import { WORD_PACK_IDS } from '../words/registry.js';
 import { narrationAt } from '../stage/player.js';
 import { prepareLesson, totalMsOf } from '../lesson/prepare.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
-import { draftLesson, type DraftWish } from './draft.js';
+import { draftLesson } from './draft.js';
+import type { DraftWish } from './wish.js';
 import { SITUATIONS, situationsAt } from './situations.js';
 
 const wish = (change: Partial<DraftWish> = {}): DraftWish => ({

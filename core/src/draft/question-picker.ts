@@ -1,6 +1,7 @@
 import { isAboutGoal } from '../ladder/goal.js';
 import { RUNGS, type RungId } from '../ladder/registry.js';
-import { isOnRung, type Rung } from '../ladder/rung.js';
+import type { Rung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import type { ActId } from '../acts/acts.js';
 import { changesAnyOf } from '../misconceptions/distorted-acts.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';

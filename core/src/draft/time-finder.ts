@@ -1,5 +1,5 @@
 import type { Rung } from '../ladder/rung.js';
-import { isOnRung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import { oneOf } from '../question-kinds/slips.js';
 import type { Item } from '../question-kinds/registry.js';
 import type { Rng } from '../random/rng.js';

@@ -1,5 +1,6 @@
 import type { SecondOfDay } from '../time/second-of-day.js';
-import { isOnRung, type Rung } from './rung.js';
+import type { Rung } from './rung.js';
+import { isOnRung } from './rung-times.js';
 import { anyMinute } from './rungs/any-minute.js';
 import { dayLine } from './rungs/day-line.js';
 import { durations } from './rungs/durations.js';

@@ -26,9 +26,6 @@ export interface RoomState {
 /** So long nothing is heard in a room, neither of the teacher nor of pupils, and it ends by itself, in milliseconds. */
 export const SILENCE_MS = 3 * 3600_000;
 
-/** More time is promised in whole minutes, so many at most. */
-export const MOST_MORE_MINUTES = 30;
-
 /** What a teacher may tell a room. `go` names its goal, so that a repeated command changes nothing. */
 export type RoomCommand =
   | { readonly type: 'begin' }

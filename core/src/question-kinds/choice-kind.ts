@@ -1,5 +1,5 @@
 import type { ActId, Acts } from '../acts/acts.js';
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { actsOf } from '../misconceptions/distorted-acts.js';
 import type { Rng } from '../random/rng.js';
@@ -36,7 +36,7 @@ export interface ChoiceKindParts<Kind extends string, Item extends ItemBase & Ki
   lookAt(item: Item, settings: LessonSettings): string;
   /** Why the key is right; the first sentence says what the key is. */
   reason(item: Item, settings: LessonSettings, key: readonly number[]): readonly [string, ...string[]];
-  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): Item;
   readonly samples: readonly Item[];
 }
 

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { actsOf } from '../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../misconceptions/registry.js';
 import { RUNG_IDS, RUNGS } from '../ladder/registry.js';
-import { isOnRung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
 import { seededRng } from '../random/rng.js';
 import { describeStage } from '../scene/describe-stage.js';

@@ -1,4 +1,4 @@
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { seededRng } from '../random/rng.js';
 import { SECONDS_PER_HALF_DAY, type SecondOfDay } from '../time/second-of-day.js';
@@ -10,7 +10,7 @@ const MOST_DRAWS = 30;
  * A question of a kind about a time that was chosen: another draw for each seed. Null where the kind is about no time of day,
  * or where no idea makes a difference at this one.
  */
-export function makeAbout(kind: QuestionKindId, at: SecondOfDay, rung: Rung, settings: LessonSettings, seed: number): Item | null {
+export function makeAbout(kind: QuestionKindId, at: SecondOfDay, rung: RungTimes, settings: LessonSettings, seed: number): Item | null {
   const rng = seededRng(seed);
   for (let draw = 0; draw < MOST_DRAWS; draw++) {
     const made = QUESTION_KINDS[kind].make(

@@ -1,4 +1,4 @@
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { seededRng } from '../random/rng.js';
 import { SECONDS_PER_HALF_DAY } from '../time/second-of-day.js';
@@ -7,7 +7,7 @@ import { kindOf, QUESTION_KINDS, type Item, type QuestionKindId } from './regist
 const MOST_DRAWS = 40;
 
 /** A new question of a kind on a rung, about times that the lesson does not ask yet where there are such. */
-export function makeItem(kind: QuestionKindId, rung: Rung, { items, settings, beats }: Lesson): Item {
+export function makeItem(kind: QuestionKindId, rung: RungTimes, { items, settings, beats }: Lesson): Item {
   const rng = seededRng(items.length * 31 + beats.length);
   const onDial = (item: Item) =>
     kindOf(item)

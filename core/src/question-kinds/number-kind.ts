@@ -1,5 +1,5 @@
 import type { ActId, Acts } from '../acts/acts.js';
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { Rng } from '../random/rng.js';
 import { plainHint } from './kind-talk.js';
@@ -26,7 +26,7 @@ export interface NumberKindParts<Kind extends string, Item extends ItemBase & Ki
   reason(item: Item, settings: LessonSettings): readonly [string, ...string[]];
   /** The picture with the key in it, on the stage. */
   readonly answered?: (item: Item) => Picture;
-  make(id: string, rng: Rng, rung: Rung): Item;
+  make(id: string, rng: Rng, rung: RungTimes): Item;
   readonly samples: readonly Item[];
 }
 

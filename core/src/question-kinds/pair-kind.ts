@@ -1,5 +1,5 @@
 import type { ActId, Acts } from '../acts/acts.js';
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { actsOf } from '../misconceptions/distorted-acts.js';
 import type { Rng } from '../random/rng.js';
@@ -31,7 +31,7 @@ export interface PairKindParts<Kind extends string, Item extends ItemBase & Kind
   lookAt(item: Item, settings: LessonSettings): string;
   /** What belongs together, in a sentence. */
   keySentence(item: Item, settings: LessonSettings, key: Pairs): string;
-  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): Item;
   readonly samples: readonly Item[];
 }
 

@@ -1,5 +1,5 @@
 import type { ActId, Acts } from '../acts/acts.js';
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import type { Rng } from '../random/rng.js';
@@ -111,7 +111,7 @@ export interface QuestionKind<Item extends ItemBase, Response extends ResponseBa
   /** A careless answer as children give it, never a right one. */
   slip(item: Item, rng: Rng, settings: LessonSettings): Response;
   /** A new item on a rung. The same random numbers give the same item. */
-  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): Item;
   /** Items that the shared tests run over, the awkward ones among them. */
   readonly samples: readonly Item[];
 }

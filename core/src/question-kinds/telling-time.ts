@@ -1,4 +1,4 @@
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { MisconceptionId } from '../misconceptions/registry.js';
 import { secondOfDay } from '../time/second-of-day.js';
@@ -25,7 +25,7 @@ const HOURS = [2, 8, 4, 10, 5, 7, 1, 11, 3, 9, 6, 12];
 export function timeThatTells(
   item: Item,
   apart: readonly [MisconceptionId, MisconceptionId],
-  rung: Rung,
+  rung: RungTimes,
   settings: LessonSettings,
 ): TellingTime | null {
   for (const minute of new Set([...rung.newMinutes, ...rung.minutes])) {

@@ -1,6 +1,6 @@
 import type { ActId, Acts } from '../acts/acts.js';
 import { typedTime, type TypedTime } from '../acts/typed-time.js';
-import type { Rung } from '../ladder/rung.js';
+import type { RungTimes } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { talkOf } from '../talk/registry.js';
 import type { Rng } from '../random/rng.js';
@@ -37,7 +37,7 @@ export interface TimeKindParts<Kind extends string, Item extends ItemBase & Kind
   reason(item: Item, settings: LessonSettings): readonly string[];
   /** The key as a sentence, where it is not just the time. */
   readonly keySentence?: (item: Item, settings: LessonSettings) => string;
-  make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): Item;
+  make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): Item;
   readonly samples: readonly Item[];
 }
 

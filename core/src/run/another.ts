@@ -1,6 +1,7 @@
 import { isAboutGoal } from '../ladder/goal.js';
 import { RUNG_IDS, RUNGS, rungIdOf, rungOf } from '../ladder/registry.js';
-import { isOnRung, type Rung } from '../ladder/rung.js';
+import type { Rung } from '../ladder/rung.js';
+import { isOnRung } from '../ladder/rung-times.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import { predictionsBy, predictionsOf } from '../question-kinds/predictions.js';
 import { kindOf, type Item } from '../question-kinds/registry.js';

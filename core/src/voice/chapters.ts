@@ -3,7 +3,7 @@ import type { PreparedLesson, Step } from '../lesson/prepare.js';
 import { displayText } from '../time/display.js';
 import { toSecondOfDay } from '../time/second-of-day.js';
 import type { Cue } from './take.js';
-import type { Shot } from './film.js';
+import type { Shot } from './shot.js';
 
 /** A part of a lesson as it is found in a list. */
 export type Chapter = Cue;

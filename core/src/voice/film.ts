@@ -4,20 +4,11 @@ import type { Lesson } from '../lesson/lesson.js';
 import { cuesOf } from './align.js';
 import { chaptersOf, type Chapter } from './chapters.js';
 import type { Cue, Take } from './take.js';
+import type { Shot } from './shot.js';
 import { takeFor } from './takes-of.js';
 
 /** How a question is waited for in a film: as the script says, always with a countdown, or always with a card that asks to stop the film. */
 export type ThinkAs = 'script' | 'countdown' | 'card';
-
-/** A step in a film. */
-export interface Shot {
-  readonly step: Step;
-  /** Since the beginning of the film, in milliseconds. */
-  readonly startMs: number;
-  readonly durationMs: number;
-  /** What is heard, from the beginning of the shot; null where nothing was recorded that fits. */
-  readonly take: Take | null;
-}
 
 /** A lesson as a film: what is seen and heard when, with captions and chapters. */
 export interface Film {

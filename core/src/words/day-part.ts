@@ -1,5 +1,5 @@
 import { fold } from './fold.js';
-import type { Heard, HeardTime } from './hear.js';
+import type { Heard, HeardTime } from './heard.js';
 import type { DayPart, WordPack } from './pack.js';
 
 /** Takes the part of the day and the words that carry no time out. */

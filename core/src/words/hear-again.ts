@@ -1,4 +1,5 @@
-import { hear, type Heard } from './hear.js';
+import { hear } from './hear.js';
+import type { Heard } from './heard.js';
 import type { WordPack } from './pack.js';
 
 const known = new WeakMap<WordPack, Map<string, Heard>>();

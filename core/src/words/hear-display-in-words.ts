@@ -1,7 +1,7 @@
 import { inDayPart, takeDayPart } from './day-part.js';
 import { hearDisplay } from './hear-display.js';
 import { NAMED_HOURS } from './hear-words.js';
-import type { Heard } from './hear.js';
+import type { Heard } from './heard.js';
 import type { WordPack } from './pack.js';
 import { readingsOf, wordsOf } from './word-readings.js';
 

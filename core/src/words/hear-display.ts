@@ -1,4 +1,4 @@
-import type { Heard } from './hear.js';
+import type { Heard } from './heard.js';
 
 /** The half of the day as written behind a display: am, a.m., pm, p. m. */
 const HALF = '(?:\\s*([ap])\\.?\\s*m\\.?)?';

@@ -1,5 +1,5 @@
 import { inDayPart, takeDayPart } from './day-part.js';
-import type { Heard, HeardTime } from './hear.js';
+import type { Heard, HeardTime } from './heard.js';
 import type { DayPart, HeardShape, WordPack } from './pack.js';
 import { readingsIn, wordsOf, type Reading } from './word-readings.js';
 

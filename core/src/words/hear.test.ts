@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { toSecondOfDay } from '../time/second-of-day.js';
-import { hear, type Heard } from './hear.js';
+import { hear } from './hear.js';
+import type { Heard } from './heard.js';
 import { slipsBetween } from './letters.js';
 import { WORD_PACKS, type WordPackId } from './registry.js';
 import { say } from './say.js';

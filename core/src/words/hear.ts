@@ -1,24 +1,10 @@
 import { fold } from './fold.js';
+import type { Heard } from './heard.js';
 import { hearDisplayInWords } from './hear-display-in-words.js';
 import { hearDisplay } from './hear-display.js';
 import { hearWords } from './hear-words.js';
 import type { WordPack } from './pack.js';
 import { plainDigits } from './plain-digits.js';
-
-/** What a typed text means. */
-export type Heard = HeardTime | { readonly kind: 'unreadable' };
-
-export interface HeardTime {
-  readonly kind: 'time';
-  /** Minutes since midnight, 0 to 1439; with the half of the day unknown, minutes since 12 o'clock, 0 to 719. */
-  readonly minuteOfDay: number;
-  readonly halfKnown: boolean;
-  readonly form: 'display' | 'words';
-  /** Spelling slips, 0 or more: a slip does not make the time wrong. */
-  readonly slips: number;
-  /** Set where the text reads as this time only through a misconception. */
-  readonly misconception: 'zero-dropped' | 'sixty-at-top' | null;
-}
 
 /** Longer texts are no time: nobody needs more letters to write one. */
 export const LONGEST_HEARD = 80;

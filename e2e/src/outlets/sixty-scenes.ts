@@ -1,20 +1,11 @@
-import {
-  dialOf,
-  dialScene,
-  NEW_BUILD,
-  PLAIN_LAYERS,
-  secondOfDay,
-  seededRng,
-  setAside,
-  setTime,
-  stageOfBuild,
-  stageScene,
-  TEACHING_LAYERS,
-  gearedPose,
-  type BandChoice,
-  type DialBuild,
-  type Scene,
-} from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { seededRng } from '@zeitpunkt/core/random/rng';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, PLAIN_LAYERS, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { NEW_BUILD, setAside, setTime, stageOfBuild, type BandChoice, type DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 
 const BANDS: readonly BandChoice[] = [
   'hour-line-quarters',

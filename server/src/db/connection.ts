@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';

@@ -1,5 +1,5 @@
 import Database from 'better-sqlite3';
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { chmodSync } from 'node:fs';
 import { join } from 'node:path';
 import { sqliteCode } from './sqlite-code.js';

@@ -1,4 +1,4 @@
-import { prepareLesson } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import Database from 'better-sqlite3';
 import { randomUUID } from 'node:crypto';

@@ -1,5 +1,5 @@
+import type { ClassFile } from '@zeitpunkt/core/formats/class-file/class-file';
 import {
-  checkPlan,
   readClassFile,
   readDialBuild,
   readLesson,
@@ -10,18 +10,18 @@ import {
   readRoomState,
   readRun,
   readTake,
-  prepareLesson,
-  type ClassFile,
-  type ClassPlan,
-  type DialBuild,
-  type Lesson,
-  type Mark,
-  type Response,
-  type ResultRow,
-  type RoomState,
-  type Run,
-  type Take,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/formats/stored';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import type { RoomState } from '@zeitpunkt/core/live/room';
+import type { Mark } from '@zeitpunkt/core/question-kinds/question-kind';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { Run } from '@zeitpunkt/core/run/run';
+import { checkPlan } from '@zeitpunkt/core/series/check-plan';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
+import type { DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import {
   ClassFileSchema,
   ClassPlanSchema,

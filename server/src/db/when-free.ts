@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { sqliteCode } from './sqlite-code.js';
 
 /** How long a write is tried again while another program holds the database, in milliseconds, and how often. */

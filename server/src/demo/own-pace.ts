@@ -1,4 +1,5 @@
-import { dayOf, daysOn, seededRng } from '@zeitpunkt/core';
+import { seededRng } from '@zeitpunkt/core/random/rng';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';

@@ -1,4 +1,5 @@
-import { daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { daysOn, mondayOf, weekdayOf } from '@zeitpunkt/core/series/school-days';
 import dayAtTheLight from './lessons/a-day-at-the-harbour-light.lesson.json';
 import anyMinute from './lessons/any-minute-at-the-puffin-count.lesson.json';
 import timetable from './lessons/the-ferrys-timetable.lesson.json';

@@ -1,4 +1,6 @@
-import { generateVoice, prepareLesson, wavFile, type Take } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { generateVoice, wavFile } from '@zeitpunkt/core/rehearsal/generated-voice';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { cuesOf } from '@zeitpunkt/core/voice/align';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { levelsOf } from '@zeitpunkt/core/voice/levels';

@@ -1,5 +1,8 @@
 import type { LessonSummary, OwnPaceDetail, SessionDetail, SessionSummary } from '@zeitpunkt/contract';
-import { daysOn, isRightVerdict, MISCONCEPTION_IDS, plannedLessons } from '@zeitpunkt/core';
+import { MISCONCEPTION_IDS } from '@zeitpunkt/core/misconceptions/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
+import { daysOn } from '@zeitpunkt/core/series/school-days';
+import { plannedLessons } from '@zeitpunkt/core/series/series';
 import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { School, type Browser } from '../testing/school.js';
 import { DEMO_SIGN_IN, seedDemo, TERNS } from './seed.js';

@@ -1,4 +1,6 @@
-import { DEFAULT_SETTINGS, dayOf, daysOn, draftLesson, mondayOf, weekdayOf } from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { dayOf, daysOn, mondayOf, weekdayOf } from '@zeitpunkt/core/series/school-days';
 import type { Store } from '../db/connection.js';
 import { stored } from '../db/stored.js';
 import { hashPassword } from '../features/auth/passwords.js';

@@ -1,4 +1,6 @@
-import type { MisconceptionId, PupilProfile, RungId } from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import type { PupilProfile } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { TERNS } from './seed.js';
 
 type Tern = (typeof TERNS)[number];

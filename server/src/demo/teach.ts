@@ -1,4 +1,4 @@
-import { seededRng, type Rng } from '@zeitpunkt/core';
+import { seededRng, type Rng } from '@zeitpunkt/core/random/rng';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { Pupil } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import fc from 'fast-check';
 import { strToU8, zipSync } from 'fflate';
 import { readXml } from './read-xml.js';

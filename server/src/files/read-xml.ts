@@ -1,4 +1,5 @@
-import { CoreError, type XmlElement, type XmlNode } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { XmlElement, XmlNode } from '@zeitpunkt/core/qti/xml';
 import { SaxesParser } from 'saxes';
 import { textOf } from './text-of.js';
 

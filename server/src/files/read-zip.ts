@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 import { setImmediate } from 'node:timers/promises';
 import { joined } from './joined.js';

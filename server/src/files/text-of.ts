@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 
 /**
  * The text of a file in UTF-8, without a byte-order mark.

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 
 const MINUTE_MS = 60_000;
 /** So many wait for their turn at most; further ones are sent away at once. */

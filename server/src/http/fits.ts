@@ -1,4 +1,4 @@
-import type { Check } from '@zeitpunkt/core';
+import type { Check } from '@zeitpunkt/core/formats/format';
 import { Ajv, type ValidateFunction } from 'ajv';
 import type { TSchema } from '@sinclair/typebox';
 import { complaintOf } from './what-is-wrong.js';

@@ -1,4 +1,4 @@
-import { ERROR_CODES } from '@zeitpunkt/core';
+import { ERROR_CODES } from '@zeitpunkt/core/errors';
 import { LessonSchema } from '@zeitpunkt/contract';
 import { readFileSync } from 'node:fs';
 import { STARTER_LESSONS } from '../features/lessons/starter.js';

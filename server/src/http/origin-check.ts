@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { onRequestHookHandler } from 'fastify';
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS']);

@@ -1,5 +1,5 @@
 import { STATUS_CODES } from 'node:http';
-import { CoreError, ERROR_CODES, type ErrorCode, type ErrorParams } from '@zeitpunkt/core';
+import { CoreError, ERROR_CODES, type ErrorCode, type ErrorParams } from '@zeitpunkt/core/errors';
 import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
 import type { Socket } from 'node:net';
 import { problemOfStore } from '../db/when-free.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { FastifyBaseLogger, FastifyInstance, FastifyRequest, FastifyTypeProvider, RawServerDefault } from 'fastify';
 import type { IncomingMessage, ServerResponse } from 'node:http';
 

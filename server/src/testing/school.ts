@@ -1,4 +1,6 @@
-import { ONLY_STEP, prepareLesson, type KeyPicture, type StepRef } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { ONLY_STEP, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import type { KeyPicture } from '@zeitpunkt/core/live/room-key';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import type { FastifyInstance, InjectOptions, LightMyRequestResponse } from 'fastify';
 import { randomUUID } from 'node:crypto';

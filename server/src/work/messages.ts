@@ -1,4 +1,4 @@
-import { CoreError, type ErrorCode } from '@zeitpunkt/core';
+import { CoreError, type ErrorCode } from '@zeitpunkt/core/errors';
 import type { Piece } from './work.js';
 
 /** What the server tells its worker. A flow gives one piece for each `next`. */

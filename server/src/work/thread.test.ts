@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { LightMyRequestResponse } from 'fastify';
 import { execFileSync } from 'node:child_process';
 import { randomUUID } from 'node:crypto';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { Worker } from 'node:worker_threads';
 import { errorOf, memoryOf, type FromWorker, type ToWorker } from './messages.js';
 import type { Piece, Work } from './work.js';

@@ -1,12 +1,12 @@
 import type { NewBeat } from '../../beats/registry.js';
-import type { Rung } from '../../ladder/rung.js';
+import type { RungTimes } from '../../ladder/rung-times.js';
 import type { SecondOfDay } from '../../time/second-of-day.js';
 import type { Tongue } from '../../words/pack.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 
 /** What a demonstration is made for. */
 export interface DemonstrationFor {
-  readonly rung: Rung;
+  readonly rung: RungTimes;
   readonly settings: LessonSettings;
   readonly tongue: Tongue;
 }

@@ -1,5 +1,6 @@
 import { dayLineDemonstration } from './day-line.js';
 import type { Demonstration } from './demonstration.js';
+import type { DemonstrationId } from './ids.js';
 import { oneHandDemonstration } from './one-hand.js';
 import { secondsDemonstration } from './seconds.js';
 import { spanDemonstration } from './span.js';
@@ -14,6 +15,4 @@ export const DEMONSTRATIONS = {
   'twice-round': twiceRoundDemonstration,
   span: spanDemonstration,
   seconds: secondsDemonstration,
-} as const satisfies Record<string, Demonstration>;
-
-export type DemonstrationId = keyof typeof DEMONSTRATIONS;
+} as const satisfies Record<DemonstrationId, Demonstration>;

@@ -4,7 +4,7 @@ import { TEACHING_LAYERS } from '../../scene/dial-state.js';
 import { NEW_BUILD } from '../../stage/dial-build.js';
 import type { NewBeat } from '../../beats/registry.js';
 import type { LessonSettings } from '../../lesson/settings.js';
-import type { Rung } from '../../ladder/rung.js';
+import type { RungTimes } from '../../ladder/rung-times.js';
 import type { Demonstration } from './demonstration.js';
 
 const TEXTS = {
@@ -33,7 +33,7 @@ const shown = (timeSec: SecondOfDay, { pack, separator }: LessonSettings, text: 
 });
 
 /** Seconds that an example ends with: of the tricky times so that hands hide each other, else away from the other hands. */
-function secondsAt(at: SecondOfDay, { tricky }: Rung): number {
+function secondsAt(at: SecondOfDay, { tricky }: RungTimes): number {
   const minute = minuteOfHour(at);
   if (tricky.some((one) => one.hour % 12 === hour24(at) % 12 && one.minute === minute)) return minute;
   return (Math.floor(minute / 5) * 5 + 20) % 60;

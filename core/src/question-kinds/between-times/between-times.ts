@@ -2,7 +2,7 @@ import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -85,7 +85,7 @@ const timesRead = (at: SecondOfDay, acts: Acts): SecondOfDay[] =>
     .filter((time) => time !== null);
 
 /** The others are dials that ideas read as a time between the two. */
-function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): BetweenTimesItem {
+function make(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): BetweenTimesItem {
   for (const rung of rungsToTry(wanted)) {
     const right = timeOnRung(rung, rng);
     const from = later(right, (-SPAN_MIN / 2) * 60);

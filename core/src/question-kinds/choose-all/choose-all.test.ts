@@ -3,7 +3,8 @@ import { DEFAULT_SETTINGS } from '../../lesson/settings.js';
 import { seededRng } from '../../random/rng.js';
 import { dialsInOrder } from '../../scene/stage-state.js';
 import { markOf } from '../marking.js';
-import { chooseAll, type ChooseAllItem } from './choose-all.js';
+import { chooseAll } from './choose-all.js';
+import type { ChooseAllItem } from './item.js';
 import { CHOOSE_ALL_SAMPLES } from './samples.js';
 
 const [half, quarter, words] = CHOOSE_ALL_SAMPLES as readonly [ChooseAllItem, ChooseAllItem, ChooseAllItem];

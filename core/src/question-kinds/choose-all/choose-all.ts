@@ -11,8 +11,8 @@ import { WORD_PACKS } from '../../words/registry.js';
 import { bestWording } from '../../words/say.js';
 import { haveAGo } from '../kind-talk.js';
 import { dialPicture, NO_PICTURE, type Picture } from '../picture.js';
-import type { ItemBase, Judgement, QuestionKind, ViewBase } from '../question-kind.js';
-import { isTakenFor, targetsOf, type Given } from '../seen-as.js';
+import type { Judgement, QuestionKind, ViewBase } from '../question-kind.js';
+import { isTakenFor, targetsOf } from '../seen-as.js';
 import {
   choicesOnStage,
   choicesText,
@@ -23,19 +23,10 @@ import {
   type ChoicesAnswer,
   type ChoicesShapeView,
 } from '../shapes/choices.js';
+import type { ChooseAllItem } from './item.js';
 import { makeChooseAll } from './make.js';
 import { CHOOSE_ALL_SAMPLES } from './samples.js';
 import { TEXTS } from './texts.js';
-
-/** A time is given in words, on a display or on a dial; the pupil chooses all that show it. */
-export interface ChooseAllItem extends ItemBase {
-  readonly kind: 'choose-all';
-  /** The time asked for, in seconds since midnight. */
-  readonly timeSec: number;
-  readonly from: Given;
-  /** Two to eight, in the order they stand. */
-  readonly choices: readonly Choice[];
-}
 
 export interface ChooseAllResponse extends ChoicesAnswer {
   readonly kind: 'choose-all';

@@ -1,7 +1,7 @@
 import { CoreError } from '../../errors.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose, type Pose } from '../../dial/pose.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -14,7 +14,7 @@ import { dialsReadAs } from '../read-as.js';
 import { APART_DEG, degreesApart, isTakenFor, targetsOf, tellApart } from '../seen-as.js';
 import { oneOf, shuffled } from '../slips.js';
 import type { Choice } from '../shapes/choices.js';
-import type { ChooseAllItem } from './choose-all.js';
+import type { ChooseAllItem } from './item.js';
 
 /** Distractors at the most: with the right ones, six choices fit a small screen. */
 const MOST_DISTRACTORS = 3;
@@ -23,7 +23,7 @@ const MOST_DISTRACTORS = 3;
  * A new item. Each distractor is what one misconception would take for the time asked for; where fewer of them make a
  * difference the item has fewer choices.
  */
-export function makeChooseAll(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ChooseAllItem {
+export function makeChooseAll(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): ChooseAllItem {
   for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const from = oneOf(['words', 'display', 'dial'], rng);
@@ -45,7 +45,7 @@ function texts(at: SecondOfDay, rng: Rng, settings: LessonSettings): Choice[] {
 }
 
 /** The time on a clock with all numerals and on one with few, and dials that ideas would take for it. */
-function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: Rung, settings: LessonSettings): Choice[] {
+function dials(at: SecondOfDay, from: 'words' | 'display', rng: Rng, rung: RungTimes, settings: LessonSettings): Choice[] {
   const right = gearedPose(at);
   const shown: Choice[] = [
     { ...right, numerals: 'all' },
@@ -77,7 +77,7 @@ function takenFor(
   at: SecondOfDay,
   from: 'words' | 'display',
   idea: (typeof MISCONCEPTION_IDS)[number],
-  rung: Rung,
+  rung: RungTimes,
   settings: LessonSettings,
 ): Pose | null {
   const acts = actsOf([idea], settings);

@@ -1,4 +1,4 @@
-import type { ChooseAllItem } from './choose-all.js';
+import type { ChooseAllItem } from './item.js';
 
 const dial = (hourDeg: number, minuteDeg: number, numerals: 'all' | 'quarters' = 'all') => ({ hourDeg, minuteDeg, numerals });
 

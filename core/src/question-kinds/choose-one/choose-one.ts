@@ -5,23 +5,12 @@ import { displayText } from '../../time/display.js';
 import { toSecondOfDay } from '../../time/second-of-day.js';
 import { choiceKind } from '../choice-kind.js';
 import { whereToBegin } from '../kind-talk.js';
-import type { ItemBase } from '../question-kind.js';
-import { asPicture, type Given } from '../seen-as.js';
-import type { Choice } from '../shapes/choices.js';
+import { asPicture } from '../seen-as.js';
+import type { ChooseOneItem } from './item.js';
 import { makeChooseOne } from './make.js';
 import { CHOOSE_ONE_SAMPLES } from './samples.js';
 import { taken } from './taken.js';
 import { TEXTS } from './texts.js';
-
-/** A time is shown in one way; the pupil takes the one choice that shows it in another. */
-export interface ChooseOneItem extends ItemBase {
-  readonly kind: 'choose-one';
-  /** The time that is shown, in seconds since midnight. */
-  readonly timeSec: number;
-  readonly from: Given;
-  /** Two to five, in the order they stand; one of them shows the time. */
-  readonly choices: readonly Choice[];
-}
 
 const showsDial = ({ from, choices }: ChooseOneItem) => from === 'dial' || choices.some((choice) => !('text' in choice));
 const atOf = (item: ChooseOneItem) => toSecondOfDay(item.timeSec);

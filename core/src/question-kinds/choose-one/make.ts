@@ -1,7 +1,7 @@
 import { CoreError } from '../../errors.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
 import { MISCONCEPTION_IDS } from '../../misconceptions/registry.js';
@@ -11,7 +11,7 @@ import type { SecondOfDay } from '../../time/second-of-day.js';
 import { asChoice, seenAs, targetsOf, tellApart, written, type Given } from '../seen-as.js';
 import type { Choice } from '../shapes/choices.js';
 import { shuffled } from '../slips.js';
-import type { ChooseOneItem } from './choose-one.js';
+import type { ChooseOneItem } from './item.js';
 import { taken } from './taken.js';
 
 /** With the right one, four choices are what a child of six can compare. */
@@ -29,7 +29,7 @@ const WAYS = [
  * A new item: one right choice, and what ideas take the shown time for. Where fewer of them make a difference, there are
  * fewer choices; a time at which none does is not asked so.
  */
-export function makeChooseOne(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ChooseOneItem {
+export function makeChooseOne(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): ChooseOneItem {
   for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const [from, to] = WAYS[Math.floor(rng() * WAYS.length)]!;

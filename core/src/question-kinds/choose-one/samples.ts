@@ -1,4 +1,4 @@
-import type { ChooseOneItem } from './choose-one.js';
+import type { ChooseOneItem } from './item.js';
 
 const dial = (hourDeg: number, minuteDeg: number) => ({ hourDeg, minuteDeg, numerals: 'all' as const });
 const kind = 'choose-one';

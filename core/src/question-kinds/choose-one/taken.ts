@@ -4,7 +4,7 @@ import type { LessonSettings } from '../../lesson/settings.js';
 import { toSecondOfDay, type SecondOfDay } from '../../time/second-of-day.js';
 import { asChoice, degreesApart, isTakenFor, seenAs, targetsOf, written } from '../seen-as.js';
 import { inOrder, type Choice } from '../shapes/choices.js';
-import type { ChooseOneItem } from './choose-one.js';
+import type { ChooseOneItem } from './item.js';
 
 /**
  * Places of the choices that somebody who does the acts so takes, each for itself. Digits are looked for as they were read,

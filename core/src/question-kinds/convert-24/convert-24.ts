@@ -1,5 +1,5 @@
 import { typedTime } from '../../acts/typed-time.js';
-import { timeOnRung } from '../../ladder/rung.js';
+import { timeOnRung } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { displayText24, minuteDigits } from '../../time/display.js';

@@ -1,7 +1,7 @@
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { isOnRung, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { isOnRung, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { situationsAt } from '../../draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
@@ -72,7 +72,7 @@ function answersOf({ plannedSec, thereSec }: EarlyLateItem, acts: Acts): number[
 }
 
 /** About something that one comes to; drawn until there is such a thing at the planned hour. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): EarlyLateItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): EarlyLateItem {
   for (;;) {
     const there = secondOfDay(7 + Math.floor(rng() * 12), minuteOfHour(timeOnRung(rung, rng)));
     const apart =

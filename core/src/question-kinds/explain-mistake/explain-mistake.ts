@@ -1,7 +1,7 @@
 import { CoreError } from '../../errors.js';
 import { sameTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -91,7 +91,7 @@ function readingText(item: ExplainMistakeItem, settings: LessonSettings): string
 }
 
 /** The other explanations are ideas that lead to other readings of this dial. */
-function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): ExplainMistakeItem {
+function make(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): ExplainMistakeItem {
   for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const readings = shuffled(READING_IDEAS, rng).flatMap((idea) => {

@@ -1,4 +1,4 @@
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { situationsAt, tellsTheHalf } from '../../draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
@@ -55,7 +55,7 @@ function reasonOf(item: HalfOfDayItem): 'isAm' | 'isPm' | 'isMidnight' | 'isNoon
 const MOST_DRAWS = 60;
 
 /** A third of the items lie in the hour of the 12, by day or by night; none is about what could happen in the other half, too. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): HalfOfDayItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): HalfOfDayItem {
   const tongue = tongueOf(settings);
   const pastTwelve = rung.minutes.filter((minute) => minute > 0);
   // Where only full hours are known, the hour of the 12 is noon or midnight itself.

@@ -1,5 +1,5 @@
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung } from '../../ladder/rung.js';
+import { timeOnRung } from '../../ladder/rung-times.js';
 import { reasonFor } from '../../talk/reason.js';
 import { talkOf, tongueOf } from '../../talk/registry.js';
 import { toSecondOfDay, wrapSecondOfDay } from '../../time/second-of-day.js';

@@ -1,6 +1,6 @@
 import { typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung } from '../../ladder/rung.js';
+import { timeOnRung } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../talk/registry.js';
 import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';

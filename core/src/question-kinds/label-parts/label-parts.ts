@@ -1,6 +1,6 @@
 import type { ClockPart } from '../../acts/acts.js';
 import { gearedPose } from '../../dial/pose.js';
-import type { Rung } from '../../ladder/rung.js';
+import type { RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
@@ -88,7 +88,7 @@ function pictureOf(item: LabelPartsItem): Picture {
   return dialPicture(gearedPose(SHOWN), layers, letters);
 }
 
-function make(id: string, rng: Rng, rung: Rung, _settings: LessonSettings): LabelPartsItem {
+function make(id: string, rng: Rng, rung: RungTimes, _settings: LessonSettings): LabelPartsItem {
   const of = rung.kinds.includes('second-hand') ? THREE_HANDS : rng() < 0.6 ? DIAL_PARTS : DISPLAY_PARTS;
   return { id, kind: 'label-parts', parts: shuffled(of, rng), names: shuffled(of, rng) };
 }

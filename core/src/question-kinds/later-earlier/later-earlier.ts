@@ -1,7 +1,7 @@
 import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { typedTime, type TypedTime } from '../../acts/typed-time.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
@@ -184,7 +184,7 @@ function lineOf(item: LaterEarlierItem) {
 }
 
 /** Lengths that the rung can count; over the full hour more often than not, since there the mistakes are. */
-function make(id: string, rng: Rng, wanted: Rung): LaterEarlierItem {
+function make(id: string, rng: Rng, wanted: RungTimes): LaterEarlierItem {
   const steps = [...new Set(wanted.minutes.filter((minute) => minute > 0 && minute % 5 === 0))];
   const lengths = [...steps, 60, 120, 180];
   for (const rung of rungsToTry(wanted)) {

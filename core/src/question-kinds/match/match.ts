@@ -1,7 +1,7 @@
 import type { Acts } from '../../acts/acts.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -74,7 +74,7 @@ function pairsOf(item: MatchItem, acts: Acts, settings: LessonSettings): (number
 }
 
 /** The other times are those that ideas read from the first one, as far as they stand on the rung. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): MatchItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): MatchItem {
   const [left, right] = oneOf(
     [
       ['dial', 'display'],

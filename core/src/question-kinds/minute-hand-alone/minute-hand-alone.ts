@@ -1,6 +1,6 @@
 import type { Acts } from '../../acts/acts.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -58,7 +58,7 @@ export const minuteHandAlone = choiceKind<'minute-hand-alone', MinuteHandAloneIt
 const minutesRead = (minute: number, acts: Acts): readonly number[] => [...new Set(acts.count(minute * 6))];
 
 /** Times with these minutes, and with those that ideas read from the long hand; all hours different. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): MinuteHandAloneItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): MinuteHandAloneItem {
   const minute = minuteOfHour(timeOnRung(rung, rng));
   const wrong = shuffled(MISCONCEPTION_IDS, rng).flatMap((idea) => minutesRead(minute, actsOf([idea], settings)));
   const others = [...new Set(wrong)].filter((one) => one !== minute && one < 60).slice(0, 2);

@@ -2,7 +2,7 @@ import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { sameTyped, timeTyped, typedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -88,7 +88,7 @@ function oddOf(choices: readonly Choice[], acts: Acts): number[][] {
 }
 
 /** The odd one is what somebody with an idea takes for the same: they then find another one odd, or none. */
-function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): OddOneOutItem {
+function make(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): OddOneOutItem {
   for (const rung of rungsToTry(wanted)) {
     const at = timeOnRung(rung, rng);
     const wordings = say(at, WORD_PACKS[settings.pack]);
@@ -112,7 +112,7 @@ function mistakenText(at: SecondOfDay, wordings: readonly string[], acts: Acts, 
   return wrong.filter(({ minute }) => minute.length === 2).map(({ hour, minute }) => `${hour}${settings.separator}${minute}`);
 }
 
-function readAs(at: SecondOfDay, rng: Rng, rung: Rung, settings: LessonSettings): Choice | null {
+function readAs(at: SecondOfDay, rng: Rng, rung: RungTimes, settings: LessonSettings): Choice | null {
   for (const idea of shuffled(MISCONCEPTION_IDS, rng)) {
     const others = dialsReadAs(typedTime(at), idea, rung.minutes, settings).map((other): Choice => ({
       ...gearedPose(other),

@@ -1,6 +1,6 @@
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped } from '../../acts/typed-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -127,7 +127,7 @@ function cardsOnStage(item: OrderTimesItem, settings: LessonSettings) {
 }
 
 /** In one half of the day; two of three rows have a time in the hour of the 12, which comes first there: never noon or midnight itself. */
-function make(id: string, rng: Rng, rung: Rung): OrderTimesItem {
+function make(id: string, rng: Rng, rung: RungTimes): OrderTimesItem {
   const half = rng() < 0.5 ? 0 : 12;
   const hours = shuffled([1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11], rng).slice(0, 3);
   if (rng() < 0.67) hours[0] = 0;

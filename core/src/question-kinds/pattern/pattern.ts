@@ -1,7 +1,7 @@
 import { CoreError } from '../../errors.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
@@ -149,7 +149,7 @@ function goneOn({ hour, minute }: TypedTime, stepMin: number): TypedTime {
 }
 
 /** Steps that stay on the rung; one in two rows goes over 12. */
-function make(id: string, rng: Rng, wanted: Rung, _settings: LessonSettings): PatternItem {
+function make(id: string, rng: Rng, wanted: RungTimes, _settings: LessonSettings): PatternItem {
   const count = 5;
   for (const rung of rungsToTry(wanted)) {
     const overTwelve = rng() < 0.5;

@@ -1,6 +1,6 @@
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped } from '../../acts/typed-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
@@ -144,7 +144,7 @@ function placesOf(item: PlaceOnLineItem, acts: Acts, settings: LessonSettings): 
 }
 
 /** Days where the rung is about them, hours elsewhere; a display alone says too much of the hour line. */
-function make(id: string, rng: Rng, rung: Rung): PlaceOnLineItem {
+function make(id: string, rng: Rng, rung: RungTimes): PlaceOnLineItem {
   const timeSec = timeOnRung(rung, rng);
   const line = rung.kinds.includes('half-of-day') || rung.minutes.length === 1 ? 'day' : 'hour';
   return { id, kind: 'place-on-line', timeSec, line, from: line === 'day' ? 'display' : oneOf(['words', 'dial'], rng) };

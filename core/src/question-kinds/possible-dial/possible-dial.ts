@@ -3,7 +3,7 @@ import type { Acts } from '../../acts/acts.js';
 import { reportPose } from '../../dial/possible.js';
 import { gearedPose, type Pose } from '../../dial/pose.js';
 import { nearestTime } from '../../dial/nearest-time.js';
-import { rungsToTry, timeOnRung, type Rung } from '../../ladder/rung.js';
+import { rungsToTry, timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { talkOf, tongueOf } from '../../talk/registry.js';
 import { actsOf } from '../../misconceptions/distorted-acts.js';
@@ -77,7 +77,7 @@ function looksRight(pose: Pose, acts: Acts, settings: LessonSettings): boolean {
 }
 
 /** Dials as gears have them, and one as somebody with an idea sets it. */
-function make(id: string, rng: Rng, wanted: Rung, settings: LessonSettings): PossibleDialItem {
+function make(id: string, rng: Rng, wanted: RungTimes, settings: LessonSettings): PossibleDialItem {
   for (const rung of rungsToTry(wanted)) {
     const times = [timeOnRung(rung, rng), timeOnRung(rung, rng)];
     const isCan = rng() < 0.25;

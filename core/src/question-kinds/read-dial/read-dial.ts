@@ -2,7 +2,7 @@ import { talkOf, tongueOf } from '../../talk/registry.js';
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped, typedTime, type TypedTime } from '../../acts/typed-time.js';
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { PLAIN_LAYERS } from '../../scene/dial-state.js';
@@ -119,7 +119,7 @@ function reasonOf(item: ReadDialItem, settings: LessonSettings): readonly string
 }
 
 /** Where the rung is about 24 hours, most of them are written so. */
-function make(id: string, rng: Rng, rung: Rung): ReadDialItem {
+function make(id: string, rng: Rng, rung: RungTimes): ReadDialItem {
   const timeSec = timeOnRung(rung, rng);
   const isOf24 = rung.kinds.includes('convert-24') && rng() < PART_OF_24;
   return { id, kind: 'read-dial', timeSec, ...(isOf24 && { as: 'of-24' as const }) };

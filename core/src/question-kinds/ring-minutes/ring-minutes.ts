@@ -1,5 +1,5 @@
 import { gearedPose } from '../../dial/pose.js';
-import type { Rung } from '../../ladder/rung.js';
+import type { RungTimes } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
@@ -66,7 +66,7 @@ function sentenceOf(numeral: number, settings: LessonSettings): string {
 }
 
 /** Numerals of minutes that the rung knows; the first rungs know only the top and the halves. */
-function make(id: string, rng: Rng, { minutes }: Rung): RingMinutesItem {
+function make(id: string, rng: Rng, { minutes }: RungTimes): RingMinutesItem {
   const fives = minutes.filter((minute) => minute % 5 === 0).map((minute) => minute / 5 || 12);
   return { id, kind: 'ring-minutes', numerals: shuffled(fives, rng).slice(0, 1 + Math.floor(rng() * 3)) };
 }

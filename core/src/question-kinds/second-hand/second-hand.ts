@@ -1,5 +1,5 @@
 import { gearedPose } from '../../dial/pose.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
 import { PLAIN_LAYERS, type DialLayers } from '../../scene/dial-state.js';
@@ -42,6 +42,6 @@ export const secondHand = numberKind<'second-hand', SecondHandItem>({
 });
 
 /** In whole fives; now and then at the top, where a minute begins. */
-function make(id: string, rng: Rng, rung: Rung): SecondHandItem {
+function make(id: string, rng: Rng, rung: RungTimes): SecondHandItem {
   return { id, kind: 'second-hand', timeSec: timeOnRung(rung, rng), second: Math.floor(rng() * 12) * 5 };
 }

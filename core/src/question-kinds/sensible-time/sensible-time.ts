@@ -1,4 +1,4 @@
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { isNever, SITUATIONS, tellsTheHalf } from '../../draft/situations.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
@@ -103,7 +103,7 @@ const written = ({ as }: SensibleTimeItem, at: SecondOfDay, settings: LessonSett
  * Beside the sensible time the same one in the other half of the day, and on 24 hours what ten instead of twelve makes of it:
  * only what nobody would defend.
  */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): SensibleTimeItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): SensibleTimeItem {
   const of24 = rung.kinds.includes('convert-24');
   for (;;) {
     const situation = SITUATIONS[Math.floor(rng() * SITUATIONS.length)]!;

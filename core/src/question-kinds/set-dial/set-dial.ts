@@ -6,7 +6,7 @@ import { coherenceOf, STRICTNESS } from '../../dial/coherence.js';
 import { nearestTime } from '../../dial/nearest-time.js';
 import type { Pose } from '../../dial/pose.js';
 import { gearedPose, hourHandDeg, minuteHandDeg, turnDeg, wrapDeg } from '../../dial/pose.js';
-import { timeOnRung } from '../../ladder/rung.js';
+import { timeOnRung } from '../../ladder/rung-times.js';
 import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { dialOf, EMPTY_LAYERS, PLAIN_LAYERS } from '../../scene/dial-state.js';

@@ -1,5 +1,5 @@
 import { UNITS, type UnitQuestion } from '../../acts/acts.js';
-import type { Rung } from '../../ladder/rung.js';
+import type { RungTimes } from '../../ladder/rung-times.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
 import { numberKind } from '../number-kind.js';
@@ -40,7 +40,7 @@ export const units = numberKind<'units', UnitsItem>({
 });
 
 /** Parts of an hour where the rung knows them; days and seconds from where minutes are known. */
-function make(id: string, rng: Rng, { minutes }: Rung): UnitsItem {
+function make(id: string, rng: Rng, { minutes }: RungTimes): UnitsItem {
   const known = QUESTIONS.filter((asks) => {
     if (asks === 'minutes-in-half-hour') return minutes.includes(30);
     if (asks === 'minutes-in-quarter') return minutes.includes(15);

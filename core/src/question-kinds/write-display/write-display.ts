@@ -1,4 +1,4 @@
-import { timeOnRung } from '../../ladder/rung.js';
+import { timeOnRung } from '../../ladder/rung-times.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import { displayText } from '../../time/display.js';

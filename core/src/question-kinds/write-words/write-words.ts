@@ -1,13 +1,13 @@
 import type { Acts } from '../../acts/acts.js';
 import { timeTyped } from '../../acts/typed-time.js';
-import { timeOnRung, type Rung } from '../../ladder/rung.js';
+import { timeOnRung, type RungTimes } from '../../ladder/rung-times.js';
 import { reasonFor } from '../../talk/reason.js';
 import type { LessonSettings } from '../../lesson/settings.js';
 import { tongueOf } from '../../talk/registry.js';
 import type { Rng } from '../../random/rng.js';
 import { later } from '../../time/duration.js';
 import { minuteOfHour, SECONDS_PER_HALF_DAY, toSecondOfDay } from '../../time/second-of-day.js';
-import type { HeardTime } from '../../words/hear.js';
+import type { HeardTime } from '../../words/heard.js';
 import { hearAgain } from '../../words/hear-again.js';
 import { WORD_PACKS } from '../../words/registry.js';
 import { say } from '../../words/say.js';
@@ -169,7 +169,7 @@ function meansTheSame(one: string, other: string, settings: LessonSettings): boo
 }
 
 /** In two ways only where there are two. */
-function make(id: string, rng: Rng, rung: Rung, settings: LessonSettings): WriteWordsItem {
+function make(id: string, rng: Rng, rung: RungTimes, settings: LessonSettings): WriteWordsItem {
   const timeSec = timeOnRung(rung, rng);
   const from = oneOf(['dial', 'display'], rng);
   const item: WriteWordsItem = { id, kind: 'write-words', timeSec, from, lines: rng() < 0.3 ? 2 : 1 };

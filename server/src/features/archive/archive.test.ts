@@ -2,7 +2,7 @@ import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import { randomUUID } from 'node:crypto';
 import { parse } from 'csv-parse/sync';
 import type { ArchiveFound } from '@zeitpunkt/contract';
-import { NEW_PLAN } from '@zeitpunkt/core';
+import { NEW_PLAN } from '@zeitpunkt/core/series/plan';
 import { anotherTeacher, reading, respond, School, schoolWithRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;

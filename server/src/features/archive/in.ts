@@ -1,4 +1,8 @@
-import { CoreError, type ClassFile, type ClassPlan, type Lesson, type ResultRow } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { ClassFile } from '@zeitpunkt/core/formats/class-file/class-file';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
 import type { ArchiveFound } from '@zeitpunkt/contract';
 import { eq } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';

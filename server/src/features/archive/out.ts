@@ -1,4 +1,5 @@
-import { plannedLessons, writeClassFile, writeLesson, writePlan, writeResult } from '@zeitpunkt/core';
+import { writeClassFile, writeLesson, writePlan, writeResult } from '@zeitpunkt/core/formats/stored';
+import { plannedLessons } from '@zeitpunkt/core/series/series';
 import { asc, eq } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';

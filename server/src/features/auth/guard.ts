@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { Teacher } from '@zeitpunkt/contract';
 import type { FastifyRequest } from 'fastify';
 import type { Db } from '../../db/connection.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { Me, SetUp, SignIn } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { Invite, Invited, Staff } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';

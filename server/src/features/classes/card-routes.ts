@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { CardsMade, CardsWish, ClassDetail } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';

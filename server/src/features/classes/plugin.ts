@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete, type Store } from '../../db/connection.js';

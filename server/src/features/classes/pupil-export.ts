@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import { kindOf } from '@zeitpunkt/core';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { ClassDetail, PupilChange, PupilLeave, PupilMerge, PupilMove, PupilsIn } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete } from '../../db/connection.js';

@@ -1,7 +1,7 @@
 import { and, asc, count, desc, eq, inArray, isNull, max, ne, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { DataAct } from '@zeitpunkt/contract';
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
 import { response } from '../live/tables.js';
 import { card, dataRecord, pupil, schoolClass } from './tables.js';

@@ -1,6 +1,5 @@
-import type { RosterEntry } from '@zeitpunkt/core';
+import { type RosterEntry, planRoster } from '@zeitpunkt/core/roster/roster';
 import { guessColumns } from '@zeitpunkt/core/roster/guess-columns';
-import { planRoster } from '@zeitpunkt/core/roster/roster';
 import { School } from '../../testing/school.js';
 import { readRosterFile, rosterCsv } from './roster-file.js';
 

@@ -1,4 +1,5 @@
-import { CoreError, type RosterRow } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { RosterRow } from '@zeitpunkt/core/roster/roster';
 import type { RosterFile } from '@zeitpunkt/contract';
 import { type CsvError, parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';

@@ -1,5 +1,5 @@
 import type { DataAct } from '@zeitpunkt/contract';
-import type { DoorMode } from '@zeitpunkt/core';
+import type { DoorMode } from '@zeitpunkt/core/live/door';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { teacher } from '../auth/tables.js';
 

@@ -1,4 +1,4 @@
-import { NEW_BUILD } from '@zeitpunkt/core';
+import { NEW_BUILD } from '@zeitpunkt/core/stage/dial-build';
 import { randomUUID } from 'node:crypto';
 import { School, TestRoom, type Browser } from '../../testing/school.js';
 

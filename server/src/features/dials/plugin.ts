@@ -1,4 +1,5 @@
-import { CoreError, writeDialBuild } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeDialBuild } from '@zeitpunkt/core/formats/stored';
 import { DialOrder, DialRead, DialSave, DialSaved, SavedDialList, type SavedDial } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { Lesson } from '@zeitpunkt/core';
-import { NEW_BUILD } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { NEW_BUILD } from '@zeitpunkt/core/stage/dial-build';
 import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { stored } from '../../db/stored.js';
 import { School, TestRoom, type Browser } from '../../testing/school.js';

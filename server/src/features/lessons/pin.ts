@@ -1,4 +1,4 @@
-import type { Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { insertVersion, ownLesson, versionFile } from './queries.js';

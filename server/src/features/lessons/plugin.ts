@@ -1,4 +1,9 @@
-import { changeBeat, CoreError, DEFAULT_SETTINGS, sameJson, type Beat, type Lesson } from '@zeitpunkt/core';
+import type { Beat } from '@zeitpunkt/core/beats/registry';
+import { changeBeat } from '@zeitpunkt/core/edit/edit';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { sameJson } from '@zeitpunkt/core/same-json';
 import {
   BeatKeep,
   BeatKept,

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, max } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
-import { writeLesson, type Lesson } from '@zeitpunkt/core';
+import { writeLesson } from '@zeitpunkt/core/formats/stored';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { Db } from '../../db/connection.js';
 import { lesson, lessonVersion } from './tables.js';
 

@@ -1,14 +1,12 @@
-import {
-  CoreError,
-  DEFAULT_SETTINGS,
-  draftLesson,
-  emptyLesson,
-  kindOf,
-  prepareLesson,
-  rungIdOf,
-  SECONDS_PER_HALF_DAY,
-  type Lesson,
-} from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { emptyLesson } from '@zeitpunkt/core/edit/empty-lesson';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { rungIdOf } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { SECONDS_PER_HALF_DAY } from '@zeitpunkt/core/time/second-of-day';
 import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';

@@ -1,5 +1,6 @@
 import { and, desc, eq } from 'drizzle-orm';
-import { answerTimes, CoreError, type ClassTimes } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { answerTimes, type ClassTimes } from '@zeitpunkt/core/run/answer-times';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { Db } from '../../db/connection.js';
 import { liveQueries } from './queries.js';

@@ -1,4 +1,7 @@
-import { CoreError, sameJson, type Asking, type LessonSettings } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { Asking } from '@zeitpunkt/core/run/asking';
+import { sameJson } from '@zeitpunkt/core/same-json';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../../db/group-commit.js';
 import { isKeyTaken } from '../../db/key-taken.js';

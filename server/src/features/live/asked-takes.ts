@@ -1,4 +1,7 @@
-import { sameStep, type PreparedLesson, type Run, type Step, type Take } from '@zeitpunkt/core';
+import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
+import { sameStep } from '@zeitpunkt/core/lesson/step-ref';
+import type { Run } from '@zeitpunkt/core/run/run';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { takeFor } from '@zeitpunkt/core/voice/takes-of';
 
 /** What the teacher recorded of the questions of a lesson, for devices that cannot read them aloud. */

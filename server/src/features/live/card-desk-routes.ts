@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { CardJoin, CardRead, CardShown, DeskView } from '@zeitpunkt/contract';
 import type { Feature } from '../../http/feature.js';
 import { newToken, tokenHash } from '../../http/tokens.js';

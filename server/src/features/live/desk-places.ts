@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { DeskView } from '@zeitpunkt/contract';
 import { tokenHash } from '../../http/tokens.js';
 import type { OpenRoom } from './open-room.js';

@@ -1,5 +1,5 @@
-import { CoreError, type KeyPicture } from '@zeitpunkt/core';
-import { KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { type KeyPicture, KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
 import {
   BesideJoin,
   DeskView,

@@ -1,4 +1,4 @@
-import { prepareLesson } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import type { DeskView } from '@zeitpunkt/contract';
 import { reading, respond, type Browser, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
 

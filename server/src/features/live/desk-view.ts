@@ -1,4 +1,9 @@
-import { kindOf, moreTimeFor, NO_CALLS, viewOfRun, WORD_PACKS, type Calls, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { moreTimeFor, NO_CALLS, type Calls } from '@zeitpunkt/core/live/calls';
+import type { RoomState } from '@zeitpunkt/core/live/room';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { viewOfRun } from '@zeitpunkt/core/run/run-view';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import type { DeskView, MarkedResponse } from '@zeitpunkt/contract';
 
 /** The room as a desk needs to know it. */

@@ -1,4 +1,5 @@
-import { CoreError, type Asking } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Asking } from '@zeitpunkt/core/run/asking';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
 import { Answers, type AnswersNeeds } from './answers.js';
 import { readSession } from './session-record.js';

@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KIND_IDS, type Beat, type Item, type QuestionKindId } from '@zeitpunkt/core';
+import type { Beat } from '@zeitpunkt/core/beats/registry';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf, QUESTION_KIND_IDS, type Item, type QuestionKindId } from '@zeitpunkt/core/question-kinds/registry';
 import { respond, School, TestRoom, type Browser } from '../../testing/school.js';
 
 // A question of every kind over the real routes: what cannot be an answer is refused with its place, and nothing of it is kept.

@@ -1,4 +1,5 @@
-import type { Calls, Pose } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import type { Calls } from '@zeitpunkt/core/live/calls';
 import type { Passing } from '@zeitpunkt/contract';
 
 /** What pupils show in passing: whether they are ready, and their practice dials. In memory only, as long as it is called for. */

@@ -1,15 +1,10 @@
-import {
-  admitsNewcomers,
-  CoreError,
-  isDoorOpen,
-  type Item,
-  type Pose,
-  type PreparedLesson,
-  type RoomCommand,
-  type RoomHappening,
-  type RoomState,
-  type Take,
-} from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { admitsNewcomers, isDoorOpen } from '@zeitpunkt/core/live/door';
+import type { RoomCommand, RoomHappening, RoomState } from '@zeitpunkt/core/live/room';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import type {
   CommandDone,
   DeskView,

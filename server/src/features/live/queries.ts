@@ -1,4 +1,4 @@
-import type { DoorMode } from '@zeitpunkt/core';
+import type { DoorMode } from '@zeitpunkt/core/live/door';
 import { and, asc, count, countDistinct, desc, eq, isNull, lt, max, sql } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from '../classes/tables.js';

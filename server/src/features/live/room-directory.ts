@@ -1,6 +1,9 @@
-import { CoreError, prepareLesson, writeRoomState, type KeyPicture, type Lesson } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeRoomState } from '@zeitpunkt/core/formats/stored';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { type KeyPicture, drawRoomKey, KEY_LENGTH, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import { newRoom, SILENCE_MS } from '@zeitpunkt/core/live/room';
-import { drawRoomKey, KEY_LENGTH, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import type {
   CommandDone,
   CommandPost,

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { Participant, Pupil } from '@zeitpunkt/contract';
 import { isKeyTaken } from '../../db/key-taken.js';
 import type { LiveQueries } from './queries.js';

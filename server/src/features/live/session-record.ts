@@ -1,4 +1,6 @@
-import { CoreError, prepareLesson, type PreparedLesson, type RoomState } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import type { RoomState } from '@zeitpunkt/core/live/room';
 import { readPictures } from '@zeitpunkt/core/live/room-key';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';

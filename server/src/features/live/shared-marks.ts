@@ -1,19 +1,12 @@
-import {
-  acceptingItem,
-  CoreError,
-  canBeGiven,
-  kindOf,
-  isNotSure,
-  markOf,
-  textOfResponse,
-  writeMark,
-  writeResponse,
-  type Asking,
-  type ClassWording,
-  type LessonSettings,
-  type Mark,
-  type Response,
-} from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeMark, writeResponse } from '@zeitpunkt/core/formats/stored';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { acceptingItem, type ClassWording } from '@zeitpunkt/core/question-kinds/class-wordings';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import type { Mark } from '@zeitpunkt/core/question-kinds/question-kind';
+import { canBeGiven, kindOf, textOfResponse, type Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { Asking } from '@zeitpunkt/core/run/asking';
 
 /** A response with its mark, and both as JSON: as they are stored and as they are told. */
 export interface MarkedOnce {

@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { ClientMessage, type DeskMessage } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';

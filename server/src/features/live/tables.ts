@@ -1,4 +1,4 @@
-import type { RoomState } from '@zeitpunkt/core';
+import type { RoomState } from '@zeitpunkt/core/live/room';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 import { teacher } from '../auth/tables.js';
 import { pupil, schoolClass } from '../classes/tables.js';

@@ -1,4 +1,7 @@
-import { prepareLesson, writeRoomState, type Item, type Lesson } from '@zeitpunkt/core';
+import { writeRoomState } from '@zeitpunkt/core/formats/stored';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { newRoom } from '@zeitpunkt/core/live/room';
 import type { Db } from '../../db/connection.js';
 import { insertLesson, insertVersion, nextPlace, setArchived } from '../lessons/queries.js';

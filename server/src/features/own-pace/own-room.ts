@@ -1,16 +1,12 @@
-import {
-  CoreError,
-  dayOf,
-  narrationAt,
-  newRun,
-  NO_CALLS,
-  writeRun,
-  type PreparedLesson,
-  type Run,
-  type Step,
-  type StepRef,
-  type Take,
-} from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeRun } from '@zeitpunkt/core/formats/stored';
+import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
+import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import { NO_CALLS } from '@zeitpunkt/core/live/calls';
+import { newRun, type Run } from '@zeitpunkt/core/run/run';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { narrationAt } from '@zeitpunkt/core/stage/player';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
 import { takeFor } from '@zeitpunkt/core/voice/takes-of';
 import type {

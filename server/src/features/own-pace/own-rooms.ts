@@ -1,16 +1,10 @@
-import {
-  CoreError,
-  dayOf,
-  isIsoDate,
-  prepareLesson,
-  writeRoomState,
-  type KeyPicture,
-  type Lesson,
-  type PreparedLesson,
-  type RoomState,
-} from '@zeitpunkt/core';
-import { newRoom } from '@zeitpunkt/core/live/room';
-import { LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeRoomState } from '@zeitpunkt/core/formats/stored';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { type RoomState, newRoom } from '@zeitpunkt/core/live/room';
+import { type KeyPicture, LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
+import { dayOf, isIsoDate } from '@zeitpunkt/core/series/school-days';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { RoomDirectory } from '../live/room-directory.js';

@@ -1,5 +1,5 @@
 import { and, asc, eq, isNull, lt } from 'drizzle-orm';
-import type { IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
 import type { Db } from '../../db/connection.js';
 import { pupil } from '../classes/tables.js';
 import { liveSession } from '../live/tables.js';

@@ -1,4 +1,4 @@
-import type { IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { pupil } from '../classes/tables.js';
 import { liveSession } from '../live/tables.js';

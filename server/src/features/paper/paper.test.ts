@@ -1,6 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { LessonDetail, SessionDetail, SheetKept, SheetList, SheetOfSession } from '@zeitpunkt/contract';
-import { emptyLesson, type Item, type Lesson } from '@zeitpunkt/core';
+import { emptyLesson } from '@zeitpunkt/core/edit/empty-lesson';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { anotherTeacher, School, type Browser } from '../../testing/school.js';
 

@@ -8,7 +8,11 @@ import {
   SheetList,
   SheetOfSession,
 } from '@zeitpunkt/contract';
-import { CoreError, sameJson, writeLesson, type Item, type Lesson } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeLesson } from '@zeitpunkt/core/formats/stored';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import { sameJson } from '@zeitpunkt/core/same-json';
 import { Type } from '@sinclair/typebox';
 import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';

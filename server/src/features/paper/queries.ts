@@ -1,5 +1,5 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
 import { pupil, schoolClass } from '../classes/tables.js';
 import { response } from '../live/tables.js';

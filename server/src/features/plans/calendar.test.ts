@@ -1,4 +1,6 @@
-import { CoreError, NEW_PLAN, plannedLessons } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { NEW_PLAN } from '@zeitpunkt/core/series/plan';
+import { plannedLessons } from '@zeitpunkt/core/series/series';
 import fc from 'fast-check';
 import { calendarOf, readCalendar } from './calendar.js';
 

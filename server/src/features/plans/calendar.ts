@@ -1,4 +1,7 @@
-import { CoreError, daysOn, plannedLessons, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { daysOn } from '@zeitpunkt/core/series/school-days';
+import { plannedLessons } from '@zeitpunkt/core/series/series';
 import ICAL from 'ical.js';
 
 /** What is known of a planned lesson beside its day. */

@@ -1,4 +1,4 @@
-import { NEW_PLAN } from '@zeitpunkt/core';
+import { NEW_PLAN } from '@zeitpunkt/core/series/plan';
 import { anotherTeacher, School, type Browser } from '../../testing/school.js';
 
 let school: School;

@@ -1,4 +1,6 @@
-import { CoreError, dayOf, daysOn, sameJson } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { sameJson } from '@zeitpunkt/core/same-json';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
 import { DaysFound, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';

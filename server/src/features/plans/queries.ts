@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
-import { NEW_PLAN, writePlan, type ClassPlan } from '@zeitpunkt/core';
+import { writePlan } from '@zeitpunkt/core/formats/stored';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { classPlan } from './tables.js';

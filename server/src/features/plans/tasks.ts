@@ -1,4 +1,4 @@
-import type { IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
 import { joined } from '../../files/joined.js';
 import { textOf } from '../../files/text-of.js';
 import { readCalendar, type CalendarRead } from './calendar.js';

@@ -1,6 +1,7 @@
 import { strToU8, zipSync } from 'fflate';
 import type { QuestionsFound } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type Item } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf, QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
 import { qtiPackage } from '@zeitpunkt/core/qti/out/package-out';
 import { readXml } from '../../files/read-xml.js';
 import { anotherTeacher, School, type Browser } from '../../testing/school.js';

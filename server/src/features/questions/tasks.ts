@@ -1,6 +1,8 @@
 import { ItemSchema, type QuestionsFound } from '@zeitpunkt/contract';
-import { CoreError, kindOf, type DocumentOf, type Item, type LessonSettings } from '@zeitpunkt/core';
-import { readPackage } from '@zeitpunkt/core/qti/in/package-in';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { type DocumentOf, readPackage } from '@zeitpunkt/core/qti/in/package-in';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
 import { MANIFEST } from '@zeitpunkt/core/qti/standard';
 import { setImmediate } from 'node:timers/promises';
 import { joined } from '../../files/joined.js';

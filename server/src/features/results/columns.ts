@@ -1,4 +1,8 @@
-import { CoreError, isRightVerdict, kindOf, textOfResponse, writeResult, type ResultRow } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeResult } from '@zeitpunkt/core/formats/stored';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import { kindOf, textOfResponse } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { parse, type CsvError } from 'csv-parse';
 import { stringify } from 'csv-stringify/sync';
 import { Readable } from 'node:stream';

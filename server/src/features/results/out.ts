@@ -1,4 +1,4 @@
-import type { ResultRow } from '@zeitpunkt/core';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
 import { setImmediate } from 'node:timers/promises';
 import { AT_ONCE, csvHead, csvRows } from './columns.js';
 import { statementOf } from './xapi.js';

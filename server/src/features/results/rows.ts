@@ -1,5 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
-import type { ResultRow } from '@zeitpunkt/core';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';

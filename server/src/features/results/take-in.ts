@@ -1,7 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import { setImmediate } from 'node:timers/promises';
 import { eq } from 'drizzle-orm';
-import { CoreError, sameJson, writeMark, writeResponse, type Item, type Lesson, type ResultRow } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeMark, writeResponse } from '@zeitpunkt/core/formats/stored';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import { sameJson } from '@zeitpunkt/core/same-json';
 import { lessonOfQuestions } from '@zeitpunkt/core/edit/lesson-of-questions';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';

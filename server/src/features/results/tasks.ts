@@ -1,4 +1,4 @@
-import type { ResultRow } from '@zeitpunkt/core';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db, Store } from '../../db/connection.js';
 import { whenFree } from '../../db/when-free.js';

@@ -1,4 +1,7 @@
-import { isRightVerdict, kindOf, textOfResponse, writeResult, type ResultRow } from '@zeitpunkt/core';
+import { writeResult } from '@zeitpunkt/core/formats/stored';
+import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
+import { kindOf, textOfResponse } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { stored } from '../../db/stored.js';
 import { setImmediate } from 'node:timers/promises';
 import { AT_ONCE, unreadable } from './columns.js';

@@ -1,5 +1,8 @@
-import { isNotSure, isRightVerdict, RUNG_IDS, type MasteryWord, type MisconceptionId, type RungId } from '@zeitpunkt/core';
-import { masteryAnswer, masteryOf } from '@zeitpunkt/core/insight/mastery';
+import { type MasteryWord, masteryAnswer, masteryOf } from '@zeitpunkt/core/insight/mastery';
+import { RUNG_IDS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import { ideaPair, pairOfAnswer } from '@zeitpunkt/core/misconceptions/idea-pair';
 import type { ClassStanding, InsightLine, Pupil } from '@zeitpunkt/contract';

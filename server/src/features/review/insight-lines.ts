@@ -1,4 +1,4 @@
-import { LatestAttempts } from '@zeitpunkt/core';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import { InsightLine, type Pupil } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';

@@ -1,4 +1,7 @@
-import { acceptingItem, isRightVerdict, markOf, type ClassWording, type Mark, type Verdict } from '@zeitpunkt/core';
+import { acceptingItem, type ClassWording } from '@zeitpunkt/core/question-kinds/class-wordings';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Mark, Verdict } from '@zeitpunkt/core/question-kinds/question-kind';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import type { Db } from '../../db/connection.js';
 import { sessionAnswers } from './session-answers.js';
 

@@ -1,5 +1,10 @@
 import { randomUUID } from 'node:crypto';
-import { CoreError, correctedMark, SECONDS_PER_HALF_DAY, kindOf, wordingsOf, writeMark } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { writeMark } from '@zeitpunkt/core/formats/stored';
+import { wordingsOf } from '@zeitpunkt/core/question-kinds/class-wordings';
+import { correctedMark } from '@zeitpunkt/core/question-kinds/corrected-mark';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { SECONDS_PER_HALF_DAY } from '@zeitpunkt/core/time/second-of-day';
 import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { Work } from '../../work/work.js';

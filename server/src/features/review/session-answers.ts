@@ -1,5 +1,7 @@
 import { asc, eq } from 'drizzle-orm';
-import { CoreError, type Lesson, type RoomState } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { RoomState } from '@zeitpunkt/core/live/room';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';

@@ -1,4 +1,5 @@
-import type { GroupKey, Verdict } from '@zeitpunkt/core';
+import type { GroupKey } from '@zeitpunkt/core/insight/groups';
+import type { Verdict } from '@zeitpunkt/core/question-kinds/question-kind';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 import { pupil, schoolClass } from '../classes/tables.js';
 import { response } from '../live/tables.js';

@@ -1,4 +1,4 @@
-import type { ClassWording } from '@zeitpunkt/core';
+import type { ClassWording } from '@zeitpunkt/core/question-kinds/class-wordings';
 import type { ClassStanding } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { pupilsOf } from '../classes/queries.js';

@@ -1,5 +1,9 @@
-import { gearedPose, seededRng, toSecondOfDay, type Item, type LessonSettings, type PupilProfile, type Rng } from '@zeitpunkt/core';
-import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import { seededRng, type Rng } from '@zeitpunkt/core/random/rng';
+import { type PupilProfile, simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import type { DeskMessage, DeskView, Join } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import { WebSocket } from 'ws';

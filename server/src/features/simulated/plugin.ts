@@ -1,4 +1,4 @@
-import { CoreError } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
 import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
 import { RehearsalStart, SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';

@@ -1,4 +1,8 @@
-import { CoreError, MISCONCEPTION_IDS, RUNG_IDS, rungOfLesson, RUNGS, seededRng } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { RUNG_IDS, RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { MISCONCEPTION_IDS } from '@zeitpunkt/core/misconceptions/registry';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import type { SimulatedWish } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { ONLY_STEP } from '@zeitpunkt/core';
+import { ONLY_STEP } from '@zeitpunkt/core/lesson/step-ref';
 import { School, TestRoom, type Browser } from '../../testing/school.js';
 
 let school: School;

@@ -1,4 +1,5 @@
-import { CoreError, type Take } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { CuesChange, RecordingDetail, RecordingKeep, TakeBegin, TakePieces, TakeSchema } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';

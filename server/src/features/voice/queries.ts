@@ -1,5 +1,7 @@
 import { and, asc, count, eq, lt, ne, sql } from 'drizzle-orm';
-import { writeTake, type StepRef, type Take } from '@zeitpunkt/core';
+import { writeTake } from '@zeitpunkt/core/formats/stored';
+import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { recording, take, takePiece } from './tables.js';

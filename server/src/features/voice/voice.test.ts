@@ -1,5 +1,7 @@
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { prepareLesson, wavFile, type Take } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { wavFile } from '@zeitpunkt/core/rehearsal/generated-voice';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';

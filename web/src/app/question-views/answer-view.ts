@@ -1,5 +1,6 @@
 import { linkedSignal, untracked, type InputSignal, type OutputEmitterRef, type Signal, type WritableSignal } from '@angular/core';
-import type { ItemView, KindResponse, Response, ShapeId } from '@zeitpunkt/core';
+import type { ItemView, KindResponse, Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 
 /** The views and the responses of all kinds that are answered in one way. */
 export type ViewOfShape<Shape extends ShapeId> = Extract<ItemView, { readonly shape: Shape }>;

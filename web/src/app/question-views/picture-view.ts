@@ -1,9 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Picture, Scene } from '@zeitpunkt/core';
+import { type Picture, dialOfPicture } from '@zeitpunkt/core/question-kinds/picture';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
 import { bandKindOf } from '@zeitpunkt/core/scene/bands/registry';
 import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
-import { dialOfPicture } from '@zeitpunkt/core/question-kinds/picture';
 import { heldUpright } from '../ui/held-upright';
 import { SceneView } from '../ui/scene-view';
 import { deskTongue } from '../shared/words/spoken';

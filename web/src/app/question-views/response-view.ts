@@ -1,6 +1,6 @@
 import { NgComponentOutlet } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ItemView, Response } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { isNotSure, NOT_SURE_TEXT } from '@zeitpunkt/core/question-kinds/not-sure';
 import { shapeViews } from './shape-views';
 

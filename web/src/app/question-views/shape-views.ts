@@ -1,5 +1,5 @@
 import { computed, effect, signal, untracked, type Signal, type Type } from '@angular/core';
-import type { ShapeId } from '@zeitpunkt/core';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 
 /** How questions of one shape are answered and responses to them shown. */
 export interface ShapeViews {

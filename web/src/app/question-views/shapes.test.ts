@@ -1,4 +1,12 @@
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type Item, type ItemView, type QuestionKindId, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import {
+  kindOf,
+  QUESTION_KINDS,
+  type Item,
+  type ItemView,
+  type QuestionKindId,
+  type Response,
+} from '@zeitpunkt/core/question-kinds/registry';
 import { TestBed } from '@angular/core/testing';
 import { heard, render } from '../testing/render';
 import type { AnswerView, ViewOfShape } from './answer-view';

@@ -1,5 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { ItemView, KindResponse, ShapeId } from '@zeitpunkt/core';
+import type { ItemView, KindResponse } from '@zeitpunkt/core/question-kinds/registry';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 import { numbersText, type NumbersAnswer } from '@zeitpunkt/core/question-kinds/shapes/numbers';
 import { orderText, type OrderAnswer } from '@zeitpunkt/core/question-kinds/shapes/order';
 import { pairsText, type PairsAnswer } from '@zeitpunkt/core/question-kinds/shapes/pairs';

@@ -1,6 +1,8 @@
 import { TestBed } from '@angular/core/testing';
 import { provideState, provideStore, Store } from '@ngrx/store';
-import { toSecondOfDay, type Aside, type RoomCommand } from '@zeitpunkt/core';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
+import type { Aside } from '@zeitpunkt/core/stage/aside';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { liveActions, liveFeature } from '../state/live';
 import { askingOf, sessionDetail, stepOf, withRun } from '../testing/session';
 import { Steering } from './steering';

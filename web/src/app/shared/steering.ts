@@ -1,17 +1,12 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import {
-  exampleSteps,
-  leavesScript,
-  NEW_ASIDE,
-  stepIndex,
-  type Aside,
-  type Asking,
-  type ExplainStep,
-  type Item,
-  type RoomCommand,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import { stepIndex } from '@zeitpunkt/core/lesson/prepare';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { Asking } from '@zeitpunkt/core/run/asking';
+import { exampleSteps, leavesScript, NEW_ASIDE, type Aside } from '@zeitpunkt/core/stage/aside';
+import type { ExplainStep } from '@zeitpunkt/core/stage/explain';
+import type { SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { anotherLike } from '@zeitpunkt/core/run/another';
 import { v4 as uuid } from 'uuid';

@@ -1,5 +1,6 @@
 import { DestroyRef, inject, type Signal, signal } from '@angular/core';
-import { dayOf, type IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 
 /** How often it is looked whether the day has changed, in milliseconds. */
 const LOOKS_EVERY_MS = 20_000;

@@ -1,4 +1,4 @@
-import type { Verdict } from '@zeitpunkt/core';
+import type { Verdict } from '@zeitpunkt/core/question-kinds/question-kind';
 
 /** How the teacher's places show each verdict: a sign that does not rely on colour, and words. */
 export const VERDICT_WORDS: Record<Verdict, { readonly sign: string; readonly words: string }> = {

@@ -1,6 +1,8 @@
 import { createActionGroup, createFeature, createReducer, createSelector, emptyProps, on, props } from '@ngrx/store';
-import { CoreError, prepareLesson, type Lesson, type PreparedLesson, type RoomCommand, type RoomState } from '@zeitpunkt/core';
-import { applyCommand, askingOfRoom } from '@zeitpunkt/core/live/room';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { type RoomCommand, type RoomState, applyCommand, askingOfRoom } from '@zeitpunkt/core/live/room';
 import type { CommandDone, Passing, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import { withCounted } from '../shared/late';
 

@@ -1,6 +1,6 @@
 import { Injectable } from '@angular/core';
 import type { CommandDone } from '@zeitpunkt/contract';
-import type { RoomCommand } from '@zeitpunkt/core';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
 import { ask } from '../shared/api';
 
 /** Carries out commands where no server has the room: in a rehearsal. */

@@ -1,6 +1,8 @@
 import { computed, type Signal } from '@angular/core';
 import type { Store } from '@ngrx/store';
-import { leavesScript, moreTimeFor, motionOfRun, stageAside, stageOfRun, type Aside } from '@zeitpunkt/core';
+import { moreTimeFor } from '@zeitpunkt/core/live/calls';
+import { motionOfRun, stageOfRun } from '@zeitpunkt/core/run/run-stage';
+import { leavesScript, stageAside, type Aside } from '@zeitpunkt/core/stage/aside';
 import type { StagePlay } from '../ui/stage-view';
 import { liveFeature } from './live';
 

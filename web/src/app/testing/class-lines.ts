@@ -1,4 +1,7 @@
-import { DEFAULT_SETTINGS, markOf, secondOfDay, type Item, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Item, Response } from '@zeitpunkt/core/question-kinds/registry';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import type { InsightLine } from '@zeitpunkt/contract';
 import { InsightEngine } from '../shared/insight/insight-engine';
 import type { InsightNews, InsightQuestion } from '../shared/insight/insight-messages';

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { provideRouter, Router } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
-import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
 import type { Type } from '@angular/core';
 import { authFeature } from '../state/auth';
 import { FakeServer } from './fake-server';

@@ -1,5 +1,5 @@
 import type { DeskView } from '@zeitpunkt/contract';
-import { PLAIN_LAYERS } from '@zeitpunkt/core';
+import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 
 /** A pupil's view of a question that is open: a dial at half past seven to read. */
 export function deskView(change: Partial<DeskView> = {}): DeskView {

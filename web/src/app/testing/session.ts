@@ -1,15 +1,11 @@
-import {
-  markOf,
-  NO_CALLS,
-  ONLY_STEP,
-  prepareLesson,
-  type Asking,
-  type AskingPhase,
-  type Item,
-  type Lesson,
-  type MisconceptionId,
-  type StepRef,
-} from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { ONLY_STEP, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import { NO_CALLS } from '@zeitpunkt/core/live/calls';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { Asking, AskingPhase } from '@zeitpunkt/core/run/asking';
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';

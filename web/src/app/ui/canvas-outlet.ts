@@ -1,4 +1,4 @@
-import type { Ink, Inks, Scene, SceneNode } from '@zeitpunkt/core';
+import type { Ink, Inks, Scene, SceneNode } from '@zeitpunkt/core/scene/scene-node';
 import { DIGIT_MIDDLE } from '@zeitpunkt/core/scene/svg-geometry';
 
 /** Everything that drawing needs of a canvas; a worker's canvas has it too. */

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { secondOfDay, type Pose } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { handUnder, moveHold, poseOf, turn, turnedBy, type Hold, type Turning } from './dial-gesture';
 
 const geared = (hour: number, minute: number): Turning => ({ hands: 'geared', at: secondOfDay(hour, minute) });

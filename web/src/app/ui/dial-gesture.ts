@@ -1,5 +1,5 @@
-import type { HandId, Pose, SecondOfDay } from '@zeitpunkt/core';
-import { turnDeg, turnFree, turnGeared, wrapDeg, gearedPose } from '@zeitpunkt/core/dial/pose';
+import { type HandId, type Pose, turnDeg, turnFree, turnGeared, wrapDeg, gearedPose } from '@zeitpunkt/core/dial/pose';
+import type { SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 
 /** What a pupil or teacher turns: geared hands follow one time, free hands one pose. */
 export type Turning = { readonly hands: 'geared'; readonly at: SecondOfDay } | { readonly hands: 'free'; readonly pose: Pose };

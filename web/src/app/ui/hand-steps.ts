@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, model } from '@angular/core';
-import type { HandId } from '@zeitpunkt/core';
+import type { HandId } from '@zeitpunkt/core/dial/pose';
 import { turn, type Turning } from './dial-gesture';
 import { HAND_WORDS } from './hand-words';
 

@@ -1,4 +1,4 @@
-import type { Inks } from '@zeitpunkt/core';
+import type { Inks } from '@zeitpunkt/core/scene/scene-node';
 
 const NAMES = ['ink', 'soft', 'faint', 'face', 'paper', 'hour', 'minute', 'red', 'blue', 'accent', 'zone'] as const;
 

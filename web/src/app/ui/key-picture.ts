@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
-import type { KeyPicture as PictureName } from '@zeitpunkt/core';
+import type { KeyPicture as PictureName } from '@zeitpunkt/core/live/room-key';
 
 /** Our own line drawings of the twelve pictures, 48 by 48, drawn in ink. */
 const DRAWINGS: Record<PictureName, string> = {

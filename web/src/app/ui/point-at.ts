@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
-import type { DialMark } from '@zeitpunkt/core';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
 import { ARC_BY, type ArcBy, type PointerTool } from './pointer-tools';
 import { POINTER_WORDS } from './pointer-words';
 

@@ -1,5 +1,5 @@
 import { getStroke } from 'perfect-freehand';
-import type { DialMark } from '@zeitpunkt/core';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
 import { turnDeg, wrapDeg } from '@zeitpunkt/core/dial/pose';
 
 /** A place on the dial in dial units about its centre, y downwards; the face has a radius of 100. */

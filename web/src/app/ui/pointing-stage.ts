@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
-import type { DialMark, GroupNode, StageState } from '@zeitpunkt/core';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
+import type { GroupNode } from '@zeitpunkt/core/scene/scene-node';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { withDialAtHand } from '@zeitpunkt/core/scene/dial-at-hand';
 import { withMarks } from '@zeitpunkt/core/scene/with-marks';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';

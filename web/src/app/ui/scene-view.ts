@@ -1,5 +1,5 @@
 import { afterRenderEffect, ChangeDetectionStrategy, Component, type ElementRef, input, viewChild } from '@angular/core';
-import type { Scene } from '@zeitpunkt/core';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
 import { SvgOutlet } from './svg-outlet';
 
 /** Shows one still scene. The label says in words what is seen. */

@@ -1,4 +1,6 @@
-import { gearedPose, secondOfDay, stageOfBuild, NEW_BUILD, setTime } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { stageOfBuild, NEW_BUILD, setTime } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { render } from '../testing/render';
 import { StageView, type StagePlay } from './stage-view';
 

@@ -9,10 +9,11 @@ import {
   linkedSignal,
   viewChild,
 } from '@angular/core';
-import type { Pose, Scene, StageLayout, StageState } from '@zeitpunkt/core';
-import { poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
+import { type Pose, poseBetween, turnDeg } from '@zeitpunkt/core/dial/pose';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
+import { type StageLayout, stageScene, tallHeight } from '@zeitpunkt/core/scene/stage-scene';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
-import { stageScene, tallHeight } from '@zeitpunkt/core/scene/stage-scene';
 import { SvgOutlet } from './svg-outlet';
 import { deskTongue } from '../shared/words/spoken';
 

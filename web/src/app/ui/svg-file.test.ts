@@ -1,14 +1,10 @@
-import {
-  dialOf,
-  dialScene,
-  gearedPose,
-  secondOfDay,
-  stageOfBuild,
-  stageScene,
-  NEW_BUILD,
-  TEACHING_LAYERS,
-  type Inks,
-} from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import type { Inks } from '@zeitpunkt/core/scene/scene-node';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { stageOfBuild, NEW_BUILD } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { svgFile } from '@zeitpunkt/core/scene/svg-file';
 
 const inks = new Proxy({}, { get: (_, name) => `#${String(name)}` }) as Inks;

@@ -1,16 +1,10 @@
-import {
-  CLEAR_STAGE,
-  dialOf,
-  dialScene,
-  displayOf,
-  gearedPose,
-  PLAIN_LAYERS,
-  secondOfDay,
-  stageScene,
-  TEACHING_LAYERS,
-  type DialMark,
-  type Scene,
-} from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, PLAIN_LAYERS, TEACHING_LAYERS, type DialMark } from '@zeitpunkt/core/scene/dial-state';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { CLEAR_STAGE, displayOf } from '@zeitpunkt/core/scene/stage-state';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { SvgOutlet } from './svg-outlet';
 
 const dial = (hour: number, minute: number, marks: DialMark[] = []) => dialOf(gearedPose(secondOfDay(hour, minute)), PLAIN_LAYERS, marks);

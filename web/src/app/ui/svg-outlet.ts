@@ -1,4 +1,4 @@
-import type { GroupNode, PathNode, Scene, SceneNode } from '@zeitpunkt/core';
+import type { GroupNode, PathNode, Scene, SceneNode } from '@zeitpunkt/core/scene/scene-node';
 import { outlineOf, turnedPoints } from '@zeitpunkt/core/scene/outline';
 import { geometryOf, strokingOf, SVG_TAGS } from '@zeitpunkt/core/scene/svg-geometry';
 

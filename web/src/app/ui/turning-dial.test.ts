@@ -1,5 +1,5 @@
 import { fireEvent } from '@testing-library/dom';
-import { secondOfDay } from '@zeitpunkt/core';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import type { Turning } from './dial-gesture';
 import { render } from '../testing/render';

@@ -9,11 +9,10 @@ import {
   signal,
   viewChild,
 } from '@angular/core';
-import type { DialLayers, HandId } from '@zeitpunkt/core';
+import { type HandId, wrapDeg } from '@zeitpunkt/core/dial/pose';
+import { type DialLayers, dialOf } from '@zeitpunkt/core/scene/dial-state';
 import { describeHand, describeMinuteHand } from '@zeitpunkt/core/dial/describe-pose';
-import { wrapDeg } from '@zeitpunkt/core/dial/pose';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
-import { dialOf } from '@zeitpunkt/core/scene/dial-state';
 import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { bestWording } from '@zeitpunkt/core/words/say';
 import { handUnder, type Hold, moveHold, poseOf, turn, turnedBy, type Turning } from './dial-gesture';

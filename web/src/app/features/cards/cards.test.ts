@@ -1,6 +1,7 @@
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
-import { dayOf, NEW_PLAN, type ClassPlan } from '@zeitpunkt/core';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';

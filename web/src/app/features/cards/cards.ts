@@ -2,17 +2,13 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { LessonDetail, LessonSummary, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
-import {
-  cardsDue,
-  DEFAULT_SETTINGS,
-  narrationAt,
-  prepareLesson,
-  stageAt,
-  type ClassPlan,
-  type Lesson,
-  type LessonSettings,
-  dayOf,
-} from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS, type LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { cardsDue } from '@zeitpunkt/core/series/series';
+import { narrationAt, stageAt } from '@zeitpunkt/core/stage/player';
 import { ask, sentenceOf } from '../../shared/api';
 import { useShortcuts } from '../../shared/shortcuts';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';

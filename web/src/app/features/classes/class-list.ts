@@ -10,7 +10,7 @@ import type { ClassPupil } from '@zeitpunkt/contract';
 import { StandingStore } from '../../shared/course/standing-store';
 import { inSlices } from '../../shared/in-slices';
 import { dayAndMonth } from '../../shared/words/days';
-import { dayOf } from '@zeitpunkt/core';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { AskFirst } from '../../ui/parts/ask-dialog';
 import { Place } from '../../ui/parts/place';
 import { Empty, Failing, Loading } from '../../ui/parts/states';

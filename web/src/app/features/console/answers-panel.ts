@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, inject, output, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import type { Asking, Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { Asking } from '@zeitpunkt/core/run/asking';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { Steering } from '../../shared/steering';

@@ -1,6 +1,6 @@
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { fireEvent } from '@testing-library/dom';
-import { prepareLesson } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { render, textOf } from '../../testing/render';
 import { sessionDetail, stepOf, withRun } from '../../testing/session';
 import { BeatList, type BeatListShown } from './beat-list';

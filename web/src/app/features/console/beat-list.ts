@@ -11,7 +11,11 @@ import {
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatTableModule } from '@angular/material/table';
-import { beatTimes, lengthText, nameInLesson, wordsOf, type PreparedLesson, type Run } from '@zeitpunkt/core';
+import { nameInLesson, wordsOf } from '@zeitpunkt/core/lesson/beat-words';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { beatTimes } from '@zeitpunkt/core/run/beat-times';
+import type { Run } from '@zeitpunkt/core/run/run';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { CONSOLE_WORDS } from './words';
 
 /** What the list is opened with. */

@@ -1,17 +1,13 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import {
-  describeStage,
-  lengthText,
-  nameInLesson,
-  nameOfKind,
-  narrationAt,
-  stageOfRun,
-  stageScene,
-  stepIndex,
-  type PreparedLesson,
-  type Run,
-  type Step,
-} from '@zeitpunkt/core';
+import { nameOfKind } from '@zeitpunkt/core/beats/registry';
+import { nameInLesson } from '@zeitpunkt/core/lesson/beat-words';
+import { stepIndex, type PreparedLesson, type Step } from '@zeitpunkt/core/lesson/prepare';
+import type { Run } from '@zeitpunkt/core/run/run';
+import { stageOfRun } from '@zeitpunkt/core/run/run-stage';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { narrationAt } from '@zeitpunkt/core/stage/player';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { SceneView } from '../../ui/scene-view';
 import { CONSOLE_WORDS } from './words';
 

@@ -15,7 +15,8 @@ import { MatDialog, MatDialogActions, MatDialogClose, MatDialogContent, MatDialo
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { Router, RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
-import { kindOf, type RoomCommand } from '@zeitpunkt/core';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
 import { keepShapesReady } from '../../question-views/shape-views';
 import { everySecond } from '../../shared/every-second';
 import { useShortcuts, type Shortcut } from '../../shared/shortcuts';

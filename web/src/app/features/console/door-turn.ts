@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
-import { isDoorOpen, type Door, type DoorMode, type RoomCommand } from '@zeitpunkt/core';
+import { isDoorOpen, type Door, type DoorMode } from '@zeitpunkt/core/live/door';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
 import { CONSOLE_WORDS } from './words';
 
 /** What the door is doing, in a few words. @param nowMs by the server's clock */

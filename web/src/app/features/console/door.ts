@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { isDoorOpen, type RoomCommand } from '@zeitpunkt/core';
+import { isDoorOpen } from '@zeitpunkt/core/live/door';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
 import type { Participant, SessionDetail } from '@zeitpunkt/contract';
 import type { RoomAct } from '../../state/live';
 import { Icon } from '../../ui/icons/icon';

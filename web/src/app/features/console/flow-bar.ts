@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
-import { kindOf, LatestAttempts, type Asking, type Item } from '@zeitpunkt/core';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { Asking } from '@zeitpunkt/core/run/asking';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import type { Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';

@@ -1,7 +1,8 @@
 import { provideState, provideStore, Store } from '@ngrx/store';
 import { TestBed } from '@angular/core/testing';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { NO_CALLS, type Calls, type RoomCommand } from '@zeitpunkt/core';
+import { NO_CALLS, type Calls } from '@zeitpunkt/core/live/calls';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
 import { Steering } from '../../shared/steering';
 import { liveActions, liveFeature } from '../../state/live';
 import { render, textOf } from '../../testing/render';

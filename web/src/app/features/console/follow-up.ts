@@ -1,6 +1,8 @@
 import { computed, DestroyRef, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { kindOf, RUNGS, rungIdOf, type Item, type MisconceptionId } from '@zeitpunkt/core';
+import { RUNGS, rungIdOf } from '@zeitpunkt/core/ladder/registry';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
 import { v4 as uuid } from 'uuid';
 import { designInWorker, type Designing } from '../../shared/diagnosis/designing';
 import { liveFeature } from '../../state/live';

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { dialScene, dialOf, nearestTime, PLAIN_LAYERS, displayText } from '@zeitpunkt/core';
+import { nearestTime } from '@zeitpunkt/core/dial/nearest-time';
+import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
+import { dialOf, PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
+import { displayText } from '@zeitpunkt/core/time/display';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { Steering } from '../../shared/steering';
 import { SceneView } from '../../ui/scene-view';

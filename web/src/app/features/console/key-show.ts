@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject, input, signal } f
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
-import type { KeyPicture as PictureName } from '@zeitpunkt/core';
+import type { KeyPicture as PictureName } from '@zeitpunkt/core/live/room-key';
 import { Icon } from '../../ui/icons/icon';
 import { KeyPicture } from '../../ui/key-picture';
 import { QrCode } from '../../ui/qr-code';

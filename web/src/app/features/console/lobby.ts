@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
-import type { Pose, RoomCommand } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import type { RoomCommand } from '@zeitpunkt/core/live/room';
 import { liveFeature, type RoomAct } from '../../state/live';
 import { Icon } from '../../ui/icons/icon';
 import { LineLost } from '../../ui/line-lost';

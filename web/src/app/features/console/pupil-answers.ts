@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { kindOf, LatestAttempts, timesAsked } from '@zeitpunkt/core';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { timesAsked } from '@zeitpunkt/core/run/asking';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import { ResponseView } from '../../question-views/response-view';
 import { counts } from '../../shared/late';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';

@@ -3,20 +3,18 @@ import { MatButton } from '@angular/material/button';
 import { MatDialog } from '@angular/material/dialog';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Store } from '@ngrx/store';
-import {
-  beatTimes,
-  bestWording,
-  displayText,
-  kindOf,
-  lengthText,
-  narrationAt,
-  spokenAnswer,
-  stepIndex,
-  talkOf,
-  timesAsked,
-  toSecondOfDay,
-  WORD_PACKS,
-} from '@zeitpunkt/core';
+import { stepIndex } from '@zeitpunkt/core/lesson/prepare';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { spokenAnswer } from '@zeitpunkt/core/question-kinds/spoken-answer';
+import { timesAsked } from '@zeitpunkt/core/run/asking';
+import { beatTimes } from '@zeitpunkt/core/run/beat-times';
+import { narrationAt } from '@zeitpunkt/core/stage/player';
+import { talkOf } from '@zeitpunkt/core/talk/registry';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { bestWording } from '@zeitpunkt/core/words/say';
 import { everySecond } from '../../shared/every-second';
 import type { Shortcut } from '../../shared/shortcuts';
 import { Steering } from '../../shared/steering';

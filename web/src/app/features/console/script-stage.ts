@@ -3,18 +3,12 @@ import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatTooltip } from '@angular/material/tooltip';
-import {
-  MOST_ASIDE_MARKS,
-  NEW_ASIDE,
-  readTimeEntry,
-  timeOnStage,
-  toSecondOfDay,
-  wrapSecondOfDay,
-  type Aside,
-  type DialMark,
-  type LessonSettings,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
+import { timeOnStage } from '@zeitpunkt/core/scene/time-on-stage';
+import { MOST_ASIDE_MARKS, NEW_ASIDE, type Aside } from '@zeitpunkt/core/stage/aside';
+import { toSecondOfDay, wrapSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { Steering } from '../../shared/steering';
 import { Icon } from '../../ui/icons/icon';
 import type { Turning } from '../../ui/dial-gesture';

@@ -5,7 +5,9 @@ import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/ex
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { misconceptionOf, RUNG_IDS, rungOfLesson, RUNGS, type MisconceptionId, type RungId } from '@zeitpunkt/core';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import type { SessionDetail, SimulatedWish } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../../shared/api';
 import { CONSOLE_WORDS } from './words';

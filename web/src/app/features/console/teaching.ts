@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, viewChild } from '@angular/core';
 import { Store } from '@ngrx/store';
-import { lengthText, stepIndex } from '@zeitpunkt/core';
+import { stepIndex } from '@zeitpunkt/core/lesson/prepare';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import { everySecond } from '../../shared/every-second';
 import { RimBand } from '../../shared/rim/rim-band';

@@ -1,4 +1,9 @@
-import { isNotSure, isRightVerdict, LatestAttempts, misconceptionOf, type Asking, type Item } from '@zeitpunkt/core';
+import { misconceptionOf } from '@zeitpunkt/core/misconceptions/registry';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
+import type { Asking } from '@zeitpunkt/core/run/asking';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import type { MarkedResponse, Participant, SessionDetail } from '@zeitpunkt/contract';
 import { pairOfAnswer, type IdeaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';

@@ -11,7 +11,10 @@ import {
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { isRightVerdict, kindOf, textOfResponse, wordingsOf, type Asking, type Response } from '@zeitpunkt/core';
+import { wordingsOf } from '@zeitpunkt/core/question-kinds/class-wordings';
+import { kindOf, textOfResponse, type Response } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
+import type { Asking } from '@zeitpunkt/core/run/asking';
 import { ResponseView } from '../../question-views/response-view';
 import { lateWords } from '../../shared/late';
 import type { RoomAct } from '../../state/live';

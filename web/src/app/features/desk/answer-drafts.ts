@@ -1,4 +1,4 @@
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { deviceStore } from '../../shared/device-store';
 
 /** Answers that are not given away yet, by place in a room and asking: a page that is loaded again goes on with them. */

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
-import type { Pose } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
 import { ask } from '../../shared/api';
 import { latestEvery } from '../../shared/latest-every';
 import { deskLanguage } from '../../shared/words/spoken';

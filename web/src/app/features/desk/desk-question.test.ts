@@ -1,7 +1,9 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { DeskView } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, NEW_BUILD, QUESTION_KINDS, stageOfBuild, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { QUESTION_KINDS, type Response } from '@zeitpunkt/core/question-kinds/registry';
+import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core/stage/dial-build';
 import { deskView, questionView } from '../../testing/desk';
 import { render } from '../../testing/render';
 import { loadShape } from '../../question-views/shape-views';

@@ -17,13 +17,14 @@ import {
   viewChild,
 } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import type { ItemView, Response, ShapeId, StageState } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
+import { type StageState, CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
 import { isNotSure, NOT_SURE } from '@zeitpunkt/core/question-kinds/not-sure';
 import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
-import { CLEAR_STAGE, dialsInOrder } from '@zeitpunkt/core/scene/stage-state';
 import type { AnswerView } from '../../question-views/answer-view';
 import { PictureView } from '../../question-views/picture-view';
 import { shapeViews } from '../../question-views/shape-views';

@@ -1,7 +1,7 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { DeskMessage, DeskView, Waiting } from '@zeitpunkt/contract';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { v4 as uuid } from 'uuid';
 import { loadShape } from '../../question-views/shape-views';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';

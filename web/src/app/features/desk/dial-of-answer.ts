@@ -1,4 +1,5 @@
-import type { Response, Scene } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';

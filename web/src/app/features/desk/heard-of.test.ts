@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
 import { questionView } from '../../testing/desk';
 import { heardOf } from './heard-of';
 

@@ -1,4 +1,4 @@
-import type { KeyPicture } from '@zeitpunkt/core';
+import type { KeyPicture } from '@zeitpunkt/core/live/room-key';
 import { spoken } from '../../shared/words/spoken';
 
 const ENGLISH: Readonly<Record<KeyPicture, string>> = {

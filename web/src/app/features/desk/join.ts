@@ -11,8 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import type { DeskView, KnockAnswer, RoomFound } from '@zeitpunkt/contract';
-import type { KeyPicture as PictureName } from '@zeitpunkt/core';
-import { KEY_LENGTH, KEY_PICTURES, LASTING_KEY_LENGTH, readPictures } from '@zeitpunkt/core/live/room-key';
+import { type KeyPicture as PictureName, KEY_LENGTH, KEY_PICTURES, LASTING_KEY_LENGTH, readPictures } from '@zeitpunkt/core/live/room-key';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { deskLanguage } from '../../shared/words/spoken';

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, output, signal } from '@angular/core';
-import type { Pose } from '@zeitpunkt/core';
-import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { type Pose, gearedPose } from '@zeitpunkt/core/dial/pose';
 import { PLAIN_LAYERS, TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { displayText } from '@zeitpunkt/core/time/display';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';

@@ -1,7 +1,8 @@
 import { signal } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import type { DeskView } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, NEW_BUILD, stageOfBuild } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core/stage/dial-build';
 import { deskView, questionView } from '../../testing/desk';
 import { DeskStore } from './desk-store';
 import { Practising } from './practising';

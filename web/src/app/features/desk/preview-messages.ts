@@ -1,4 +1,4 @@
-import type { ItemView, Response } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
 
 /** What a teacher's page tells the preview of a question: what to show, and what was given to it, if anything was. */
 export interface Previewed {

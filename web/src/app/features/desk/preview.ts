@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
 import type { DeskView } from '@zeitpunkt/contract';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { loadShape } from '../../question-views/shape-views';
 import { speakAs } from '../../shared/words/spoken';
 import { DeskQuestion } from './desk-question';

@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
-import type { Pose } from '@zeitpunkt/core';
-import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { type Pose, gearedPose } from '@zeitpunkt/core/dial/pose';
 import { TEACHING_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { WORD_PACKS } from '@zeitpunkt/core/words/registry';

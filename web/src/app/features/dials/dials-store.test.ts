@@ -1,6 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import type { SavedDial } from '@zeitpunkt/contract';
-import { NEW_BUILD, secondOfDay, setTime } from '@zeitpunkt/core';
+import { NEW_BUILD, setTime } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { DialsStore } from './dials-store';
 

@@ -1,7 +1,7 @@
 import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { BeatKept, DialRead, DialSave, DialSaved, LessonSummary, SavedDial } from '@zeitpunkt/contract';
-import { NEW_BUILD, stageOfBuild, type DialBuild } from '@zeitpunkt/core';
+import { NEW_BUILD, stageOfBuild, type DialBuild } from '@zeitpunkt/core/stage/dial-build';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';
 import { readJsonFile } from '../../shared/json-file';

@@ -1,4 +1,7 @@
-import { stageScene, writeDialBuild, type DialBuild, type StageState } from '@zeitpunkt/core';
+import { writeDialBuild } from '@zeitpunkt/core/formats/stored';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
+import type { DialBuild } from '@zeitpunkt/core/stage/dial-build';
 import { svgFile } from '@zeitpunkt/core/scene/svg-file';
 import { download, fileName } from '../../shared/download';
 import { drawOnCanvas } from '../../ui/canvas-outlet';

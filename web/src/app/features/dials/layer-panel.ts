@@ -3,21 +3,20 @@ import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
+import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+import type { DialLayers } from '@zeitpunkt/core/scene/dial-state';
+import { dayEventsText, readDayEvents } from '@zeitpunkt/core/series/day-events';
 import {
-  dayEventsText,
-  dialLetter,
   MOST_BESIDE,
   placeOf,
-  readDayEvents,
   setAside,
   switchBand,
   takeAway,
   takeUp,
-  WORD_PACKS,
   type BandChoice,
   type DialBuild,
-  type DialLayers,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/stage/dial-build';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { LayerPicture } from '../../ui/parts/layer-picture';
 import { Choose } from './choose';
 import { DialsStore } from './dials-store';

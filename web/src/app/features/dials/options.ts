@@ -1,4 +1,5 @@
-import type { BandChoice, DialLayers } from '@zeitpunkt/core';
+import type { DialLayers } from '@zeitpunkt/core/scene/dial-state';
+import type { BandChoice } from '@zeitpunkt/core/stage/dial-build';
 import type { LayerName } from '../../ui/parts/layer-picture';
 
 /** A switch of the face or the hands, with its picture. */

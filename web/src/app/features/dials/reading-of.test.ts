@@ -1,4 +1,6 @@
-import { gearedPose, NEW_BUILD, poseBetween, secondOfDay, setTime, stageOfBuild, type DialBuild } from '@zeitpunkt/core';
+import { gearedPose, poseBetween } from '@zeitpunkt/core/dial/pose';
+import { NEW_BUILD, setTime, stageOfBuild, type DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { readingOf } from './reading-of';
 
 const at = (hour: number, minute: number): DialBuild => setTime(secondOfDay(hour, minute))(NEW_BUILD);

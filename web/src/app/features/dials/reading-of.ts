@@ -1,18 +1,13 @@
-import {
-  bestWording,
-  dialNotes,
-  displayText,
-  hourProgress,
-  poseOfBuild,
-  reportPose,
-  timeOfBuild,
-  WORD_PACKS,
-  wrapSecondOfDay,
-  type DialBuild,
-  type Pose,
-  type SecondOfDay,
-  type StageState,
-} from '@zeitpunkt/core';
+import { dialNotes } from '@zeitpunkt/core/dial/dial-notes';
+import { hourProgress } from '@zeitpunkt/core/dial/hour-progress';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import { reportPose } from '@zeitpunkt/core/dial/possible';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
+import { poseOfBuild, timeOfBuild, type DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { wrapSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { bestWording } from '@zeitpunkt/core/words/say';
 
 /** The last full minute that geared hands have reached, as a display shows it; between midnight and noon. */
 export function minuteSeen({ hourDeg }: Pose): SecondOfDay {

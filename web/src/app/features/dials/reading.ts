@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, type Signal } from '@angular/core';
-import type { StageState } from '@zeitpunkt/core';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { DialsStore } from './dials-store';
 import { readingOf } from './reading-of';
 

@@ -3,7 +3,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatIconButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import type { SavedDial } from '@zeitpunkt/contract';
-import { poseOfBuild } from '@zeitpunkt/core';
+import { poseOfBuild } from '@zeitpunkt/core/stage/dial-build';
 import { Icon } from '../../ui/icons/icon';
 import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';

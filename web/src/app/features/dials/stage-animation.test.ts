@@ -1,4 +1,4 @@
-import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core';
+import { NEW_BUILD, stageOfBuild } from '@zeitpunkt/core/stage/dial-build';
 import { StageAnimation } from './stage-animation';
 
 let arrived: string[];

@@ -1,5 +1,5 @@
 import { signal } from '@angular/core';
-import type { StageState } from '@zeitpunkt/core';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { nextFrame, type Elsewhere } from '../../shared/next-frame';
 
 /** With reduced motion a stage is drawn anew this often. */

@@ -1,4 +1,6 @@
-import { beatKindOf, NEW_BUILD, secondOfDay, setTime, stageOfBuild, switchBand, type DialBuild } from '@zeitpunkt/core';
+import { beatKindOf } from '@zeitpunkt/core/beats/registry';
+import { NEW_BUILD, setTime, stageOfBuild, switchBand, type DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { sweepOf } from './sweep-of';
 
 /** The stage of a build at a part of its sweep. */

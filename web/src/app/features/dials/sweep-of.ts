@@ -1,4 +1,8 @@
-import { DEFAULT_SETTINGS, SECONDS_PER_DAY, type BeatContext, type DialBuild, type SecondOfDay, type SweepBeat } from '@zeitpunkt/core';
+import type { BeatContext } from '@zeitpunkt/core/beats/registry';
+import type { SweepBeat } from '@zeitpunkt/core/beats/sweep';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import type { DialBuild } from '@zeitpunkt/core/stage/dial-build';
+import { SECONDS_PER_DAY, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 
 export type SweepCount = SweepBeat['count'];
 

@@ -1,4 +1,4 @@
-import type { HandId } from '@zeitpunkt/core';
+import type { HandId } from '@zeitpunkt/core/dial/pose';
 import type { Shortcut } from '../../shared/shortcuts';
 
 /** The keys that turn a hand: what, which, by how many degrees, and the keys for back and on in either half of a keyboard. */

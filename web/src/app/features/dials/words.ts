@@ -1,4 +1,5 @@
-import type { BandChoice, DialBuild, DialLayers } from '@zeitpunkt/core';
+import type { DialLayers } from '@zeitpunkt/core/scene/dial-state';
+import type { BandChoice, DialBuild } from '@zeitpunkt/core/stage/dial-build';
 import { catalogue } from '../../shared/words/catalogue';
 
 type Texts<Key extends string> = Readonly<Record<Key, string>>;

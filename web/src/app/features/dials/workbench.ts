@@ -17,25 +17,15 @@ import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field'
 import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
-import {
-  beatKindOf,
-  freeHands,
-  letGoIntoGear,
-  nextOnDial,
-  placeOf,
-  poseBetween,
-  poseOfBuild,
-  readTimeEntry,
-  setTime,
-  takeUp,
-  timeOfBuild,
-  turnHand,
-  withMarks,
-  type DialMark,
-  type HandId,
-  type SecondOfDay,
-  type StageState,
-} from '@zeitpunkt/core';
+import { beatKindOf } from '@zeitpunkt/core/beats/registry';
+import { poseBetween, type HandId } from '@zeitpunkt/core/dial/pose';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
+import { withMarks } from '@zeitpunkt/core/scene/with-marks';
+import { freeHands, letGoIntoGear, placeOf, poseOfBuild, setTime, takeUp, timeOfBuild, turnHand } from '@zeitpunkt/core/stage/dial-build';
+import { nextOnDial } from '@zeitpunkt/core/time/occurrence';
+import type { SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { showSender } from '../show/show-channel';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import type { Turning } from '../../ui/dial-gesture';

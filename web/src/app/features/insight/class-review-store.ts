@@ -1,19 +1,13 @@
 import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
-import {
-  dayOf,
-  daysToPlan,
-  type AnswerFilter,
-  type DesignedSet,
-  type FollowUp,
-  type Group,
-  type GroupKey,
-  type IsoDate,
-  type ClassChange,
-  type ClassPlan,
-  type RungId,
-} from '@zeitpunkt/core';
-import { groupsFor } from '@zeitpunkt/core/insight/groups';
+import type { DesignedSet } from '@zeitpunkt/core/diagnosis/design-set';
+import type { ClassChange } from '@zeitpunkt/core/insight/change';
+import { type FollowUp, type Group, type GroupKey, groupsFor } from '@zeitpunkt/core/insight/groups';
+import type { AnswerFilter } from '@zeitpunkt/core/insight/insight-book';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { IsoDate, ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { daysToPlan } from '@zeitpunkt/core/series/series';
 import type { HomePageEdit, PlanDetail, ReviewNotes } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';

@@ -1,4 +1,5 @@
-import type { Group, MisconceptionId } from '@zeitpunkt/core';
+import type { Group } from '@zeitpunkt/core/insight/groups';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import { ideaName, saidOfMany } from '@zeitpunkt/core/misconceptions/idea-words';
 
 const OF_IDEA = 'idea:';

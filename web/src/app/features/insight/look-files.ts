@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
-import { dayOf } from '@zeitpunkt/core';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import { FileLook } from '../../shared/file-look';
 import { FileChoice } from '../../ui/file-choice';

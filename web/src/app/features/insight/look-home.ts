@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { tongueOf } from '@zeitpunkt/core';
+import { tongueOf } from '@zeitpunkt/core/talk/registry';
 import { homePage } from '@zeitpunkt/core/insight/home-page';
 import { PaperMaker } from '../../shared/paper/paper-maker';
 import { PaperProgress } from '../../shared/paper/paper-progress';

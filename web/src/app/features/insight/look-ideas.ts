@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
-import { dayOf, misconceptionOf, RUNGS, type Holder, type IdeaFinding, type MisconceptionId } from '@zeitpunkt/core';
+import type { IdeaFinding } from '@zeitpunkt/core/diagnosis/diagnose';
+import type { Holder } from '@zeitpunkt/core/insight/class-picture';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { ideaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { notAskedFor } from '../../shared/diagnosis/sureness-words';

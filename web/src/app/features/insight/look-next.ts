@@ -5,7 +5,10 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
-import { dayOf, planOn, type FollowUp, type Group, type GroupKey, type MisconceptionId } from '@zeitpunkt/core';
+import type { FollowUp, Group, GroupKey } from '@zeitpunkt/core/insight/groups';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { planOn } from '@zeitpunkt/core/series/series';
 import { longDay } from '../../shared/words/days';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { movesInWords } from '../../shared/plan/moves-in-words';

@@ -1,4 +1,5 @@
-import { RUNG_IDS, RUNGS, type MasteryPoint } from '@zeitpunkt/core';
+import type { MasteryPoint } from '@zeitpunkt/core/insight/insight-book';
+import { RUNG_IDS, RUNGS } from '@zeitpunkt/core/ladder/registry';
 import type { ChartOf } from '../../ui/chart';
 
 /** Each rung has a dash and a mark of its own: nobody needs the colours. */

@@ -13,7 +13,9 @@ import {
 } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
-import { cardOn, daysOn, mondayOf, weekdayOf, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { daysOn, mondayOf, weekdayOf } from '@zeitpunkt/core/series/school-days';
+import { cardOn } from '@zeitpunkt/core/series/series';
 import { longDay, shortWeekday } from '../../shared/words/days';
 import { LADDER_WORDS } from './words';
 

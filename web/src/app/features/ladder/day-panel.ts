@@ -3,17 +3,9 @@ import { MatButton } from '@angular/material/button';
 import { MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
-import {
-  moveInSeries,
-  plannedLessons,
-  seriesLessons,
-  takeOutOfPlan,
-  toggleDayOff,
-  toggleSkipped,
-  type ClassPlan,
-  type IsoDate,
-  dayOf,
-} from '@zeitpunkt/core';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { moveInSeries, plannedLessons, seriesLessons, takeOutOfPlan, toggleDayOff, toggleSkipped } from '@zeitpunkt/core/series/series';
 import type { LessonSummary, SessionSummary } from '@zeitpunkt/contract';
 import type { DayChoice } from '../../shared/plan/day-choices';
 import { DayMenu } from '../../shared/plan/day-menu';

@@ -4,7 +4,9 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { MatTooltip } from '@angular/material/tooltip';
 import { RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import { dayOf, daysOn, mondayOf, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn, mondayOf } from '@zeitpunkt/core/series/school-days';
 import { MS_PER_DAY } from '@zeitpunkt/core/time/spans';
 import { Course } from '../../shared/course/course';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';

@@ -1,6 +1,9 @@
 import { fireEvent, within } from '@testing-library/dom';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
-import { dayOf, daysOn, NEW_PLAN, putOn, sameJson, type ClassPlan } from '@zeitpunkt/core';
+import { sameJson } from '@zeitpunkt/core/same-json';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
+import { putOn } from '@zeitpunkt/core/series/series';
 import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
 import { Refusal, type FakeServer } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';

@@ -10,7 +10,9 @@ import {
 } from '@angular/material/dialog';
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { dayEventsText, DEFAULT_SETTINGS, readDayEvents, WORD_PACKS } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { dayEventsText, readDayEvents } from '@zeitpunkt/core/series/day-events';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import type { PlanStore } from '../../shared/plan/plan-store';
 import { LADDER_WORDS } from './words';
 

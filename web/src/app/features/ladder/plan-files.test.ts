@@ -1,7 +1,7 @@
 import { Component, inject } from '@angular/core';
 import { TestBed } from '@angular/core/testing';
 import { fireEvent } from '@testing-library/dom';
-import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { PlanFiles } from './plan-files';

@@ -5,7 +5,9 @@ import { MAT_DIALOG_DATA, MatDialogActions, MatDialogClose, MatDialogContent, Ma
 import { MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle } from '@angular/material/expansion';
 import { Icon } from '../../ui/icons/icon';
 import type { DaysFound } from '@zeitpunkt/contract';
-import { toggleDayOff, weekdayOf, type IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { weekdayOf } from '@zeitpunkt/core/series/school-days';
+import { toggleDayOff } from '@zeitpunkt/core/series/series';
 import { FileLook } from '../../shared/file-look';
 import type { PlanStore } from '../../shared/plan/plan-store';
 import { longDay } from '../../shared/words/days';

@@ -8,18 +8,13 @@ import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import {
-  DEFAULT_SETTINGS,
-  MATERIALS,
-  misconceptionOf,
-  putOn,
-  RUNG_IDS,
-  RUNGS,
-  weekdayOf,
-  type ClassPlan,
-  type IsoDate,
-  type RungId,
-} from '@zeitpunkt/core';
+import { MATERIALS } from '@zeitpunkt/core/ladder/materials';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { misconceptionOf } from '@zeitpunkt/core/misconceptions/registry';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { weekdayOf } from '@zeitpunkt/core/series/school-days';
+import { putOn } from '@zeitpunkt/core/series/series';
 import { ideaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { DateTime } from 'luxon';
 import { Course } from '../../shared/course/course';

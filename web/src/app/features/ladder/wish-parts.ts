@@ -1,4 +1,4 @@
-import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
 
 /** Lengths of a lesson that are offered, in minutes. */
 export const LENGTHS: readonly number[] = [5, 7, 10, 12, 15, 18, 20, 25, 30, 35, 40];

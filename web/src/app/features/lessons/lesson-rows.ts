@@ -1,5 +1,7 @@
 import type { ClassStanding, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
-import { dayOf, RUNG_IDS, RUNGS, type IsoDate, type RungId } from '@zeitpunkt/core';
+import { RUNG_IDS, RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { shareOf } from '../../shared/course/course';
 import { dialTime } from '../../shared/words/days';
 

@@ -1,5 +1,7 @@
 import { fireEvent, within } from '@testing-library/dom';
-import { dayOf, daysOn, NEW_PLAN, putOn } from '@zeitpunkt/core';
+import { NEW_PLAN } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
+import { putOn } from '@zeitpunkt/core/series/series';
 import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
 import { Refusal, type FakeServer } from '../../testing/fake-server';
 import { textOf, until } from '../../testing/render';

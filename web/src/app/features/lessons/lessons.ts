@@ -18,7 +18,7 @@ import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/m
 import { MatOption, MatSelect } from '@angular/material/select';
 import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import { RUNGS } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
 import { Course, COURSE } from '../../shared/course/course';
 import { download, fileName } from '../../shared/download';
 import { inSlices } from '../../shared/in-slices';

@@ -1,6 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
 import type { MarkedResponse } from '@zeitpunkt/contract';
-import { isNotSure, isRightVerdict, kindOf, textOfResponse, type Item, type LessonSettings } from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import { kindOf, textOfResponse, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { pairOfAnswer } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';

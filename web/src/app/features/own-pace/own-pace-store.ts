@@ -1,7 +1,9 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { MarkedResponse, OwnPaceChange, OwnPaceDetail, OwnPaceLive, OwnPaceMessage } from '@zeitpunkt/contract';
-import { kindOf, LatestAttempts, prepareLesson } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import { ownSteps } from '@zeitpunkt/core/run/own-pace';
 import isOwnPaceMessage from '../../../generated/own-pace-message';
 import { ask, sentenceOf } from '../../shared/api';

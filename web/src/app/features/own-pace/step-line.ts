@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { PreparedLesson } from '@zeitpunkt/core';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
 import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import { RIM_WORDS } from '../../shared/rim/words';
 import { OWN_PACE_WORDS } from './words';

@@ -1,4 +1,4 @@
-import type { SheetVersion } from '@zeitpunkt/core';
+import type { SheetVersion } from '@zeitpunkt/core/paper/versions';
 import type { FromPaperWorker, VersionsWish } from '../../shared/paper/paper-messages';
 import { startPaper } from '../../shared/paper/start-paper';
 

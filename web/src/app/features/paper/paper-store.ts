@@ -11,9 +11,13 @@ import type {
   SheetKept,
   SheetList,
 } from '@zeitpunkt/contract';
-import { DEFAULT_SETTINGS, kindOf, rungOfLesson, type ClassPlan, type Item, type RungId, type SheetVersion } from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { type SheetVersion, sheetVersions } from '@zeitpunkt/core/paper/versions';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
 import { lessonOfQuestions } from '@zeitpunkt/core/edit/lesson-of-questions';
-import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { v4 as uuid } from 'uuid';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import type { VersionsWish } from '../../shared/paper/paper-messages';

@@ -1,13 +1,11 @@
-import {
-  tongueOf,
-  type CardPattern,
-  type ClassPlan,
-  type Lesson,
-  type LessonSettings,
-  type RungId,
-  type SheetCopy,
-  type SheetVersion,
-} from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { CardPattern } from '@zeitpunkt/core/lesson/card-pattern';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { SheetCopy } from '@zeitpunkt/core/paper/paper-wish';
+import type { SheetVersion } from '@zeitpunkt/core/paper/versions';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
+import { tongueOf } from '@zeitpunkt/core/talk/registry';
 import type { PaperWished } from '../../shared/paper/paper-maker';
 import type { PAPER_WORDS } from './words';
 

@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
 import { MatFormField } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import type { Cue, Take } from '@zeitpunkt/core';
+import type { Cue, Take } from '@zeitpunkt/core/voice/take';
 import { cuesOf } from '@zeitpunkt/core/voice/align';
 import { RECORD_WORDS } from './words';
 

@@ -1,4 +1,4 @@
-import type { Span, Take } from '@zeitpunkt/core';
+import type { Span, Take } from '@zeitpunkt/core/voice/take';
 import { cuesOf } from '@zeitpunkt/core/voice/align';
 import { LEVEL_MS, levelsOf } from '@zeitpunkt/core/voice/levels';
 import { shiftSpans, speechIn } from '@zeitpunkt/core/voice/speech';

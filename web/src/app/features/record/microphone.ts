@@ -1,5 +1,4 @@
-import type { LevelWatch } from '@zeitpunkt/core';
-import { NEW_WATCH, watchLevel } from '@zeitpunkt/core/voice/level-watch';
+import { type LevelWatch, NEW_WATCH, watchLevel } from '@zeitpunkt/core/voice/level-watch';
 import { decibelOf } from '@zeitpunkt/core/voice/levels';
 
 /** A microphone to choose. */

@@ -1,8 +1,9 @@
 import 'fake-indexeddb/auto';
 import { TestBed } from '@angular/core/testing';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { prepareLesson, type Lesson, type Take } from '@zeitpunkt/core';
-import { LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { type Take, LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
 import { IDBFactory } from 'fake-indexeddb';
 import { FakeServer } from '../../testing/fake-server';
 import { until } from '../../testing/render';

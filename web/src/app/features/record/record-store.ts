@@ -1,8 +1,11 @@
 import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { motionMs, narrationAt, sameStep, type LevelFault, type PreparedLesson, type Step, type StepRef, type Take } from '@zeitpunkt/core';
-import { LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
+import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
+import { sameStep, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import { motionMs, narrationAt } from '@zeitpunkt/core/stage/player';
+import type { LevelFault } from '@zeitpunkt/core/voice/level-watch';
+import { type Take, LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { v4 as uuid } from 'uuid';
 import { ask, sentenceOf } from '../../shared/api';

@@ -1,5 +1,6 @@
 import { type DBSchema, type IDBPDatabase, openDB } from 'idb';
-import type { StepRef, Take } from '@zeitpunkt/core';
+import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
+import type { Take } from '@zeitpunkt/core/voice/take';
 
 /** A take on this device: begun, and once it is over with its sound. */
 export interface KeptTake {

@@ -1,6 +1,5 @@
 import type { MarkedResponse } from '@zeitpunkt/contract';
-import type { RoomCommand } from '@zeitpunkt/core';
-import { askingOfRoom } from '@zeitpunkt/core/live/room';
+import { type RoomCommand, askingOfRoom } from '@zeitpunkt/core/live/room';
 import { sessionDetail, stepOf } from '../../testing/session';
 import { RehearsalRoom } from './rehearsal-room';
 

@@ -1,20 +1,14 @@
 import type { CommandDone, LessonDetail, MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
-import {
-  markOf,
-  prepareLesson,
-  rungOfLesson,
-  RUNGS,
-  type Asking,
-  type PreparedLesson,
-  type PupilProfile,
-  type RoomCommand,
-  type RoomState,
-} from '@zeitpunkt/core';
-import { applyCommand, askingOfRoom, newRoom } from '@zeitpunkt/core/live/room';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { type RoomCommand, type RoomState, applyCommand, askingOfRoom, newRoom } from '@zeitpunkt/core/live/room';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import { type PupilProfile, simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
+import type { Asking } from '@zeitpunkt/core/run/asking';
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { SHORE_NAMES } from '@zeitpunkt/core/rehearsal/shore-names';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
-import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 
 const REHEARSAL_ID = 'rehearsal';
 

@@ -9,9 +9,10 @@ import {
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { MatTableModule } from '@angular/material/table';
-import { isNotSure, isRightVerdict, type Pose } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import { isNotSure, NOT_SURE_TEXT } from '@zeitpunkt/core/question-kinds/not-sure';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import type { MarkedResponse } from '@zeitpunkt/contract';
-import { NOT_SURE_TEXT } from '@zeitpunkt/core/question-kinds/not-sure';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { counts } from '../../shared/late';
 import { VERDICT_WORDS } from '../../shared/verdict-words';

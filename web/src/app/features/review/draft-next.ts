@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { Router } from '@angular/router';
-import { RUNGS } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
 import { Course, COURSE, SHORT_LESSON_MIN } from '../../shared/course/course';
 import { Icon } from '../../ui/icons/icon';
 import { REVIEW_WORDS } from './words';

@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, inject, input, output, signal, untracked } from '@angular/core';
 import { MatProgressBar } from '@angular/material/progress-bar';
-import { misconceptionOf, type Diagnosis } from '@zeitpunkt/core';
+import type { Diagnosis } from '@zeitpunkt/core/diagnosis/diagnose';
+import { misconceptionOf } from '@zeitpunkt/core/misconceptions/registry';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { answersIn, Diagnoser } from '../../shared/diagnosis/diagnoser';
 import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';

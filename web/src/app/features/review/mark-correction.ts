@@ -4,7 +4,7 @@ import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/ex
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
-import { isRightVerdict } from '@zeitpunkt/core';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import type { MarkCorrect, MarkedResponse } from '@zeitpunkt/contract';
 import { VERDICT_WORDS } from '../../shared/verdict-words';
 import { REVIEW_WORDS } from './words';

@@ -1,4 +1,6 @@
-import { isNotSure, isRightVerdict, type MisconceptionId } from '@zeitpunkt/core';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import type { ReviewRow } from './review-table';
 

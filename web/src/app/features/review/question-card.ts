@@ -1,6 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import { misconceptionOf, type ItemFacts, type MisconceptionId } from '@zeitpunkt/core';
+import type { ItemFacts } from '@zeitpunkt/core/insight/item-facts';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import { ResponseView } from '../../question-views/response-view';
 import type { LessonAnswer } from '../../shared/insight/answers-of-lesson';
 import { ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';

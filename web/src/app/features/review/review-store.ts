@@ -2,7 +2,7 @@ import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { MarkCorrect, MarkedResponse, ReviewNotes, SessionDetail, SheetOfSession } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
-import type { InsightAnswer } from '@zeitpunkt/core';
+import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
 import { itemFacts } from '@zeitpunkt/core/insight/item-facts';
 import { stoodOut } from '@zeitpunkt/core/insight/stood-out';
 import { ask, sentenceOf } from '../../shared/api';

@@ -1,21 +1,13 @@
-import {
-  dialLetter,
-  isNotSure,
-  isRightVerdict,
-  kindOf,
-  textOfResponse,
-  LatestAttempts,
-  misconceptionOf,
-  type Asking,
-  type Item,
-  type ItemView,
-  type LessonSettings,
-  type MisconceptionId,
-  type Pose,
-  type Response,
-} from '@zeitpunkt/core';
+import { type Pose, gearedPose } from '@zeitpunkt/core/dial/pose';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { isNotSure } from '@zeitpunkt/core/question-kinds/not-sure';
+import { kindOf, textOfResponse, type Item, type ItemView, type Response } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
+import type { Asking } from '@zeitpunkt/core/run/asking';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
+import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import type { MarkedResponse, Pupil, SessionDetail } from '@zeitpunkt/contract';
-import { gearedPose } from '@zeitpunkt/core/dial/pose';
 import { counts } from '../../shared/late';
 
 /** One question that was asked, with what the class made of it. */

@@ -1,6 +1,8 @@
 import { provideRouter } from '@angular/router';
 import { provideState, provideStore } from '@ngrx/store';
-import { DEFAULT_SETTINGS, markOf, type Item, type Response } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Item, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { diagnose } from '@zeitpunkt/core/diagnosis/diagnose';
 import { Diagnoser, type DiagnosisWish } from '../../shared/diagnosis/diagnoser';
 import { authFeature } from '../../state/auth';

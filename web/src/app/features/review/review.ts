@@ -3,7 +3,7 @@ import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { RouterLink } from '@angular/router';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { dayOf } from '@zeitpunkt/core';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { AnswersList } from '../../shared/insight/answers-list';
 import { pairOfAnswer } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { clockOf, longDay } from '../../shared/words/days';

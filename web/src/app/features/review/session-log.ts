@@ -2,7 +2,11 @@ import { ChangeDetectionStrategy, Component, computed, input, signal } from '@an
 import { MatExpansionPanel, MatExpansionPanelHeader } from '@angular/material/expansion';
 import { MatTableModule } from '@angular/material/table';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { beatTimes, lengthText, nameInLesson, prepareLesson, type ItemFacts } from '@zeitpunkt/core';
+import type { ItemFacts } from '@zeitpunkt/core/insight/item-facts';
+import { nameInLesson } from '@zeitpunkt/core/lesson/beat-words';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { beatTimes } from '@zeitpunkt/core/run/beat-times';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { wasTaught } from '@zeitpunkt/core/rehearsal/what-it-took';
 import { Chart, type ChartOf } from '../../ui/chart';
 import type { ReviewQuestion } from './review-table';

@@ -1,7 +1,7 @@
 import { TestBed } from '@angular/core/testing';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { sessionDetail } from '../../testing/session';
-import { moveBeat, removeBeat, writeText } from '@zeitpunkt/core';
+import { moveBeat, removeBeat, writeText } from '@zeitpunkt/core/edit/edit';
 import { LessonStore } from './lesson-store';
 
 const { lesson } = sessionDetail();

@@ -1,7 +1,10 @@
 import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
-import { CoreError, DEFAULT_SETTINGS, edited, type Lesson, type LessonSettings, type ScriptEdit } from '@zeitpunkt/core';
+import { edited, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
+import { CoreError } from '@zeitpunkt/core/errors';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS, type LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import { withSettings } from '@zeitpunkt/core/edit/with-settings';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { withAutosave } from '../../shared/with-autosave';

@@ -6,6 +6,7 @@ import { MatInput } from '@angular/material/input';
 import { MatMenu, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
 import { Router, RouterLink } from '@angular/router';
+import type { Beat } from '@zeitpunkt/core/beats/registry';
 import {
   addQuestion,
   changeBeat,
@@ -13,20 +14,16 @@ import {
   duplicateBeat,
   moveBeats,
   pasteClip,
-  prepareLesson,
-  prepareTyped,
   removeBeats,
-  thinkSecondsFor,
-  timingOf,
-  type Beat,
-  type DialMark,
-  type Item,
   type ScriptEdit,
-  type Step,
-  type TimingOffer,
-  RUNGS,
-  rungOfLesson,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/edit/edit';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { prepareLesson, prepareTyped, type Step } from '@zeitpunkt/core/lesson/prepare';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { thinkSecondsFor } from '@zeitpunkt/core/lesson/think-times';
+import { timingOf, type TimingOffer } from '@zeitpunkt/core/lesson/timing';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
 import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import type { Clip } from '@zeitpunkt/contract';

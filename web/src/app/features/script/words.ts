@@ -1,4 +1,4 @@
-import type { LessonSettings } from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import { catalogue, count } from '../../shared/words/catalogue';
 import type { LayerName } from '../../ui/parts/layer-picture';
 

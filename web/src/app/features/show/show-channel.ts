@@ -1,4 +1,6 @@
-import { CoreError, readStage, writeStage, type StageState } from '@zeitpunkt/core';
+import { CoreError } from '@zeitpunkt/core/errors';
+import { readStage, writeStage } from '@zeitpunkt/core/formats/stored';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import type { Elsewhere } from '../../shared/next-frame';
 import isShownStage from '../../../generated/shown-stage';
 import { deviceStore } from '../../shared/device-store';

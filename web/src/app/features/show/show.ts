@@ -1,5 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, signal } from '@angular/core';
-import { describeStage, stageScene, type StageState } from '@zeitpunkt/core';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { AudienceWindow } from '../../ui/audience-window';
 import { SceneView } from '../../ui/scene-view';
 import { listenToShow } from './show-channel';

@@ -12,17 +12,13 @@ import {
 import { MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatOption, MatSelect } from '@angular/material/select';
-import {
-  bestWording,
-  DEFAULT_SETTINGS,
-  patternOf,
-  readTimeEntry,
-  secondOfDay,
-  WORD_PACKS,
-  type CardPattern,
-  type IsoDate,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import { patternOf, type CardPattern } from '@zeitpunkt/core/lesson/card-pattern';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { secondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { bestWording } from '@zeitpunkt/core/words/say';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import type { PlanStore } from '../../shared/plan/plan-store';
 import { TODAY_WORDS } from './words';
 

@@ -2,7 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { Router, RouterLink } from '@angular/router';
-import { secondOfDay } from '@zeitpunkt/core';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { Course } from '../../shared/course/course';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { TODAY_WORDS } from './words';

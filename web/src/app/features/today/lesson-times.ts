@@ -10,7 +10,7 @@ import {
 } from '@angular/material/dialog';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { type LessonTime, type Weekday } from '@zeitpunkt/core';
+import type { LessonTime, Weekday } from '@zeitpunkt/core/series/plan';
 import type { PlanStore } from '../../shared/plan/plan-store';
 import { clockTime, dayNamed, weekday } from '../../shared/words/days';
 import { TODAY_WORDS } from './words';

@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
-import { dayOf, misconceptionOf } from '@zeitpunkt/core';
+import { misconceptionOf } from '@zeitpunkt/core/misconceptions/registry';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { Course } from '../../shared/course/course';
 import { pairSaid } from '../../shared/insight/pair-said';
 import { weekday } from '../../shared/words/days';

@@ -2,7 +2,9 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
-import { daysOn, RUNGS, schoolDaysFrom } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { daysOn } from '@zeitpunkt/core/series/school-days';
+import { schoolDaysFrom } from '@zeitpunkt/core/series/series';
 import { Course, SHORT_LESSON_MIN } from '../../shared/course/course';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { MASTERY_WORDS } from '../../shared/insight/mastery-words';

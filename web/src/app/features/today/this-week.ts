@@ -2,7 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/c
 import { MatIconButton } from '@angular/material/button';
 import { Icon } from '../../ui/icons/icon';
 import { RouterLink } from '@angular/router';
-import { dayOf, daysOn, mondayOf, weekdayOf, type IsoDate } from '@zeitpunkt/core';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn, mondayOf, weekdayOf } from '@zeitpunkt/core/series/school-days';
 import { Course } from '../../shared/course/course';
 import { clockTime, longDay, shortWeekday } from '../../shared/words/days';
 import { SmallDial } from '../../ui/parts/small-dial';

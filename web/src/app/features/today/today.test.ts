@@ -1,5 +1,9 @@
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
-import { dayOf, daysOn, gearedPose, NEW_PLAN, putOn, secondOfDay, type ClassPlan } from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
+import { putOn } from '@zeitpunkt/core/series/series';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { courseServer, LESSON, lessonOf, NO_STANDING, openPlace, SESSION } from '../../testing/course';
 import { Refusal, type FakeServer } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';

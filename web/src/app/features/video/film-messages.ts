@@ -1,4 +1,7 @@
-import type { Inks, Lesson, Take, ThinkAs } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { Inks } from '@zeitpunkt/core/scene/scene-node';
+import type { ThinkAs } from '@zeitpunkt/core/voice/film';
+import type { Take } from '@zeitpunkt/core/voice/take';
 
 /** A file of the page's own font, so that a worker can draw with it. */
 export interface FontFile {

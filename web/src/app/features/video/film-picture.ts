@@ -1,5 +1,9 @@
-import { motionMs, stageAt, stageScene, type Cue, type Film, type Inks, type Shot } from '@zeitpunkt/core';
-import { cueAt, shotAt } from '@zeitpunkt/core/voice/film';
+import type { Inks } from '@zeitpunkt/core/scene/scene-node';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { motionMs, stageAt } from '@zeitpunkt/core/stage/player';
+import { type Film, cueAt, shotAt } from '@zeitpunkt/core/voice/film';
+import type { Shot } from '@zeitpunkt/core/voice/shot';
+import type { Cue } from '@zeitpunkt/core/voice/take';
 import { linesOf } from '@zeitpunkt/core/voice/phrases';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { FILM_FONT } from './film-messages';

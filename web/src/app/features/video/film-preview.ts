@@ -1,7 +1,9 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, signal } from '@angular/core';
 import { MatIconButton } from '@angular/material/button';
 import { MatSlider, MatSliderThumb } from '@angular/material/slider';
-import { lengthText, stageAt, type Film } from '@zeitpunkt/core';
+import { stageAt } from '@zeitpunkt/core/stage/player';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
+import type { Film } from '@zeitpunkt/core/voice/film';
 import { Icon } from '../../ui/icons/icon';
 import { StageView, type StagePlay } from '../../ui/stage-view';
 import { VIDEO_WORDS } from './words';

@@ -1,4 +1,5 @@
-import type { Film, Shot } from '@zeitpunkt/core';
+import type { Film } from '@zeitpunkt/core/voice/film';
+import type { Shot } from '@zeitpunkt/core/voice/shot';
 import { ALL_FORMATS, AudioSampleSink, BlobSource, Input, type AudioSample } from 'mediabunny';
 
 /** Samples a second that films are made with. */

@@ -1,5 +1,6 @@
 import { provideRouter } from '@angular/router';
-import { prepareLesson, type Take } from '@zeitpunkt/core';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import * as downloads from '../../shared/download';
 import { FakeServer, Refusal } from '../../testing/fake-server';

@@ -2,8 +2,10 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, si
 import { MatButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { lengthText, WORD_PACKS, type Chapter, type Film } from '@zeitpunkt/core';
-import { filmOf } from '@zeitpunkt/core/voice/film';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
+import type { Chapter } from '@zeitpunkt/core/voice/chapters';
+import { type Film, filmOf } from '@zeitpunkt/core/voice/film';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { webVtt } from '@zeitpunkt/core/voice/webvtt';
 import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { ChoiceFace } from '../parts/choice-face';

@@ -1,4 +1,5 @@
-import { DEFAULT_SETTINGS, kindOf, QUESTION_KINDS, type ViewOf } from '@zeitpunkt/core';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf, QUESTION_KINDS, type ViewOf } from '@zeitpunkt/core/question-kinds/registry';
 import { render, textOf } from '../../testing/render';
 import { ChoicesAnswerView } from './answer';
 import { ChoicesResponseView } from './response';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, viewChild } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 
 import { displayText } from '@zeitpunkt/core/time/display';
 import { minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '@zeitpunkt/core/time/second-of-day';

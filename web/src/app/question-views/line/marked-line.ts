@@ -1,4 +1,4 @@
-import type { Scene } from '@zeitpunkt/core';
+import type { Scene } from '@zeitpunkt/core/scene/scene-node';
 import type { ViewOfShape } from '../answer-view';
 import { bandScene, BAND_MARGIN } from '../picture-view';
 

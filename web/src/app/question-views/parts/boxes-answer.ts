@@ -1,5 +1,5 @@
 import { computed, Directive, input, output, type Signal } from '@angular/core';
-import type { ItemView, Response } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { givenTo, responseTo, startingFrom, type AnswerView } from '../answer-view';
 import { ANSWER_WORDS } from '../words';
 import type { DigitBox } from './digit-boxes';

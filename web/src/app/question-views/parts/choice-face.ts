@@ -1,9 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { DialLayers } from '@zeitpunkt/core';
+import { type DialLayers, dialOf } from '@zeitpunkt/core/scene/dial-state';
 import type { Choice } from '@zeitpunkt/core/question-kinds/shapes/choices';
 import { describeDial } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
-import { dialOf } from '@zeitpunkt/core/scene/dial-state';
 import { SceneView } from '../../ui/scene-view';
 import { deskTongue } from '../../shared/words/spoken';
 

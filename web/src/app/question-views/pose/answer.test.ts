@@ -1,4 +1,5 @@
-import { PLAIN_LAYERS, type ViewOf } from '@zeitpunkt/core';
+import type { ViewOf } from '@zeitpunkt/core/question-kinds/registry';
+import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';
 import { render } from '../../testing/render';
 import { PoseAnswerView } from './answer';
 

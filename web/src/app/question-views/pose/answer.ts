@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 
 import { nearestTime } from '@zeitpunkt/core/dial/nearest-time';
 import { gearedPose } from '@zeitpunkt/core/dial/pose';

@@ -1,4 +1,4 @@
-import type { ViewOf } from '@zeitpunkt/core';
+import type { ViewOf } from '@zeitpunkt/core/question-kinds/registry';
 import { questionView } from '../../testing/desk';
 import { render } from '../../testing/render';
 import { TimeAnswerView } from './answer';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChildren } from '@angular/core';
-import type { Response } from '@zeitpunkt/core';
+import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { LONGEST_LINE } from '@zeitpunkt/core/question-kinds/shapes/words';
 import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
 import { Sign } from '../../ui/sign';

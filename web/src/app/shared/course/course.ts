@@ -1,18 +1,11 @@
 import { computed, effect, inject, Injectable, signal, untracked } from '@angular/core';
 import { Router } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
-import {
-  dayOf,
-  plannedLessons,
-  putOn,
-  seriesLessons,
-  suggestNext,
-  takeOutOfPlan,
-  weekdayOf,
-  type GivenLesson,
-  type IsoDate,
-  type RungId,
-} from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf, weekdayOf } from '@zeitpunkt/core/series/school-days';
+import { plannedLessons, putOn, seriesLessons, takeOutOfPlan } from '@zeitpunkt/core/series/series';
+import { suggestNext, type GivenLesson } from '@zeitpunkt/core/series/suggest';
 import { CurrentClass } from '../current-class';
 import { LessonShelf } from '../lessons/lesson-shelf';
 import { dayChoices } from '../plan/day-choices';

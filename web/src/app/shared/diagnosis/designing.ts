@@ -1,4 +1,4 @@
-import type { DesignedSet } from '@zeitpunkt/core';
+import type { DesignedSet } from '@zeitpunkt/core/diagnosis/design-set';
 import type { DesignNews, DesignWish } from './set-messages';
 
 /** A set that is being chosen; `stop` gives it up, and then it is never done. */

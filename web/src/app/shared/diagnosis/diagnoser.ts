@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
-import { LatestAttempts, type Answered, type Diagnosis } from '@zeitpunkt/core';
+import type { Answered, Diagnosis } from '@zeitpunkt/core/diagnosis/diagnose';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { counts } from '../late';
 

@@ -1,4 +1,6 @@
-import { QUESTION_KINDS, RUNGS, seededRng, type Item } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { seededRng } from '@zeitpunkt/core/random/rng';
 import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
 import type { DesignNews, DesignWish } from './set-messages';

@@ -1,4 +1,7 @@
-import type { DesignedSet, Item, LessonSettings, RungId, SetWish } from '@zeitpunkt/core';
+import type { DesignedSet, SetWish } from '@zeitpunkt/core/diagnosis/design-set';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 
 /** What the worker is asked for. */
 export interface DesignWish {

@@ -1,4 +1,5 @@
-import { misconceptionOf, type DesignedSet, type MisconceptionId } from '@zeitpunkt/core';
+import type { DesignedSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 
 const nameOf = (id: MisconceptionId) => misconceptionOf(id).name;
 /** With fewer chances nothing can be said of an idea. */

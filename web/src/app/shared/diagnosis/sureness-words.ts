@@ -1,4 +1,5 @@
-import { misconceptionOf, type Diagnosis, type IdeaFinding, type Sureness } from '@zeitpunkt/core';
+import type { Diagnosis, IdeaFinding, Sureness } from '@zeitpunkt/core/diagnosis/diagnose';
+import { misconceptionOf } from '@zeitpunkt/core/misconceptions/registry';
 
 /** How sure an idea is, in words for the teacher. */
 const SURENESS_WORDS: Record<Sureness, string> = {

@@ -1,4 +1,6 @@
-import { LatestAttempts, type InsightAnswer, type MisconceptionId } from '@zeitpunkt/core';
+import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { counts } from '../late';

@@ -1,4 +1,6 @@
-import type { InsightAnswer, LessonSettings, PupilPicture } from '@zeitpunkt/core';
+import type { PupilPicture } from '@zeitpunkt/core/insight/class-picture';
+import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import { foresee, isForgotten } from '@zeitpunkt/core/diagnosis/diagnose';
 import { InsightBook } from '@zeitpunkt/core/insight/insight-book';

@@ -1,4 +1,9 @@
-import type { AnswerFilter, ClassChange, ClassPicture, InsightAnswer, LessonSettings, MasteryPoint, RungId } from '@zeitpunkt/core';
+import type { ClassChange } from '@zeitpunkt/core/insight/change';
+import type { ClassPicture } from '@zeitpunkt/core/insight/class-picture';
+import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
+import type { AnswerFilter, MasteryPoint } from '@zeitpunkt/core/insight/insight-book';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 
 /** A lesson of a class, as insight knows it. */
 export interface InsightLesson {

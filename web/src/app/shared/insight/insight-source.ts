@@ -1,5 +1,6 @@
 import { Injectable } from '@angular/core';
-import type { AnswerFilter, ClassChange, MasteryPoint } from '@zeitpunkt/core';
+import type { ClassChange } from '@zeitpunkt/core/insight/change';
+import type { AnswerFilter, MasteryPoint } from '@zeitpunkt/core/insight/insight-book';
 import type { AnswerInLesson, ClassInsight, InsightNews, InsightQuestion, InsightReplies } from './insight-messages';
 
 type WithoutId<Question> = Question extends { readonly id: number } ? Omit<Question, 'id'> : never;

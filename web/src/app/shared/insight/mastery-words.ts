@@ -1,5 +1,5 @@
 import { MS_PER_DAY } from '@zeitpunkt/core/time/spans';
-import type { Mastery, MasteryWord } from '@zeitpunkt/core';
+import type { Mastery, MasteryWord } from '@zeitpunkt/core/insight/mastery';
 import { catalogue, count } from '../words/catalogue';
 
 /** How mastery is said: a word first, with a sign that does not rely on colour. */

@@ -1,4 +1,5 @@
-import { RUNGS, secondOfDay, type RungId } from '@zeitpunkt/core';
+import { RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 
 /** A time that shows what a rung is about: one that misleads on purpose, or else a plain one. */
 export function exampleOf(id: RungId): number {

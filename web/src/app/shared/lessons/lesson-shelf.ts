@@ -2,7 +2,7 @@ import { computed } from '@angular/core';
 import { patchState, signalStore, withComputed, withMethods, withState } from '@ngrx/signals';
 import type { DraftWish, LessonDetail, LessonSummary, SessionSummary } from '@zeitpunkt/contract';
 import { v4 as uuid } from 'uuid';
-import type { Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { ask, sentenceOf } from '../api';
 import { readJsonFile } from '../json-file';
 import { catalogue } from '../words/catalogue';

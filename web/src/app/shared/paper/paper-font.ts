@@ -1,5 +1,5 @@
 import { create, type Font } from 'fontkit';
-import type { Measure } from '@zeitpunkt/core';
+import type { Measure } from '@zeitpunkt/core/paper/paper-page';
 
 /** One file of the font with the name that a document knows it by. */
 export interface PaperFace {

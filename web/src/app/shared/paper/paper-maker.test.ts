@@ -1,5 +1,5 @@
 import { TestBed } from '@angular/core/testing';
-import type { PaperPage } from '@zeitpunkt/core';
+import type { PaperPage } from '@zeitpunkt/core/paper/paper-page';
 import { paperWorkers } from '../../testing/paper-workers';
 import { PaperMaker } from './paper-maker';
 

@@ -1,5 +1,5 @@
 import { computed, DestroyRef, inject, Injectable, signal } from '@angular/core';
-import type { PaperPage, PaperSize } from '@zeitpunkt/core';
+import type { PaperPage, PaperSize } from '@zeitpunkt/core/paper/paper-page';
 import { download, fileName } from '../download';
 import type { FromPaperWorker, PaperOrder } from './paper-messages';
 import { startPaper } from './start-paper';

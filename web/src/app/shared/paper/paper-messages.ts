@@ -1,4 +1,9 @@
-import type { Item, LessonSettings, PaperLook, PaperPage, PaperWish, RungId, SheetVersion } from '@zeitpunkt/core';
+import type { RungId } from '@zeitpunkt/core/ladder/registry';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { PaperLook, PaperPage } from '@zeitpunkt/core/paper/paper-page';
+import type { PaperWish } from '@zeitpunkt/core/paper/paper-wish';
+import type { SheetVersion } from '@zeitpunkt/core/paper/versions';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 
 /** A join card before its code is drawn: that is done where the paper is made. */
 export interface PaperOrder {

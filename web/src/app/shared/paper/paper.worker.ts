@@ -1,5 +1,5 @@
-import type { PaperLook, PaperPage, PaperWish } from '@zeitpunkt/core';
-import { paperParts } from '@zeitpunkt/core/paper/paper-wish';
+import type { PaperLook, PaperPage } from '@zeitpunkt/core/paper/paper-page';
+import { type PaperWish, paperParts } from '@zeitpunkt/core/paper/paper-wish';
 import { sheetVersions } from '@zeitpunkt/core/paper/versions';
 import { COLOUR_PRINT_INKS, PRINT_INKS } from '@zeitpunkt/core/scene/print-inks';
 import { create } from 'qrcode';

@@ -1,4 +1,5 @@
-import type { Inks, PaperPage, SceneNode, TextNode } from '@zeitpunkt/core';
+import type { PaperPage } from '@zeitpunkt/core/paper/paper-page';
+import type { Inks, SceneNode, TextNode } from '@zeitpunkt/core/scene/scene-node';
 import { PRINT_INKS } from '@zeitpunkt/core/scene/print-inks';
 import { DIGIT_MIDDLE } from '@zeitpunkt/core/scene/svg-geometry';
 import PDFDocument from 'pdfkit';

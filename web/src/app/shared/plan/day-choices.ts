@@ -1,4 +1,5 @@
-import { plannedLessons, schoolDaysFrom, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { plannedLessons, schoolDaysFrom } from '@zeitpunkt/core/series/series';
 import { longDay } from '../words/days';
 import { PLAN_WORDS } from './words';
 

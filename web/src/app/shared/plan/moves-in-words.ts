@@ -1,4 +1,5 @@
-import { movedLessons, type ClassPlan } from '@zeitpunkt/core';
+import type { ClassPlan } from '@zeitpunkt/core/series/plan';
+import { movedLessons } from '@zeitpunkt/core/series/series';
 import { longDay } from '../words/days';
 import { PLAN_WORDS } from './words';
 

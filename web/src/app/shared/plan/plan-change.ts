@@ -1,5 +1,7 @@
 import { inject, Injectable } from '@angular/core';
-import { dayOf, planOn, plannedLessons, putOn, type ClassPlan, type IsoDate } from '@zeitpunkt/core';
+import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { planOn, plannedLessons, putOn } from '@zeitpunkt/core/series/series';
 import type { PlanDetail, PlanSaved } from '@zeitpunkt/contract';
 import { Notice } from '../../ui/parts/notice';
 import { ask, sentenceOf } from '../api';

@@ -1,7 +1,8 @@
 import { computed, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { DraftWish, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
-import { NEW_PLAN, type ClassPlan, type IsoDate, type SeriesWish, type Weekday } from '@zeitpunkt/core';
+import { NEW_PLAN, type ClassPlan, type IsoDate, type Weekday } from '@zeitpunkt/core/series/plan';
+import type { SeriesWish } from '@zeitpunkt/core/series/series';
 import { v4 as uuid } from 'uuid';
 import { Notice } from '../../ui/parts/notice';
 import { ask, sentenceOf } from '../api';

@@ -1,4 +1,5 @@
-import { NEW_PLAN, dayOf, daysOn, type ClassPlan } from '@zeitpunkt/core';
+import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
+import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
 import { Component } from '@angular/core';
 import { MatMenuTrigger } from '@angular/material/menu';
 import { fireEvent, within } from '@testing-library/dom';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, inject, signal, viewChild } from '@angular/core';
-import { dayOf } from '@zeitpunkt/core';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import type { ClassSummary, LessonSummary, PlanDetail } from '@zeitpunkt/contract';
 import { ask, sentenceOf } from '../api';
 import { dayChoices, type DayChoice } from './day-choices';

@@ -1,4 +1,4 @@
-import type { Span } from '@zeitpunkt/core';
+import type { Span } from '@zeitpunkt/core/voice/take';
 import {
   ALL_FORMATS,
   BlobSource,

@@ -1,4 +1,7 @@
-import { daysOn, displayText, toSecondOfDay, type IsoDate, type Weekday } from '@zeitpunkt/core';
+import type { IsoDate, Weekday } from '@zeitpunkt/core/series/plan';
+import { daysOn } from '@zeitpunkt/core/series/school-days';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { locale } from './language';
 
 /** Days are counted in one zone, so that none begins elsewhere. */

@@ -1,6 +1,6 @@
 import { ChangeDetectionStrategy, Component, input } from '@angular/core';
 import { Icon } from '../icons/icon';
-import type { Pose } from '@zeitpunkt/core';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
 import { SmallDial } from './small-dial';
 
 /** A wrong idea as two dials: what was asked, and what was answered. The words beside it say the same. */

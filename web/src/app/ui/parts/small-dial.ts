@@ -1,6 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { Pose } from '@zeitpunkt/core';
-import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { type Pose, gearedPose } from '@zeitpunkt/core/dial/pose';
 import { HOUR_HAND, MINUTE_HAND } from '@zeitpunkt/core/scene/dial-hands';
 import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { arcPath, coordinate, pointAt } from '@zeitpunkt/core/scene/scene-node';

@@ -4,7 +4,8 @@ import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-
 import { MatDialogActions, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { secondOfDay, type LessonSettings } from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { explain } from '@zeitpunkt/core/stage/explain';
 import { LessonStore } from '../lesson-store';
 import { SCRIPT_WORDS } from '../words';

@@ -1,4 +1,4 @@
-import type { LessonSettings } from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 
 /** The schools of practice that a lesson can follow, each with what can be chosen. */
 export const SCHOOLS: { readonly [Key in keyof LessonSettings]: readonly LessonSettings[Key][] } = {

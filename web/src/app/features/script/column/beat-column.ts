@@ -2,7 +2,8 @@ import { CdkDrag, type CdkDragDrop, CdkDragHandle, CdkDropList, CdkDropListGroup
 import { afterRenderEffect, ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem } from '@angular/material/menu';
-import { lengthText, type NamedFinding } from '@zeitpunkt/core';
+import type { NamedFinding } from '@zeitpunkt/core/checker-rules/check';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
 import { nextFrame } from '../../../shared/next-frame';
 import { RIM_WORDS } from '../../../shared/rim/words';

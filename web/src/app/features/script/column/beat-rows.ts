@@ -1,13 +1,9 @@
-import {
-  nameInLesson,
-  wordsOf,
-  type BeatKindId,
-  type Lesson,
-  type NamedFinding,
-  type Pose,
-  type PreparedLesson,
-  type Step,
-} from '@zeitpunkt/core';
+import type { BeatKindId } from '@zeitpunkt/core/beats/registry';
+import type { NamedFinding } from '@zeitpunkt/core/checker-rules/check';
+import type { Pose } from '@zeitpunkt/core/dial/pose';
+import { nameInLesson, wordsOf } from '@zeitpunkt/core/lesson/beat-words';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
 import { settledStage } from '@zeitpunkt/core/stage/player';
 import type { IconName } from '../../../ui/icons/icons';
 

@@ -1,4 +1,4 @@
-import type { Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { heard, render, textOf } from '../../../testing/render';
 import { sessionDetail } from '../../../testing/session';

@@ -1,7 +1,7 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatTooltip } from '@angular/material/tooltip';
-import type { NamedFinding } from '@zeitpunkt/core';
+import type { NamedFinding } from '@zeitpunkt/core/checker-rules/check';
 import { Icon } from '../../../ui/icons/icon';
 import { SCRIPT_WORDS } from '../words';
 

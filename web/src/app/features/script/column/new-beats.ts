@@ -1,25 +1,13 @@
-import {
-  RUNGS,
-  rungOfLesson,
-  makeItem,
-  QUESTION_KIND_IDS,
-  QUESTION_KINDS,
-  type Item,
-  NEW_BUILD,
-  secondOfDay,
-  thinkSecondsFor,
-  toSecondOfDay,
-  addBeats,
-  addQuestion,
-  nameOfKind,
-  type BeatKindId,
-  type Lesson,
-  type NewBeat,
-  type QuestionKindId,
-  type RungId,
-  type ScriptEdit,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import { nameOfKind, type BeatKindId, type NewBeat } from '@zeitpunkt/core/beats/registry';
+import { addBeats, addQuestion, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
+import { RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { thinkSecondsFor } from '@zeitpunkt/core/lesson/think-times';
+import { makeItem } from '@zeitpunkt/core/question-kinds/make-item';
+import { QUESTION_KIND_IDS, QUESTION_KINDS, type Item, type QuestionKindId } from '@zeitpunkt/core/question-kinds/registry';
+import { NEW_BUILD } from '@zeitpunkt/core/stage/dial-build';
+import { secondOfDay, toSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 
 /** Questions and beats may have the same name: "Explain the mistake" is both. */
 const questionValue = (id: QuestionKindId) => `question:${id}`;

@@ -1,13 +1,10 @@
-import {
-  displayText,
-  gearedPose,
-  readTimeEntry,
-  reportPose,
-  secondOfDay,
-  toSecondOfDay,
-  type Choice,
-  type LessonSettings,
-} from '@zeitpunkt/core';
+import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { reportPose } from '@zeitpunkt/core/dial/possible';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { Choice } from '@zeitpunkt/core/question-kinds/shapes/choices';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { secondOfDay, toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { FIELD_WORDS } from '../fields/words';
 
 const DEGREES_A_NUMERAL = 30;

@@ -1,16 +1,10 @@
-import {
-  changeItem,
-  DEFAULT_SETTINGS,
-  draftLesson,
-  kindOf,
-  QUESTION_KIND_IDS,
-  QUESTION_KINDS,
-  type DesignedSet,
-  type Diagnosis,
-  type Item,
-  type ItemOf,
-  type Lesson,
-} from '@zeitpunkt/core';
+import type { DesignedSet } from '@zeitpunkt/core/diagnosis/design-set';
+import type { Diagnosis } from '@zeitpunkt/core/diagnosis/diagnose';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { changeItem } from '@zeitpunkt/core/edit/edit';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item, type ItemOf } from '@zeitpunkt/core/question-kinds/registry';
 import { isForPreview, isFromPreview } from '../../desk/preview-messages';
 import { ITEM_FIELDS } from '../fields/item-fields';
 import { likelyIdeas } from '../set/class-ideas';

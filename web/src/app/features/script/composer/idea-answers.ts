@@ -1,17 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  canBeGiven,
-  kindOf,
-  RUNGS,
-  rungOfLesson,
-  type Item,
-  type Lesson,
-  type MisconceptionId,
-  type Pose,
-  type Response,
-} from '@zeitpunkt/core';
-import { gearedPose } from '@zeitpunkt/core/dial/pose';
+import { type Pose, gearedPose } from '@zeitpunkt/core/dial/pose';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { canBeGiven, kindOf, type Item, type Response } from '@zeitpunkt/core/question-kinds/registry';
 import { timeThatTells } from '@zeitpunkt/core/question-kinds/telling-time';
 import { sentenceOf } from '../../../shared/api';
 import { CurrentClass } from '../../../shared/current-class';

@@ -1,5 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
-import type { QuestionKindId } from '@zeitpunkt/core';
+import type { QuestionKindId } from '@zeitpunkt/core/question-kinds/registry';
 
 /** Small signs on a field of 24 by 24, each a line to draw. */
 const SIGNS = {

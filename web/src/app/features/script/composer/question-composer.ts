@@ -2,24 +2,21 @@ import { ChangeDetectionStrategy, Component, computed, inject, linkedSignal, sig
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MAT_DIALOG_DATA, MatDialogClose, MatDialogContent, MatDialogTitle } from '@angular/material/dialog';
 import { MatTooltip } from '@angular/material/tooltip';
+import { changeItem, replaceItem, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import type { Rung } from '@zeitpunkt/core/ladder/rung';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { makeItem } from '@zeitpunkt/core/question-kinds/make-item';
 import {
-  changeItem,
   kindOf,
-  makeItem,
   QUESTION_KIND_IDS,
   QUESTION_KINDS,
-  replaceItem,
-  RUNGS,
-  rungOfLesson,
-  toSecondOfDay,
-  WORD_PACKS,
   type Item,
   type QuestionKindId,
   type Response,
-  type Rung,
-  type ScriptEdit,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+} from '@zeitpunkt/core/question-kinds/registry';
+import { toSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import { makeAbout } from '@zeitpunkt/core/question-kinds/make-about';
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { PLAIN_LAYERS } from '@zeitpunkt/core/scene/dial-state';

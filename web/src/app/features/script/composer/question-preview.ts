@@ -11,7 +11,7 @@ import {
   viewChild,
 } from '@angular/core';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
-import type { ItemView, Response } from '@zeitpunkt/core';
+import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { Icon } from '../../../ui/icons/icon';
 import { isFromPreview, type Previewed } from '../../desk/preview-messages';
 import { COMPOSER_WORDS } from './words';

@@ -1,7 +1,11 @@
 import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
-import { kindOf, RUNGS, rungOfLesson, type Item, type Lesson, type MisconceptionId } from '@zeitpunkt/core';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { designInWorker, type Designing } from '../../../shared/diagnosis/designing';
 import { KindPicture } from './kind-picture';

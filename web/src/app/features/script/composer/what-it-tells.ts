@@ -1,17 +1,11 @@
-import {
-  isRightVerdict,
-  kindOf,
-  markOf,
-  textOfResponse,
-  WORD_PACKS,
-  say,
-  type Item,
-  type KindResponse,
-  type LessonSettings,
-  type Mark,
-  type MisconceptionId,
-  type Response,
-} from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { markOf } from '@zeitpunkt/core/question-kinds/marking';
+import type { Mark } from '@zeitpunkt/core/question-kinds/question-kind';
+import { kindOf, textOfResponse, type Item, type KindResponse, type Response } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { say } from '@zeitpunkt/core/words/say';
 import { pairOfAnswer, type IdeaPair } from '@zeitpunkt/core/misconceptions/idea-pair';
 import { ideaName, ideaWords } from '@zeitpunkt/core/misconceptions/idea-words';
 import { predictionsOf } from '@zeitpunkt/core/question-kinds/predictions';

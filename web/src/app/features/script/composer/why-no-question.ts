@@ -1,4 +1,6 @@
-import { canBeGiven, isRightVerdict, kindOf, type Item, type Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { canBeGiven, kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 
 /** Sentences for what can be wrong with a question that was changed. */
 export interface NoQuestion {

@@ -1,4 +1,9 @@
-import { hear, isTimeOfWording, toSecondOfDay, WORD_PACKS, type ItemOf, type LessonSettings } from '@zeitpunkt/core';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { ItemOf } from '@zeitpunkt/core/question-kinds/registry';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { hear } from '@zeitpunkt/core/words/hear';
+import { isTimeOfWording } from '@zeitpunkt/core/words/is-time-of-wording';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
 import type { BeatField } from './beat-field';
 import { FIELD_WORDS } from './words';
 

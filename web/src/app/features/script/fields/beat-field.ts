@@ -1,14 +1,8 @@
-import {
-  displayText,
-  readTimeEntry,
-  toSecondOfDay,
-  type Beat,
-  type BeatKindId,
-  type LessonSettings,
-  type SecondOfDay,
-  SECONDS_PER_HALF_DAY,
-  wrapSecondOfDay,
-} from '@zeitpunkt/core';
+import type { Beat, BeatKindId } from '@zeitpunkt/core/beats/registry';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { toSecondOfDay, type SecondOfDay, SECONDS_PER_HALF_DAY, wrapSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { FIELD_WORDS } from './words';
 
 export interface Option {

@@ -1,4 +1,9 @@
-import { changeBeat, DEFAULT_SETTINGS, draftLesson, RUNG_IDS, type Beat, type BeatKindId, type Lesson } from '@zeitpunkt/core';
+import type { Beat, BeatKindId } from '@zeitpunkt/core/beats/registry';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { changeBeat } from '@zeitpunkt/core/edit/edit';
+import { RUNG_IDS } from '@zeitpunkt/core/ladder/registry';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { BEAT_FIELDS } from './beat-fields';
 import { layerPressed } from './layers-field';
 

@@ -1,19 +1,13 @@
 import { computed } from '@angular/core';
-import {
-  hear,
-  MISCONCEPTIONS,
-  patternOf,
-  readTimeEntry,
-  RUNGS,
-  secondOfDay,
-  WORD_PACKS,
-  wrapSecondOfDay,
-  type BeatKindId,
-  type LessonSettings,
-  type MisconceptionId,
-  type RungId,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import type { BeatKindId } from '@zeitpunkt/core/beats/registry';
+import { RUNGS, type RungId } from '@zeitpunkt/core/ladder/registry';
+import { patternOf } from '@zeitpunkt/core/lesson/card-pattern';
+import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import { MISCONCEPTIONS, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { secondOfDay, wrapSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { hear } from '@zeitpunkt/core/words/hear';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import {
   check,
   choice,

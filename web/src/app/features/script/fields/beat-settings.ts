@@ -3,23 +3,17 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import {
-  changeBeat,
-  changeItem,
-  displayText,
-  editStep,
-  generatedSteps,
-  kindOf,
-  narrationMs,
-  readTimeEntry,
-  toSecondOfDay,
-  writeText,
-  type Beat,
-  type Lesson,
-  type NamedFinding,
-  type ScriptEdit,
-  nameInLesson,
-} from '@zeitpunkt/core';
+import type { Beat } from '@zeitpunkt/core/beats/registry';
+import { generatedSteps } from '@zeitpunkt/core/beats/worked-example';
+import type { NamedFinding } from '@zeitpunkt/core/checker-rules/check';
+import { changeBeat, changeItem, editStep, writeText, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
+import { nameInLesson } from '@zeitpunkt/core/lesson/beat-words';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { narrationMs } from '@zeitpunkt/core/lesson/settings';
+import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { Icon } from '../../../ui/icons/icon';
 import { isAboutOneTime } from '../column/new-beats';
 import { locale } from '../../../shared/words/language';

@@ -1,4 +1,4 @@
-import type { ItemOf } from '@zeitpunkt/core';
+import type { ItemOf } from '@zeitpunkt/core/question-kinds/registry';
 import type { BeatField } from './beat-field';
 import { FIELD_WORDS } from './words';
 import { split } from './item-field-makers';

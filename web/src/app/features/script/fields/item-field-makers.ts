@@ -1,12 +1,7 @@
-import {
-  displayText24,
-  readTimeEntry,
-  SECONDS_PER_DAY,
-  SECONDS_PER_HALF_DAY,
-  secondOfDay,
-  toSecondOfDay,
-  type Choice,
-} from '@zeitpunkt/core';
+import type { Choice } from '@zeitpunkt/core/question-kinds/shapes/choices';
+import { displayText24 } from '@zeitpunkt/core/time/display';
+import { SECONDS_PER_DAY, SECONDS_PER_HALF_DAY, secondOfDay, toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { choice, timeField, timeText, type BeatField } from './beat-field';
 import { FIELD_WORDS } from './words';
 import { choiceLines, choicesTyped } from '../composer/choice-lines';

@@ -1,5 +1,6 @@
 import { computed } from '@angular/core';
-import { UNIT_QUESTIONS, type QuestionKindId } from '@zeitpunkt/core';
+import { UNIT_QUESTIONS } from '@zeitpunkt/core/acts/acts';
+import type { QuestionKindId } from '@zeitpunkt/core/question-kinds/registry';
 import { choice, lineOf, number, timeField, type BeatField } from './beat-field';
 import { acceptedField } from './accepted-field';
 import { gapsField } from './gaps-field';

@@ -1,4 +1,6 @@
-import { MISCONCEPTION_IDS, misconceptionOf, mistakenReading, type ItemOf, type MisconceptionId } from '@zeitpunkt/core';
+import { mistakenReading } from '@zeitpunkt/core/beats/mistake';
+import { MISCONCEPTION_IDS, misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import type { ItemOf } from '@zeitpunkt/core/question-kinds/registry';
 import type { BeatField } from './beat-field';
 import { FIELD_WORDS } from './words';
 

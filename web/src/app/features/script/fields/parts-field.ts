@@ -1,4 +1,5 @@
-import type { ClockPart, ItemOf } from '@zeitpunkt/core';
+import type { ClockPart } from '@zeitpunkt/core/acts/acts';
+import type { ItemOf } from '@zeitpunkt/core/question-kinds/registry';
 import type { BeatField } from './beat-field';
 import { FIELD_WORDS } from './words';
 

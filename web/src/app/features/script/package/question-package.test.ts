@@ -1,7 +1,9 @@
 import { signal } from '@angular/core';
 import { MAT_DIALOG_DATA, MatDialogRef } from '@angular/material/dialog';
 import { fireEvent } from '@testing-library/dom';
-import { DEFAULT_SETTINGS, type Item, type Lesson } from '@zeitpunkt/core';
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { unzipSync } from 'fflate';
 import * as downloads from '../../../shared/download';
 import { FakeServer, Refusal } from '../../../testing/fake-server';

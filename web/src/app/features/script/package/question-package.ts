@@ -9,7 +9,7 @@ import {
   MatDialogTitle,
 } from '@angular/material/dialog';
 import type { QuestionsFound } from '@zeitpunkt/contract';
-import type { Item } from '@zeitpunkt/core';
+import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { qtiPackage } from '@zeitpunkt/core/qti/out/package-out';
 import { strToU8, zipSync } from 'fflate';
 import { FileLook } from '../../../shared/file-look';

@@ -2,19 +2,16 @@ import { ChangeDetectionStrategy, Component, computed, effect, inject, input, un
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { Router, RouterLink } from '@angular/router';
-import {
-  criteriaOf,
-  describeStage,
-  lengthText,
-  MATERIALS,
-  narrationAt,
-  prepareLesson,
-  RUNGS,
-  stageAt,
-  stageScene,
-  tongueOf,
-  rungOfLesson,
-} from '@zeitpunkt/core';
+import { criteriaOf } from '@zeitpunkt/core/ladder/criteria';
+import { MATERIALS } from '@zeitpunkt/core/ladder/materials';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
+import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
+import { narrationAt, stageAt } from '@zeitpunkt/core/stage/player';
+import { tongueOf } from '@zeitpunkt/core/talk/registry';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import { RIM_WORDS } from '../../../shared/rim/words';
 import { Icon } from '../../../ui/icons/icon';

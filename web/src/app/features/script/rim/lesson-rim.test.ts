@@ -1,5 +1,7 @@
 import { fireEvent } from '@testing-library/dom';
-import { draftLesson, DEFAULT_SETTINGS, prepareLesson } from '@zeitpunkt/core';
+import { draftLesson } from '@zeitpunkt/core/draft/draft';
+import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
+import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { checkPrepared } from '@zeitpunkt/core/checker-rules/check';
 import { phasesOf } from '@zeitpunkt/core/lesson/phases';
 import { heard, render, textOf } from '../../../testing/render';

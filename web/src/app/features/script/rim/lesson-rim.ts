@@ -2,8 +2,8 @@ import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input
 import { MatIconButton } from '@angular/material/button';
 import { MatMenu, MatMenuContent, MatMenuItem, MatMenuTrigger } from '@angular/material/menu';
 import { MatTooltip } from '@angular/material/tooltip';
-import { lengthText, type TimingOffer } from '@zeitpunkt/core';
-import { isOnTime } from '@zeitpunkt/core/lesson/timing';
+import { type TimingOffer, isOnTime } from '@zeitpunkt/core/lesson/timing';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import type { Phase } from '@zeitpunkt/core/lesson/phases';
 import { RimBand } from '../../../shared/rim/rim-band';
 import { RIM_WORDS } from '../../../shared/rim/words';

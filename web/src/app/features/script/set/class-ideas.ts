@@ -1,4 +1,6 @@
-import type { Diagnosis, LikelyIdea, MisconceptionId } from '@zeitpunkt/core';
+import type { Diagnosis } from '@zeitpunkt/core/diagnosis/diagnose';
+import type { LikelyIdea } from '@zeitpunkt/core/diagnosis/information';
+import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import type { SessionDetail, SessionSummary } from '@zeitpunkt/contract';
 import { ask } from '../../../shared/api';
 import { answersIn, type Diagnoser } from '../../../shared/diagnosis/diagnoser';

@@ -14,18 +14,13 @@ import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { MatProgressBar } from '@angular/material/progress-bar';
 import { MatOption, MatSelect } from '@angular/material/select';
-import {
-  kindOf,
-  lengthText,
-  misconceptionOf,
-  RUNGS,
-  type DesignedSet,
-  type Item,
-  type MisconceptionId,
-  type Rung,
-  rungOfLesson,
-} from '@zeitpunkt/core';
-import { MOST_IDEAS } from '@zeitpunkt/core/diagnosis/design-set';
+import { type DesignedSet, MOST_IDEAS } from '@zeitpunkt/core/diagnosis/design-set';
+import { RUNGS } from '@zeitpunkt/core/ladder/registry';
+import type { Rung } from '@zeitpunkt/core/ladder/rung';
+import { rungOfLesson } from '@zeitpunkt/core/lesson/rung-of-lesson';
+import { misconceptionOf, type MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { kindOf, type Item } from '@zeitpunkt/core/question-kinds/registry';
+import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { ask, sentenceOf } from '../../../shared/api';
 import { Diagnoser } from '../../../shared/diagnosis/diagnoser';

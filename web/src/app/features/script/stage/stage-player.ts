@@ -13,26 +13,18 @@ import {
   untracked,
 } from '@angular/core';
 import { MatButton } from '@angular/material/button';
-import {
-  addBeats,
-  bestWording,
-  displayText,
-  motionMs,
-  NEW_ASIDE,
-  sameJson,
-  stageAside,
-  stageAt,
-  timeOnStage,
-  toSecondOfDay,
-  WORD_PACKS,
-  wrapSecondOfDay,
-  type DialLayers,
-  type DialMark,
-  type NewBeat,
-  type PreparedLesson,
-  type ScriptEdit,
-  type SecondOfDay,
-} from '@zeitpunkt/core';
+import type { NewBeat } from '@zeitpunkt/core/beats/registry';
+import { addBeats, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
+import { sameJson } from '@zeitpunkt/core/same-json';
+import type { DialLayers, DialMark } from '@zeitpunkt/core/scene/dial-state';
+import { timeOnStage } from '@zeitpunkt/core/scene/time-on-stage';
+import { NEW_ASIDE, stageAside } from '@zeitpunkt/core/stage/aside';
+import { motionMs, stageAt } from '@zeitpunkt/core/stage/player';
+import { displayText } from '@zeitpunkt/core/time/display';
+import { toSecondOfDay, wrapSecondOfDay, type SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
+import { WORD_PACKS } from '@zeitpunkt/core/words/registry';
+import { bestWording } from '@zeitpunkt/core/words/say';
 import type { Turning } from '../../../ui/dial-gesture';
 import { PointAt } from '../../../ui/point-at';
 import { PointerTiles } from '../../../ui/pointer-tiles';
