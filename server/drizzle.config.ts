@@ -1,3 +1,3 @@
 import { defineConfig } from 'drizzle-kit';
 
-export default defineConfig({ dialect: 'sqlite', schema: './server/src/features/*/tables.ts', out: './server/drizzle' });
+export default defineConfig({ dialect: 'sqlite', schema: './server/src/tables/*.ts', out: './server/drizzle' });

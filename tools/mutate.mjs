@@ -51,7 +51,7 @@ function* files(folder) {
   for (const name of readdirSync(folder).sort()) {
     const path = join(folder, name);
     if (statSync(path).isDirectory()) yield* files(path);
-    else if (/\.ts$/.test(name) && !/(\.test|tables)\.ts$/.test(name)) yield path;
+    else if (/\.ts$/.test(name) && !/\.test\.ts$/.test(name)) yield path;
   }
 }
 

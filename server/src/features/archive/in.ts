@@ -10,13 +10,13 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { jsonOf, textOf } from '../../files/text-of.js';
-import { changeClass, findPupil, insertClass, insertPupils } from '../classes/queries.js';
-import { pupil } from '../classes/tables.js';
-import { insertLesson, lessonById, nextPlace } from '../lessons/queries.js';
-import { liveQueries } from '../live/queries.js';
-import { savePlan } from '../plans/queries.js';
-import { readyRows, takeResults, type ReadyRow } from '../results/take-in.js';
-import { reviewQueries } from '../review/queries.js';
+import { changeClass, findPupil, insertClass, insertPupils } from '../classes/door.js';
+import { pupil } from '../../tables/classes.js';
+import { insertLesson, lessonById, nextPlace } from '../lessons/door.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { savePlan } from '../plans/door.js';
+import { readyRows, takeResults, type ReadyRow } from '../results/door.js';
+import { reviewQueries } from '../review/door.js';
 import { PATHS } from './out.js';
 
 /** Everything of an archive, read and checked; nothing is changed yet. */

@@ -4,13 +4,12 @@ import { asc, eq } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { ZipEntry } from '../../files/write-zip.js';
-import { pupil } from '../classes/tables.js';
-import { ownLesson } from '../lessons/queries.js';
-import { liveQueries } from '../live/queries.js';
-import { planOf } from '../plans/queries.js';
-import { AT_ONCE } from '../results/columns.js';
-import { resultRows } from '../results/rows.js';
-import { reviewQueries } from '../review/queries.js';
+import { pupil } from '../../tables/classes.js';
+import { ownLesson } from '../lessons/door.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { planOf } from '../plans/door.js';
+import { AT_ONCE, resultRows } from '../results/door.js';
+import { reviewQueries } from '../review/door.js';
 
 /** Where everything stands in the archive of a class. */
 export const PATHS = {

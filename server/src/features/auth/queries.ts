@@ -1,7 +1,7 @@
 import { and, asc, eq, gt, lte, sql } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import type { Db } from '../../db/connection.js';
-import { invitation, loginSession, teacher } from './tables.js';
+import { invitation, loginSession, teacher } from '../../tables/auth.js';
 
 /** Reads and writes of teachers and their login sessions. */
 export function authQueries(db: Db) {

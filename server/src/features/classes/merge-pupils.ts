@@ -1,11 +1,11 @@
 import { and, asc, eq, isNull } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
-import { participant, response } from '../live/tables.js';
-import { ownPlace } from '../own-pace/tables.js';
-import { sheetCopy } from '../paper/tables.js';
-import { comment, groupMove, homePage } from '../review/tables.js';
+import { participant, response } from '../../tables/sessions.js';
+import { ownPlace } from '../../tables/own-pace.js';
+import { sheetCopy } from '../../tables/paper.js';
+import { comment, groupMove, homePage } from '../../tables/review.js';
 import { deletePupil } from './queries.js';
-import { card } from './tables.js';
+import { card } from '../../tables/classes.js';
 
 /**
  * Makes two pupils one: whatever points to the one points to the other, table by table. Where there can be one of a kind only

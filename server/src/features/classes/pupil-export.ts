@@ -3,10 +3,10 @@ import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { liveQueries } from '../live/queries.js';
-import { readSession } from '../live/session-record.js';
-import { response } from '../live/tables.js';
-import { comment, type correction, homePage } from '../review/tables.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { readSession } from '../../sessions/session-record.js';
+import { response } from '../../tables/sessions.js';
+import { comment, type correction, homePage } from '../../tables/review.js';
 import { findPupil } from './queries.js';
 
 /**

@@ -3,8 +3,8 @@ import { randomUUID } from 'node:crypto';
 import type { DataAct } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
-import { response } from '../live/tables.js';
-import { card, dataRecord, pupil, schoolClass } from './tables.js';
+import { response } from '../../tables/sessions.js';
+import { card, dataRecord, pupil, schoolClass } from '../../tables/classes.js';
 
 /** A new class keeps its answers so many days: a school year and the holidays after it. */
 export const NEW_CLASS_KEEPS_DAYS = 400;

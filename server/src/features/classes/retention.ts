@@ -1,9 +1,9 @@
 import { and, count, eq, inArray, isNotNull, lt, notExists, sql } from 'drizzle-orm';
 import type { RetentionCheck } from '@zeitpunkt/contract';
 import { reallyDelete, type Db, type Store } from '../../db/connection.js';
-import { liveSession, response } from '../live/tables.js';
+import { liveSession, response } from '../../tables/sessions.js';
 import { allClasses, record } from './queries.js';
-import { pupil } from './tables.js';
+import { pupil } from '../../tables/classes.js';
 
 const DAY_MS = 86_400_000;
 

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
-import { schoolClock } from './tables.js';
+import { schoolClock } from '../../tables/clock.js';
 
 /** A clock that is further ahead than that of when it was last seen is not believed by itself, in milliseconds: a week. */
 const LEAP_MS = 7 * 86_400_000;

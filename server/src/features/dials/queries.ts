@@ -1,6 +1,6 @@
 import { and, asc, eq, isNotNull, isNull, lt, max } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
-import { savedDial } from './tables.js';
+import { savedDial } from '../../tables/dials.js';
 
 /** Reads and writes of saved dials; each names the teacher, so that nobody reaches another's. */
 export function dialQueries(db: Db) {

@@ -3,7 +3,7 @@ import { randomUUID } from 'node:crypto';
 import { writeLesson } from '@zeitpunkt/core/formats/stored';
 import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { Db } from '../../db/connection.js';
-import { lesson, lessonVersion } from './tables.js';
+import { lesson, lessonVersion } from '../../tables/lessons.js';
 
 /** What stands in the list of a teacher's lessons, without the lessons themselves. */
 export function lessonHeads(db: Db, teacherId: string) {

@@ -12,9 +12,9 @@ import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { ownClass } from '../classes/queries.js';
-import { answerTimesOf } from '../live/answer-times.js';
-import { planOf } from '../plans/queries.js';
+import { ownClass } from '../classes/door.js';
+import { answerTimesOf } from '../../sessions/answer-times.js';
+import { planOf } from '../plans/door.js';
 import { lessonDraft, lessonHeads, newestDraft, writtenOut, type WrittenLesson } from './queries.js';
 
 /** So many lessons are known without being read again: those of a large school. */

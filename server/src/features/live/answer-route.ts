@@ -4,8 +4,8 @@ import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { cookieIn } from '../../http/tokens.js';
 import { dataHeaders } from '../../http/web-pages.js';
-import { placeMeant, type FindDesk } from './desk-places.js';
-import type { RoomDirectory } from './room-directory.js';
+import { placeMeant, type FindDesk } from '../../sessions/desk-places.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 export interface AnswerRouteOptions {
   readonly rooms: RoomDirectory;

@@ -2,9 +2,9 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { CardJoin, CardRead, CardShown, DeskView } from '@zeitpunkt/contract';
 import type { Feature } from '../../http/feature.js';
 import { newToken, tokenHash } from '../../http/tokens.js';
-import { DESK_COOKIE } from './desk-places.js';
+import { DESK_COOKIE } from '../../sessions/desk-places.js';
 import { DEVICE_COOKIE, KNOWN_SECONDS, type DeskRoutesOptions } from './desk-routes.js';
-import type { OpenRoom } from './open-room.js';
+import type { OpenRoom } from '../../sessions/open-room.js';
 
 /** The pupil whose card it is, with the class. */
 interface CardOwner {

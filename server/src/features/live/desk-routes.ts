@@ -18,9 +18,9 @@ import type { FailedTries } from '../../http/failed-tries.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
-import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
-import type { OpenRoom } from './open-room.js';
-import type { RoomDirectory } from './room-directory.js';
+import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from '../../sessions/desk-places.js';
+import type { OpenRoom } from '../../sessions/open-room.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 /** A device that was never in is told from others behind its address for a school day, one that was for half a school year. */
 const DEVICE_SECONDS = 12 * 3600;

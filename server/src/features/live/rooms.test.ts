@@ -3,10 +3,10 @@ import { randomUUID } from 'node:crypto';
 import { School } from '../../testing/school.js';
 import { pupilsOf } from '../classes/queries.js';
 import { pinLesson } from '../lessons/pin.js';
-import type { Line } from './line.js';
+import type { Line } from '../../sessions/line.js';
 import { heavyTasks } from '../../work/tasks.js';
 import { workInPlace, type Json } from '../../work/work.js';
-import { RoomDirectory } from './room-directory.js';
+import { RoomDirectory } from '../../sessions/room-directory.js';
 
 let school: School;
 let rooms: RoomDirectory;

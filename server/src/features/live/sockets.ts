@@ -6,12 +6,11 @@ import type { WebSocket } from 'ws';
 import type { Feature } from '../../http/feature.js';
 import { fitsOf } from '../../http/fits.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
-import type { LoginLines } from '../auth/login-lines.js';
-import type { OwnRooms } from '../own-pace/own-rooms.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import { DESK_COOKIE, endedView, type FindDesk } from './desk-places.js';
-import { Line } from './line.js';
-import type { RoomDirectory } from './room-directory.js';
+import type { LoginLines, RequireTeacher } from '../auth/door.js';
+import type { OwnRooms } from '../own-pace/door.js';
+import { DESK_COOKIE, endedView, type FindDesk } from '../../sessions/desk-places.js';
+import { Line } from '../../sessions/line.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 export interface SocketOptions {
   readonly rooms: RoomDirectory;

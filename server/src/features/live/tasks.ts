@@ -1,8 +1,8 @@
 import type { MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
-import { pupilsOf } from '../classes/queries.js';
-import { liveQueries } from './queries.js';
-import { detailOfRecord, readAttempts, readRecord } from './session-record.js';
+import { pupilsOf } from '../classes/door.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { detailOfRecord, readAttempts, readRecord } from '../../sessions/session-record.js';
 
 /** Sessions read whole, with all that was answered. */
 export function liveTasks(db: Db) {

@@ -12,9 +12,9 @@ import {
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import type { PinForTeaching } from '../lessons/pin.js';
-import type { RoomDirectory } from './room-directory.js';
+import type { RequireTeacher } from '../auth/door.js';
+import type { PinForTeaching } from '../lessons/door.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 export interface TeacherRoutesOptions {
   readonly rooms: RoomDirectory;

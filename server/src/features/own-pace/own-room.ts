@@ -21,16 +21,16 @@ import type {
   ResponsePost,
 } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
-import { Answers } from '../live/answers.js';
-import { deskMessage, deskView, sharedView } from '../live/desk-view.js';
-import { Hub } from '../live/hub.js';
-import type { Line } from '../live/line.js';
-import type { RoomNeeds } from '../live/live-room.js';
-import type { OpenRoom } from '../live/open-room.js';
-import { Roster, type Coming } from '../live/roster.js';
-import type { SessionRecord } from '../live/session-record.js';
+import { Answers } from '../../sessions/answers.js';
+import { deskMessage, deskView, sharedView } from '../../sessions/desk-view.js';
+import { Hub } from '../../sessions/hub.js';
+import type { Line } from '../../sessions/line.js';
+import type { RoomNeeds } from '../../sessions/live-room.js';
+import type { OpenRoom } from '../../sessions/open-room.js';
+import { Roster, type Coming } from '../../sessions/roster.js';
+import type { SessionRecord } from '../../sessions/session-record.js';
 import type { OwnPaceQueries } from './queries.js';
-import type { ownPace } from './tables.js';
+import type { ownPace } from '../../tables/own-pace.js';
 
 export interface OwnRoomNeeds extends Omit<RoomNeeds, 'onEnded' | 'wrongKeys'> {
   readonly own: OwnPaceQueries;

@@ -7,11 +7,11 @@ import { type KeyPicture, LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-k
 import { dayOf, isIsoDate } from '@zeitpunkt/core/series/school-days';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
-import type { RoomDirectory } from '../live/room-directory.js';
-import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../live/session-record.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
+import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../../sessions/session-record.js';
 import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
 import { ownPaceQueries } from './queries.js';
-import type { ownPace } from './tables.js';
+import type { ownPace } from '../../tables/own-pace.js';
 
 export interface OwnRoomsOptions {
   readonly store: Store;

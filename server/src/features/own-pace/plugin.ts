@@ -3,10 +3,10 @@ import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProg
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import type { SchoolClock } from '../clock/school-clock.js';
-import type { PinForTeaching } from '../lessons/pin.js';
-import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
+import type { RequireTeacher } from '../auth/door.js';
+import type { SchoolClock } from '../clock/door.js';
+import type { PinForTeaching } from '../lessons/door.js';
+import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import type { OwnRooms } from './own-rooms.js';
 
 export interface OwnPaceOptions {

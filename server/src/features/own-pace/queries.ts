@@ -1,9 +1,9 @@
 import { and, asc, eq, isNull, lt } from 'drizzle-orm';
 import type { IsoDate } from '@zeitpunkt/core/series/plan';
 import type { Db } from '../../db/connection.js';
-import { pupil } from '../classes/tables.js';
-import { liveSession } from '../live/tables.js';
-import { ownPace, ownPlace } from './tables.js';
+import { pupil } from '../../tables/classes.js';
+import { liveSession } from '../../tables/sessions.js';
+import { ownPace, ownPlace } from '../../tables/own-pace.js';
 
 /** Reads and writes of lessons at own pace. */
 export function ownPaceQueries(db: Db) {

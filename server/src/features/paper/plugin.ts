@@ -18,11 +18,10 @@ import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import { mustOwnClass, pupilsOf } from '../classes/queries.js';
-import { ownLesson } from '../lessons/queries.js';
-import { liveQueries } from '../live/queries.js';
-import { insertTaught } from '../live/taught.js';
+import type { RequireTeacher } from '../auth/door.js';
+import { mustOwnClass, pupilsOf } from '../classes/door.js';
+import { ownLesson, insertTaught } from '../lessons/door.js';
+import { liveQueries } from '../../sessions/queries.js';
 import {
   copiesOf,
   deleteSheet,

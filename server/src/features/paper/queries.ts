@@ -1,9 +1,9 @@
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
-import { pupil, schoolClass } from '../classes/tables.js';
-import { response } from '../live/tables.js';
-import { sheet, sheetCopy, sheetSession } from './tables.js';
+import { pupil, schoolClass } from '../../tables/classes.js';
+import { response } from '../../tables/sessions.js';
+import { sheet, sheetCopy, sheetSession } from '../../tables/paper.js';
 
 export type SheetRow = typeof sheet.$inferSelect;
 export interface Copy {

@@ -3,7 +3,7 @@ import { writePlan } from '@zeitpunkt/core/formats/stored';
 import { NEW_PLAN, type ClassPlan } from '@zeitpunkt/core/series/plan';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { classPlan } from './tables.js';
+import { classPlan } from '../../tables/plans.js';
 
 /** The plan of a class with its revision; where nothing was planned yet, an empty one of revision 0. */
 export function planOf(db: Db, { id, name }: { readonly id: string; readonly name: string }): { revision: number; plan: ClassPlan } {

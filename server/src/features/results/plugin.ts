@@ -5,9 +5,9 @@ import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import { mustOwnClass, record } from '../classes/queries.js';
-import { sessionIds } from '../review/session-answers.js';
+import type { RequireTeacher } from '../auth/door.js';
+import { mustOwnClass, record } from '../classes/door.js';
+import { sessionIds } from '../../sessions/session-answers.js';
 
 export interface ResultsOptions {
   readonly store: Store;

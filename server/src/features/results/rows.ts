@@ -3,9 +3,9 @@ import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { pupil } from '../classes/tables.js';
-import { liveQueries } from '../live/queries.js';
-import { sessionAnswers } from '../review/session-answers.js';
+import { pupil } from '../../tables/classes.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { sessionAnswers } from '../../sessions/session-answers.js';
 
 /**
  * Every attempt of a class as rows of results, lesson by lesson, the oldest first; what cannot be read is left out.

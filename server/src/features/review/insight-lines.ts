@@ -4,8 +4,8 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { fitsOf } from '../../http/fits.js';
 import { complaintOf } from '../../http/what-is-wrong.js';
-import { liveQueries } from '../live/queries.js';
-import { sessionAnswers, sessionIds, type SessionAnswers } from './session-answers.js';
+import { liveQueries } from '../../sessions/queries.js';
+import { sessionAnswers, sessionIds, type SessionAnswers } from '../../sessions/session-answers.js';
 
 /** So much text of lessons that are over is kept, in characters: about four school years of a class. */
 const KEPT_CHARS = 16_000_000;

@@ -3,7 +3,7 @@ import { markOf } from '@zeitpunkt/core/question-kinds/marking';
 import type { Mark, Verdict } from '@zeitpunkt/core/question-kinds/question-kind';
 import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import type { Db } from '../../db/connection.js';
-import { sessionAnswers } from './session-answers.js';
+import { sessionAnswers } from '../../sessions/session-answers.js';
 
 /** An answer that a wording makes right, as it was marked at first and as it is to be. */
 export interface MadeRight {

@@ -9,9 +9,9 @@ import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/cont
 import type { Store } from '../../db/connection.js';
 import type { Work } from '../../work/work.js';
 import { stored } from '../../db/stored.js';
-import { responseOfRow } from '../live/answers.js';
-import type { RoomDirectory } from '../live/room-directory.js';
-import { readSession, type SessionFrame } from '../live/session-record.js';
+import { responseOfRow } from '../../sessions/answers.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
+import { readSession, type SessionFrame } from '../../sessions/session-record.js';
 import type { ReviewQueries } from './queries.js';
 import type { MadeRight } from './made-right.js';
 

@@ -14,9 +14,9 @@ import { Readable } from 'node:stream';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import { findPupil, mustOwnClass } from '../classes/queries.js';
-import type { RoomDirectory } from '../live/room-directory.js';
+import type { RequireTeacher } from '../auth/door.js';
+import { findPupil, mustOwnClass } from '../classes/door.js';
+import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { Marks } from './marks.js';
 import { reviewQueries } from './queries.js';
 

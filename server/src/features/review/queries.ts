@@ -1,8 +1,8 @@
 import { and, asc, count, eq, isNull } from 'drizzle-orm';
 import type { ReviewNotes } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
-import { pupil } from '../classes/tables.js';
-import { acceptedWording, comment, correction, groupMove, homePage } from './tables.js';
+import { pupil } from '../../tables/classes.js';
+import { acceptedWording, comment, correction, groupMove, homePage } from '../../tables/review.js';
 
 /** Reads and writes of what teachers make of answers. */
 export function reviewQueries(db: Db) {

@@ -6,7 +6,7 @@ import { seededRng } from '@zeitpunkt/core/random/rng';
 import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import type { SimulatedWish } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
-import type { LiveRoom } from '../live/live-room.js';
+import type { LiveRoom } from '../../sessions/live-room.js';
 import { SimulatedDevice, type SimulatedPupil } from './device.js';
 
 export interface SimulatedNeeds {

@@ -6,9 +6,9 @@ import type { FastifyReply, FastifyRequest } from 'fastify';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/guard.js';
-import { ownLesson } from '../lessons/queries.js';
-import { DESK_COOKIE, type FindDesk } from '../live/desk-places.js';
+import type { RequireTeacher } from '../auth/door.js';
+import { ownLesson } from '../lessons/door.js';
+import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import { isSound } from './is-sound.js';
 import * as queries from './queries.js';
 

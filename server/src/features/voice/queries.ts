@@ -4,7 +4,7 @@ import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
 import type { Take } from '@zeitpunkt/core/voice/take';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { recording, take, takePiece } from './tables.js';
+import { recording, take, takePiece } from '../../tables/voice.js';
 
 const DAY_MS = 86_400_000;
 /** A recording is kept for a school year where nothing else is said. */

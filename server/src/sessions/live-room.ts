@@ -18,7 +18,7 @@ import type {
   SessionDetail,
   SessionLive,
 } from '@zeitpunkt/contract';
-import type { GroupCommit } from '../../db/group-commit.js';
+import type { GroupCommit } from '../db/group-commit.js';
 import { Answers } from './answers.js';
 import { AskedTakes } from './asked-takes.js';
 import { Commands } from './commands.js';

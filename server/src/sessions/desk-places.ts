@@ -1,6 +1,6 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { DeskView } from '@zeitpunkt/contract';
-import { tokenHash } from '../../http/tokens.js';
+import { tokenHash } from '../http/tokens.js';
 import type { OpenRoom } from './open-room.js';
 import type { LiveQueries } from './queries.js';
 import type { RoomDirectory } from './room-directory.js';

@@ -4,12 +4,12 @@ import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { RoomState } from '@zeitpunkt/core/live/room';
 import type { MarkedResponse } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
-import type { Db } from '../../db/connection.js';
-import { stored } from '../../db/stored.js';
-import { responseOfRow } from '../live/answers.js';
-import { liveQueries } from '../live/queries.js';
-import { lessonOf } from '../live/session-record.js';
-import { liveSession } from '../live/tables.js';
+import type { Db } from '../db/connection.js';
+import { stored } from '../db/stored.js';
+import { responseOfRow } from './answers.js';
+import { liveQueries } from './queries.js';
+import { lessonOf } from './session-record.js';
+import { liveSession } from '../tables/sessions.js';
 
 /** A taught lesson with every attempt, as far as it can be read. */
 export interface SessionAnswers {

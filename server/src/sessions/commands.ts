@@ -3,7 +3,7 @@ import { writeRoomState } from '@zeitpunkt/core/formats/stored';
 import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
 import { type RoomCommand, type RoomHappening, type RoomState, applyCommand } from '@zeitpunkt/core/live/room';
 import type { Asking } from '@zeitpunkt/core/run/asking';
-import type { GroupCommit } from '../../db/group-commit.js';
+import type { GroupCommit } from '../db/group-commit.js';
 import type { LiveQueries } from './queries.js';
 
 export interface CommandsNeeds {

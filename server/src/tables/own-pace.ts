@@ -1,7 +1,7 @@
 import type { IsoDate } from '@zeitpunkt/core/series/plan';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { pupil } from '../classes/tables.js';
-import { liveSession } from '../live/tables.js';
+import { pupil } from './classes.js';
+import { liveSession } from './sessions.js';
 
 /** A lesson that was given out to be done at one's own pace: what its session has beside a live one. */
 export const ownPace = sqliteTable('own_pace', {

@@ -2,10 +2,10 @@ import { and, desc, eq } from 'drizzle-orm';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { answerTimes, type ClassTimes } from '@zeitpunkt/core/run/answer-times';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
-import type { Db } from '../../db/connection.js';
+import type { Db } from '../db/connection.js';
 import { liveQueries } from './queries.js';
 import { readSession } from './session-record.js';
-import { liveSession, response } from './tables.js';
+import { liveSession, response } from '../tables/sessions.js';
 
 /** So many of a class's latest answers are looked at: how long it took last year tells little. */
 const LATEST = 3000;

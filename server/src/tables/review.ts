@@ -1,8 +1,8 @@
 import type { GroupKey } from '@zeitpunkt/core/insight/groups';
 import type { Verdict } from '@zeitpunkt/core/question-kinds/question-kind';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { pupil, schoolClass } from '../classes/tables.js';
-import { response } from '../live/tables.js';
+import { pupil, schoolClass } from './classes.js';
+import { response } from './sessions.js';
 
 /** A wording of a time that counts in a class though the word pack does not have it. */
 export const acceptedWording = sqliteTable(

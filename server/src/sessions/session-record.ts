@@ -3,7 +3,7 @@ import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepa
 import type { RoomState } from '@zeitpunkt/core/live/room';
 import { readPictures } from '@zeitpunkt/core/live/room-key';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
-import { stored } from '../../db/stored.js';
+import { stored } from '../db/stored.js';
 import { responseOfRow } from './answers.js';
 import { NOTHING_IN_PASSING } from './in-passing.js';
 import type { LiveQueries } from './queries.js';

@@ -1,6 +1,6 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Participant, Pupil } from '@zeitpunkt/contract';
-import { isKeyTaken } from '../../db/key-taken.js';
+import { isKeyTaken } from '../db/key-taken.js';
 import type { LiveQueries } from './queries.js';
 
 /** A device that wants to come in for a pupil. */

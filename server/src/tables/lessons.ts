@@ -1,5 +1,5 @@
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { teacher } from '../auth/tables.js';
+import { teacher } from './auth.js';
 
 export const lesson = sqliteTable(
   'lesson',

@@ -17,9 +17,9 @@ import type {
   TeacherMessage,
 } from '@zeitpunkt/contract';
 import { randomInt, randomUUID } from 'node:crypto';
-import type { Store } from '../../db/connection.js';
-import { groupCommit } from '../../db/group-commit.js';
-import type { Json, Work } from '../../work/work.js';
+import type { Store } from '../db/connection.js';
+import { groupCommit } from '../db/group-commit.js';
+import type { Json, Work } from '../work/work.js';
 import { responseOfRow } from './answers.js';
 import { DeskTokens } from './desk-places.js';
 import { EndedLessons } from './ended-lessons.js';

@@ -4,9 +4,9 @@ import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { newRoom } from '@zeitpunkt/core/live/room';
 import type { Db } from '../../db/connection.js';
-import { insertLesson, insertVersion, nextPlace, setArchived } from '../lessons/queries.js';
-import { liveQueries } from './queries.js';
-import type { liveSession } from './tables.js';
+import { insertLesson, insertVersion, nextPlace, setArchived } from './queries.js';
+import { liveQueries } from '../../sessions/queries.js';
+import type { liveSession } from '../../tables/sessions.js';
 
 /** A lesson whose answers did not come through a room of this server: from paper, or from a file. */
 export interface Taught {

@@ -1,8 +1,8 @@
 import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { teacher } from '../auth/tables.js';
-import { pupil, schoolClass } from '../classes/tables.js';
-import { lesson } from '../lessons/tables.js';
-import { liveSession } from '../live/tables.js';
+import { teacher } from './auth.js';
+import { pupil, schoolClass } from './classes.js';
+import { lesson } from './lessons.js';
+import { liveSession } from './sessions.js';
 
 /** A sheet as it was printed, so that its answers can be typed in even when its lesson has changed since. */
 export const sheet = sqliteTable(

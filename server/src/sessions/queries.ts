@@ -1,10 +1,10 @@
 import type { DoorMode } from '@zeitpunkt/core/live/door';
 import { and, asc, count, countDistinct, desc, eq, isNull, lt, max, sql } from 'drizzle-orm';
-import type { Db } from '../../db/connection.js';
-import { pupil, schoolClass } from '../classes/tables.js';
-import { lessonVersion } from '../lessons/tables.js';
-import { acceptedWording, correction } from '../review/tables.js';
-import { liveSession, participant, response, sessionEvent } from './tables.js';
+import type { Db } from '../db/connection.js';
+import { pupil, schoolClass } from '../tables/classes.js';
+import { lessonVersion } from '../tables/lessons.js';
+import { acceptedWording, correction } from '../tables/review.js';
+import { liveSession, participant, response, sessionEvent } from '../tables/sessions.js';
 
 /** In the order in which a response is inserted: that of the table. */
 const RESPONSE_COLUMNS = [

@@ -1,7 +1,7 @@
 import type { DataAct } from '@zeitpunkt/contract';
 import type { DoorMode } from '@zeitpunkt/core/live/door';
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { teacher } from '../auth/tables.js';
+import { teacher } from './auth.js';
 
 export const schoolClass = sqliteTable(
   'class',

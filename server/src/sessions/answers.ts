@@ -3,12 +3,12 @@ import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import type { Asking } from '@zeitpunkt/core/run/asking';
 import { sameJson } from '@zeitpunkt/core/same-json';
 import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/contract';
-import type { GroupCommit } from '../../db/group-commit.js';
-import { isKeyTaken } from '../../db/key-taken.js';
-import { stored } from '../../db/stored.js';
+import type { GroupCommit } from '../db/group-commit.js';
+import { isKeyTaken } from '../db/key-taken.js';
+import { stored } from '../db/stored.js';
 import type { LiveQueries } from './queries.js';
 import { SharedMarks, type MarkedOnce } from './shared-marks.js';
-import type { response } from './tables.js';
+import type { response } from '../tables/sessions.js';
 
 export interface AnswersNeeds {
   readonly queries: LiveQueries;

@@ -1,5 +1,5 @@
 import { blob, index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { lesson } from '../lessons/tables.js';
+import { lesson } from './lessons.js';
 
 /** That a lesson has a recording, and how long it is kept. */
 export const recording = sqliteTable('recording', {

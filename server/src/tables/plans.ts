@@ -1,5 +1,5 @@
 import { integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { schoolClass } from '../classes/tables.js';
+import { schoolClass } from './classes.js';
 
 /** What is planned for a class; none where nothing was planned yet. */
 export const classPlan = sqliteTable('class_plan', {

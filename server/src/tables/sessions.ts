@@ -1,8 +1,8 @@
 import type { RoomState } from '@zeitpunkt/core/live/room';
 import { foreignKey, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
-import { teacher } from '../auth/tables.js';
-import { pupil, schoolClass } from '../classes/tables.js';
-import { lessonVersion } from '../lessons/tables.js';
+import { teacher } from './auth.js';
+import { pupil, schoolClass } from './classes.js';
+import { lessonVersion } from './lessons.js';
 
 /** One live run of a lesson with a class. */
 export const liveSession = sqliteTable(

@@ -1,5 +1,5 @@
 import { index, integer, sqliteTable, text } from 'drizzle-orm/sqlite-core';
-import { teacher } from '../auth/tables.js';
+import { teacher } from './auth.js';
 
 /** A demonstration dial that a teacher saved by name. */
 export const savedDial = sqliteTable(

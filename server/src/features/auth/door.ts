@@ -1,0 +1,3 @@
+// What other features may know of who is signed in.
+export type { RequireTeacher } from './guard.js';
+export type { LoginLines } from './login-lines.js';

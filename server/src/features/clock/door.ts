@@ -1,0 +1,2 @@
+// What day it is at this school.
+export type { SchoolClock } from './school-clock.js';
