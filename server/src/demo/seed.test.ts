@@ -5,7 +5,8 @@ import { daysOn } from '@zeitpunkt/core/series/school-days';
 import { plannedLessons } from '@zeitpunkt/core/series/series';
 import { checkLesson } from '@zeitpunkt/core/checker-rules/check';
 import { School, type Browser } from '../testing/school.js';
-import { DEMO_SIGN_IN, seedDemo, TERNS } from './seed.js';
+import { DEMO_SIGN_IN, seedDemo } from './seed.js';
+import { TERNS } from './terns.js';
 
 const school = new School();
 let teacher: Browser;

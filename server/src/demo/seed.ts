@@ -15,17 +15,14 @@ import { DEMO_LESSONS, demoPlan } from './plan.js';
 import { recordDemo } from './recording.js';
 import { TAUGHT, type Taught } from './story.js';
 import { teachOnce } from './teach.js';
+import { TERNS } from './terns.js';
 
 const DAY_MS = 24 * 3600 * 1000;
 
 /** Sign-in of the demo teacher. Made up, printed at every start of the demo, and only ever in demo data. */
 export const DEMO_SIGN_IN = { signInName: 'odalys', password: 'tern-harbour-lamp' } as const;
 
-/** Skerrin Island School's class Terns: made-up pupils on a made-up group of islands. */
-export const TERNS = [
-  'Anouk', 'Bashir', 'Ceri', 'Dov', 'Elin', 'Femi', 'Gita', 'Hamza', 'Inka', 'Jory', 'Kaia', 'Leif', 'Mirela', 'Noor', 'Oskar', 'Pia',
-  'Quill', 'Runa', 'Sami', 'Tove', 'Ulla', 'Viggo', 'Wren', 'Yusra', 'Zeb', 'Bo',
-] as const; // prettier-ignore
+// prettier-ignore
 
 /** Who has lost the card, and whose card is new. */
 const WITHOUT_CARD: readonly string[] = ['Runa', 'Yusra'];

@@ -1,7 +1,7 @@
 import type { RungId } from '@zeitpunkt/core/ladder/registry';
 import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import type { PupilProfile } from '@zeitpunkt/core/rehearsal/simulated-pupil';
-import type { TERNS } from './seed.js';
+import type { TERNS } from './terns.js';
 
 type Tern = (typeof TERNS)[number];
 

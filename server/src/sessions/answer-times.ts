@@ -3,7 +3,7 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { answerTimes, type ClassTimes } from '@zeitpunkt/core/run/answer-times';
 import { rungOfItem } from '@zeitpunkt/core/insight/rung-of-item';
 import type { Db } from '../db/connection.js';
-import { liveQueries } from './queries.js';
+import { sessionQueries } from './queries.js';
 import { readSession } from './session-record.js';
 import { liveSession, response } from '../tables/sessions.js';
 
@@ -20,7 +20,7 @@ export function answerTimesOf(db: Db, classId: string): ClassTimes {
     .orderBy(desc(response.receivedAtMs))
     .limit(LATEST)
     .all();
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const asked = new Map<string, ReturnType<typeof askedIn>>();
   const found = rows.flatMap(({ sessionId, askingId, responseTimeMs }) => {
     let items = asked.get(sessionId);
@@ -32,7 +32,7 @@ export function answerTimesOf(db: Db, classId: string): ClassTimes {
 }
 
 /** Kind and rung of each question that was asked in a session; none where it cannot be read. */
-function askedIn(queries: ReturnType<typeof liveQueries>, sessionId: string) {
+function askedIn(queries: ReturnType<typeof sessionQueries>, sessionId: string) {
   try {
     const read = readSession(queries, sessionId);
     return new Map(

@@ -6,12 +6,12 @@ import type { MarkedResponse, ResponseKept, ResponsePost } from '@zeitpunkt/cont
 import type { GroupCommit } from '../db/group-commit.js';
 import { isKeyTaken } from '../db/key-taken.js';
 import { stored } from '../db/stored.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 import { SharedMarks, type MarkedOnce } from './shared-marks.js';
 import type { response } from '../tables/sessions.js';
 
 export interface AnswersNeeds {
-  readonly queries: LiveQueries;
+  readonly queries: SessionQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
   /** So often a pupil may answer one question. */
@@ -238,9 +238,9 @@ const isLater = (one: MarkedResponse, other: MarkedResponse | null) => other ===
  * @throws CoreError where what was given or its mark cannot be read
  */
 export function responseOfRow(
-  row: NonNullable<ReturnType<LiveQueries['response']>>,
+  row: NonNullable<ReturnType<SessionQueries['response']>>,
   whose: string,
-  correction: ReturnType<LiveQueries['correctionOf']>,
+  correction: ReturnType<SessionQueries['correctionOf']>,
 ): MarkedResponse {
   const { sessionId: _session, given, mark, late, waitedMs, closedAtMs, counted, ...rest } = row;
   return {

@@ -4,10 +4,10 @@ import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
 import { type RoomCommand, type RoomHappening, type RoomState, applyCommand } from '@zeitpunkt/core/live/room';
 import type { Asking } from '@zeitpunkt/core/run/asking';
 import type { GroupCommit } from '../db/group-commit.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 
 export interface CommandsNeeds {
-  readonly queries: LiveQueries;
+  readonly queries: SessionQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
   /** Whether an answer to an asking is kept or on its way. */

@@ -1,20 +1,16 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { DeskView } from '@zeitpunkt/contract';
 import { tokenHash } from '../http/tokens.js';
+import type { OpenPlace } from './desk-tokens.js';
 import type { OpenRoom } from './open-room.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 import type { RoomDirectory } from './room-directory.js';
 
 export const DESK_COOKIE = 'zp_desk';
 /** Of the other pupil, where two share a device. */
 export const BESIDE_COOKIE = 'zp_desk_2';
 
-type EndedPlace = NonNullable<ReturnType<LiveQueries['placeByToken']>>;
-
-interface OpenPlace {
-  readonly room: OpenRoom;
-  readonly participantId: string;
-}
+type EndedPlace = NonNullable<ReturnType<SessionQueries['placeByToken']>>;
 
 /** A pupil's device in an open room, or what is left of its place in one that has ended. */
 export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: EndedPlace };
@@ -55,22 +51,4 @@ export function endedView({ id, pupilName, className, lessonTitle }: EndedPlace)
   const calls = { showMe: false, pulse: null };
   const nothing = { language: 'en-GB', shapes: [], stage: null, calls, own: null, question: null };
   return { seq: 0, phase: 'ended', participantId: id, pupilName, className, lessonTitle, ...nothing };
-}
-
-/** Which device belongs to which place of an open room. Tokens that were replaced, and rooms that are gone, are forgotten. */
-export class DeskTokens {
-  private readonly places = new Map<string, OpenPlace>();
-
-  find(token: string): OpenPlace | undefined {
-    return this.places.get(token);
-  }
-
-  remember(token: string, place: OpenPlace): OpenPlace {
-    this.places.set(token, place);
-    return place;
-  }
-
-  forget(isGone: (place: OpenPlace) => boolean): void {
-    for (const [token, place] of this.places) if (isGone(place)) this.places.delete(token);
-  }
 }

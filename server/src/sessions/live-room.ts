@@ -28,13 +28,13 @@ import { InPassing, NOTHING_IN_PASSING } from './in-passing.js';
 import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
 import type { OpenRoom } from './open-room.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 import { Roster, type Coming } from './roster.js';
 import type { SessionRecord } from './session-record.js';
 
 /** What a room needs from outside. */
 export interface RoomNeeds {
-  readonly queries: LiveQueries;
+  readonly queries: SessionQueries;
   readonly commit: GroupCommit;
   readonly nowMs: () => number;
   readonly mostAttempts: number;

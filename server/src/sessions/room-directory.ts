@@ -21,10 +21,10 @@ import type { Store } from '../db/connection.js';
 import { groupCommit } from '../db/group-commit.js';
 import type { Json, Work } from '../work/work.js';
 import { responseOfRow } from './answers.js';
-import { DeskTokens } from './desk-places.js';
+import { DeskTokens } from './desk-tokens.js';
 import { EndedLessons } from './ended-lessons.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
-import { liveQueries } from './queries.js';
+import { sessionQueries } from './queries.js';
 import { readAttempts, readRecord, readSession, type SessionRecord } from './session-record.js';
 
 export interface DirectoryOptions {
@@ -54,7 +54,7 @@ export class RoomDirectory {
 
   constructor(private readonly options: DirectoryOptions) {
     const { store, nowMs, wrongKeys, mostAttempts, takesOf } = options;
-    this.queries = liveQueries(store.db);
+    this.queries = sessionQueries(store.db);
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
     const commit = groupCommit(store.sqlite);

@@ -1,7 +1,7 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Participant, Pupil } from '@zeitpunkt/contract';
 import { isKeyTaken } from '../db/key-taken.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 
 /** A device that wants to come in for a pupil. */
 export interface Coming {
@@ -25,7 +25,7 @@ export class Roster {
     private readonly sessionId: string,
     private pupilsOfClass: readonly Pupil[],
     participants: readonly Participant[],
-    private readonly queries: LiveQueries,
+    private readonly queries: SessionQueries,
   ) {
     this.sentOut = new Set(queries.sentOut(sessionId));
     this.participants = new Map(participants.map((one) => [one.id, one]));

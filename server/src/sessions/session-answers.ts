@@ -7,7 +7,7 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../db/connection.js';
 import { stored } from '../db/stored.js';
 import { responseOfRow } from './answers.js';
-import { liveQueries } from './queries.js';
+import { sessionQueries } from './queries.js';
 import { lessonOf } from './session-record.js';
 import { liveSession } from '../tables/sessions.js';
 
@@ -36,7 +36,7 @@ export async function* sessionAnswers(
   classId: string,
   only: string | null = null,
 ): AsyncGenerator<SessionAnswers | { readonly why: string }> {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   for (const { id } of sessionIds(db, classId).filter((session) => only === null || session.id === only)) {
     await setImmediate();
     const found = queries.session(id);
@@ -55,7 +55,7 @@ export function sessionIds(db: Db, classId: string): { readonly id: string; read
 }
 
 async function read(
-  queries: ReturnType<typeof liveQueries>,
+  queries: ReturnType<typeof sessionQueries>,
   session: typeof liveSession.$inferSelect,
   file: string,
 ): Promise<SessionAnswers | { readonly why: string }> {

@@ -6,7 +6,7 @@ import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpun
 import { stored } from '../db/stored.js';
 import { responseOfRow } from './answers.js';
 import { NOTHING_IN_PASSING } from './in-passing.js';
-import type { LiveQueries } from './queries.js';
+import type { SessionQueries } from './queries.js';
 
 /** What was taught in a session, and where it stands. */
 export interface SessionFrame {
@@ -34,7 +34,7 @@ export interface SessionRecord extends SessionFrame {
 }
 
 /** A session without who came and what was answered. @throws CoreError where its lesson or its room cannot be read */
-export function readSession(queries: LiveQueries, sessionId: string): SessionFrame | undefined {
+export function readSession(queries: SessionQueries, sessionId: string): SessionFrame | undefined {
   const row = queries.session(sessionId);
   if (!row) return undefined;
   const { session, className, simulated } = row;
@@ -60,7 +60,7 @@ export function readSession(queries: LiveQueries, sessionId: string): SessionFra
  * @returns undefined where there is none
  * @throws CoreError where its lesson or its room cannot be read; a response that cannot is left out and told
  */
-export function readRecord(queries: LiveQueries, sessionId: string): SessionRecord | undefined {
+export function readRecord(queries: SessionQueries, sessionId: string): SessionRecord | undefined {
   const frame = readSession(queries, sessionId);
   if (!frame) return undefined;
   const participants = queries.participants(sessionId).map((one) => ({ ...one, online: false }));
@@ -69,7 +69,7 @@ export function readRecord(queries: LiveQueries, sessionId: string): SessionReco
 
 /** Every attempt of a session. */
 export function readAttempts(
-  queries: LiveQueries,
+  queries: SessionQueries,
   sessionId: string,
   participants: readonly Pick<Participant, 'pupilId' | 'name'>[] = queries.participants(sessionId),
 ): Pick<SessionRecord, 'responses' | 'unreadable'> {

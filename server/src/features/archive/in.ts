@@ -13,7 +13,7 @@ import { jsonOf, textOf } from '../../files/text-of.js';
 import { changeClass, findPupil, insertClass, insertPupils } from '../classes/door.js';
 import { pupil } from '../../tables/classes.js';
 import { insertLesson, lessonById, nextPlace } from '../lessons/door.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { savePlan } from '../plans/door.js';
 import { readyRows, takeResults, type ReadyRow } from '../results/door.js';
 import { reviewQueries } from '../review/door.js';
@@ -81,7 +81,7 @@ function mustBelongTogether({ pupils, notes }: ClassFile, rows: readonly ResultR
 
 /** What an archive would bring. @throws CoreError CLASS_HERE when its answers are in this school already */
 export function lookAtArchive(db: Db, { file, lessons, rows }: Archive): ArchiveFound {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const sessions = new Set(rows.map(({ sessionId }) => sessionId));
   const here =
     [...sessions].some((id) => queries.session(id) !== undefined) ||
@@ -111,7 +111,7 @@ export function takeArchive(db: Db, teacherId: string, archive: ReadyArchive, no
   const { file, plan, lessons, taught, rows, ready } = archive;
   const { id: classId } = insertClass(db, { teacherId, name: file.name, pupilNames: [], createdAtMs: nowMs });
   changeClass(db, classId, { keepDays: file.keepDays });
-  liveQueries(db).setDoorAdmits(classId, file.doorAdmits);
+  sessionQueries(db).setDoorAdmits(classId, file.doorAdmits);
   // Ids are kept where nobody has them: files of results then find the same pupils.
   const pupilOf = new Map(file.pupils.map(({ id }) => [id, findPupil(db, id) ? randomUUID() : id]));
   insertPupils(

@@ -6,7 +6,7 @@ import { stored } from '../../db/stored.js';
 import type { ZipEntry } from '../../files/write-zip.js';
 import { pupil } from '../../tables/classes.js';
 import { ownLesson } from '../lessons/door.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { planOf } from '../plans/door.js';
 import { AT_ONCE, resultRows } from '../results/door.js';
 import { reviewQueries } from '../review/door.js';
@@ -35,7 +35,7 @@ export async function* archiveOf(db: Db, teacherId: string, { id, name, keepDays
     .where(eq(pupil.classId, id))
     .orderBy(asc(pupil.place))
     .all();
-  const live = liveQueries(db);
+  const live = sessionQueries(db);
   const doorAdmits = live.doorAdmitsOf(id) ?? 'one-by-one';
   yield { path: PATHS.class, pieces: [writeClassFile({ name, keepDays, doorAdmits, pupils, notes: reviewQueries(db).notes(id) })] };
   const { plan } = planOf(db, { id, name });

@@ -3,7 +3,7 @@ import { CardsMade, CardsWish, ClassDetail } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import { newCardToken, tokenHash } from '../../http/tokens.js';
-import type { ClassRoutesOptions } from './pupil-routes.js';
+import type { ClassRoutesOptions } from './options.js';
 import { classPupils, mustOwnClass, putCard, record, removeCards } from './queries.js';
 
 const Params = Type.Object({ id: Type.String() });

@@ -1,27 +1,14 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import { reallyDelete, type Store } from '../../db/connection.js';
+import { reallyDelete } from '../../db/connection.js';
 import { nameFeatures, type Feature } from '../../http/feature.js';
-import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import type { SchoolClock } from '../clock/door.js';
+import type { ClassesOptions } from './options.js';
 import { cardRoutes } from './card-routes.js';
 import { pupilRoutes } from './pupil-routes.js';
 import { changeClass, classPupils, classesOf, deleteClass, insertClass, mustOwnClass, ownerOf, recordsOf } from './queries.js';
 import { checkRetention, deleteWhatIsOld } from './retention.js';
 import { rosterRoutes } from './roster-routes.js';
-
-export interface ClassesOptions {
-  readonly store: Store;
-  readonly work: Work;
-  readonly clock: SchoolClock;
-  readonly requireTeacher: RequireTeacher;
-  readonly nowMs: () => number;
-  /** Open rooms follow what changes in their class. */
-  readonly onChanged: (classId: string, merged?: boolean) => void;
-  readonly onDeleted: (classId: string) => void;
-}
 
 const Params = Type.Object({ id: Type.String() });
 nameFeatures({ pupilRoutes, rosterRoutes, cardRoutes });

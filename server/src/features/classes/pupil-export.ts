@@ -3,7 +3,7 @@ import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { readSession } from '../../sessions/session-record.js';
 import { response } from '../../tables/sessions.js';
 import { comment, type correction, homePage } from '../../tables/review.js';
@@ -16,7 +16,7 @@ import { findPupil } from './queries.js';
 export async function exportPupil(db: Db, pupilId: string, className: string, nowMs: number): Promise<object> {
   const { name, reference, leftAtMs } = findPupil(db, pupilId)!;
   const rows = db.select().from(response).where(eq(response.pupilId, pupilId)).orderBy(asc(response.receivedAtMs)).all();
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const lessons: object[] = [];
   for (const sessionId of new Set(rows.map((row) => row.sessionId))) {
     await setImmediate();

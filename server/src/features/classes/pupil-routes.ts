@@ -4,7 +4,7 @@ import { Type } from '@sinclair/typebox';
 import { reallyDelete } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import { mergePupils } from './merge-pupils.js';
-import type { ClassesOptions } from './plugin.js';
+import type { ClassRoutesOptions } from './options.js';
 import {
   changePupil,
   classPupils,
@@ -17,12 +17,6 @@ import {
   nameTaken,
   record,
 } from './queries.js';
-
-/** What the routes of a class share: how its teacher sees it. */
-export interface ClassRoutesOptions extends ClassesOptions {
-  /** @throws CoreError NOT_FOUND */
-  readonly detail: (teacherId: string, classId: string) => ClassDetail;
-}
 
 const Params = Type.Object({ id: Type.String() });
 const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });

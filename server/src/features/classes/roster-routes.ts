@@ -2,7 +2,7 @@ import { RosterFile } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
-import type { ClassRoutesOptions } from './pupil-routes.js';
+import type { ClassRoutesOptions } from './options.js';
 import { classPupils, mustOwnClass, record } from './queries.js';
 import { rosterCsv } from './roster-file.js';
 

@@ -5,7 +5,7 @@ import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { newRoom } from '@zeitpunkt/core/live/room';
 import type { Db } from '../../db/connection.js';
 import { insertLesson, insertVersion, nextPlace, setArchived } from './queries.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import type { liveSession } from '../../tables/sessions.js';
 
 /** A lesson whose answers did not come through a room of this server: from paper, or from a file. */
@@ -35,7 +35,7 @@ export function insertTaught(db: Db, taught: Taught, nowMs: number): void {
   const room = newRoom(prepareLesson(file));
   const askings = taught.askings.map((asking) => ({ ...asking, phase: 'revealed' as const, closedAtMs: endedAtMs }));
   const ended = { ...room, phase: 'ended' as const, endedBy: 'teacher' as const, run: { ...room.run, askings } };
-  liveQueries(db).insertSession({
+  sessionQueries(db).insertSession({
     id: sessionId,
     teacherId,
     classId,

@@ -1,12 +1,12 @@
 import type { MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { pupilsOf } from '../classes/door.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { detailOfRecord, readAttempts, readRecord } from '../../sessions/session-record.js';
 
 /** Sessions read whole, with all that was answered. */
 export function liveTasks(db: Db) {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   /** A session that is there, as the database has it. @throws CoreError where it cannot be read */
   const session = (sessionId: string, nowMs: number): SessionDetail => {
     const record = readRecord(queries, sessionId)!;

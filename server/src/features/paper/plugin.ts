@@ -21,7 +21,7 @@ import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/door.js';
 import { mustOwnClass, pupilsOf } from '../classes/door.js';
 import { ownLesson, insertTaught } from '../lessons/door.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import {
   copiesOf,
   deleteSheet,
@@ -137,7 +137,7 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
 
   app.get('/api/sessions/:id/sheet', { schema: { params: Params, response: { 200: SheetOfSession } } }, (request) => {
     const teacher = requireTeacher(request);
-    if (liveQueries(db).session(request.params.id)?.session.teacherId !== teacher.id)
+    if (sessionQueries(db).session(request.params.id)?.session.teacherId !== teacher.id)
       throw new CoreError('NOT_FOUND', 'There is no such lesson.');
     const row = sheetOfSession(db, request.params.id);
     if (!row) return { sheet: null };

@@ -4,7 +4,7 @@ import type { MarkedResponse } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { pupil } from '../../tables/classes.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { sessionAnswers } from '../../sessions/session-answers.js';
 
 /**
@@ -12,7 +12,7 @@ import { sessionAnswers } from '../../sessions/session-answers.js';
  * @param only one lesson, where not all are wanted
  */
 export async function* resultRows(db: Db, classId: string, only: string | null): AsyncGenerator<readonly ResultRow[]> {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const pupils = new Map(
     db
       .select({ id: pupil.id, name: pupil.name, reference: pupil.reference })

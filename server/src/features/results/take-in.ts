@@ -12,7 +12,7 @@ import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
 import { findPupil, insertPupils } from '../classes/door.js';
 import { pupil } from '../../tables/classes.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { insertTaught } from '../lessons/door.js';
 import { reviewQueries } from '../review/door.js';
 import { AT_ONCE, unreadable } from './columns.js';
@@ -32,7 +32,7 @@ export interface ResultsPlan extends ResultsTaken {
  * @throws CoreError RESULTS_ELSEWHERE, RESULTS_UNREADABLE
  */
 export async function planResults(db: Db, classId: string, rows: readonly ResultRow[]): Promise<ResultsPlan> {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const own = db.select().from(pupil).where(eq(pupil.classId, classId)).all();
   const pupilOf = new Map<string, string>();
   const pupilsToAdd: { id: string; name: string; reference: string | null }[] = [];
@@ -117,7 +117,7 @@ export interface ResultsToTake {
 
 /** Takes in what was planned. Runs inside a transaction of whoever calls, so that it is done whole or not at all. */
 export function takeResults(db: Db, { teacherId, classId, plan, rows, taught }: ResultsToTake, nowMs: number): void {
-  const queries = liveQueries(db);
+  const queries = sessionQueries(db);
   const review = reviewQueries(db);
   insertPupils(db, classId, plan.pupilsToAdd);
   for (const session of plan.sessionsToAdd)

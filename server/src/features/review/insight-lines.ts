@@ -4,7 +4,7 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { fitsOf } from '../../http/fits.js';
 import { complaintOf } from '../../http/what-is-wrong.js';
-import { liveQueries } from '../../sessions/queries.js';
+import { sessionQueries } from '../../sessions/queries.js';
 import { sessionAnswers, sessionIds, type SessionAnswers } from '../../sessions/session-answers.js';
 
 /** So much text of lessons that are over is kept, in characters: about four school years of a class. */
@@ -27,7 +27,7 @@ export class InsightLines {
   private readonly queries;
 
   constructor(private readonly db: Db) {
-    this.queries = liveQueries(db);
+    this.queries = sessionQueries(db);
   }
 
   async *of({ id, name }: { readonly id: string; readonly name: string }, pupils: readonly Pupil[]): AsyncGenerator<string> {
