@@ -13,6 +13,7 @@ await install();
 const FOLDERS = [
   'core/src/run',
   'core/src/live',
+  'server/src/sessions',
   ...['live', 'own-pace', 'classes', 'review'].map((name) => `server/src/features/${name}`),
   'web/src/app/state',
 ];

@@ -4,6 +4,7 @@ import { buildPages, buildServer } from './lib/build.mjs';
 import { findChromium } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { bin, binAside, ROOT, say } from './lib/shell.mjs';
+import { ROOMS } from './lib/rooms.mjs';
 import { TYPE_CHECKED, typecheckArgs } from './lib/typecheck.mjs';
 
 // Lint, type check, unit and end-to-end tests. The last line counts: "N passed, N failed". What takes how long is said at
@@ -35,6 +36,7 @@ async function pagesAndChecks() {
     ...['--check', '.', '--log-level', 'warn'],
     ...['--cache', '--cache-location', join(CACHE, 'prettier')],
   ]);
+  await check('How rooms are joined', 'dependency-cruiser/bin/dependency-cruise.mjs', ROOMS);
   await check('knip', 'knip/bin/knip.js', []);
   for (const [name, project] of Object.entries(TYPE_CHECKED)) await check(`Types of ${name}`, 'typescript/bin/tsc', typecheckArgs(project));
 }

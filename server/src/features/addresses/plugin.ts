@@ -1,6 +1,6 @@
 import { Addresses } from '@zeitpunkt/contract';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
 
 export interface AddressesOptions {
   readonly requireTeacher: RequireTeacher;

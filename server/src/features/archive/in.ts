@@ -10,13 +10,13 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { jsonOf, textOf } from '../../files/text-of.js';
-import { changeClass, findPupil, insertClass, insertPupils } from '../classes/door.js';
+import { changeClass, findPupil, insertClass, insertPupils } from '../classes/gives.js';
 import { pupil } from '../../tables/classes.js';
-import { insertLesson, lessonById, nextPlace } from '../lessons/door.js';
+import { insertLesson, lessonById, nextPlace } from '../lessons/gives.js';
 import { sessionQueries } from '../../sessions/queries.js';
-import { savePlan } from '../plans/door.js';
-import { readyRows, takeResults, type ReadyRow } from '../results/door.js';
-import { reviewQueries } from '../review/door.js';
+import { savePlan } from '../plans/gives.js';
+import { readyRows, takeResults, type ReadyRow } from '../results/gives.js';
+import { reviewQueries } from '../review/gives.js';
 import { PATHS } from './out.js';
 
 /** Everything of an archive, read and checked; nothing is changed yet. */

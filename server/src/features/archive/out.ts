@@ -5,11 +5,11 @@ import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { ZipEntry } from '../../files/write-zip.js';
 import { pupil } from '../../tables/classes.js';
-import { ownLesson } from '../lessons/door.js';
+import { ownLesson } from '../lessons/gives.js';
 import { sessionQueries } from '../../sessions/queries.js';
-import { planOf } from '../plans/door.js';
-import { AT_ONCE, resultRows } from '../results/door.js';
-import { reviewQueries } from '../review/door.js';
+import { planOf } from '../plans/gives.js';
+import { AT_ONCE, resultRows } from '../results/gives.js';
+import { reviewQueries } from '../review/gives.js';
 
 /** Where everything stands in the archive of a class. */
 export const PATHS = {

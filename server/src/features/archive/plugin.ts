@@ -5,8 +5,8 @@ import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import { mustOwnClass, record } from '../classes/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import { mustOwnClass, record } from '../classes/gives.js';
 
 export interface ArchiveOptions {
   readonly store: Store;

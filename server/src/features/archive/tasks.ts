@@ -4,7 +4,7 @@ import { whenFree } from '../../db/when-free.js';
 import { joined } from '../../files/joined.js';
 import { readZip, type ZipLimits } from '../../files/read-zip.js';
 import { writeZip } from '../../files/write-zip.js';
-import { record } from '../classes/door.js';
+import { record } from '../classes/gives.js';
 import { lookAtArchive, readArchive, readyArchive, takeArchive } from './in.js';
 import { archiveOf, type OwnClass } from './out.js';
 

@@ -1,8 +1,8 @@
 import type { ClassDetail } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import type { SchoolClock } from '../clock/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import type { SchoolClock } from '../clock/gives.js';
 
 /** What classes need of the rest of the server. */
 export interface ClassesOptions {

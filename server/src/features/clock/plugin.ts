@@ -1,6 +1,6 @@
 import { ClockLeap } from '@zeitpunkt/contract';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
 import type { SchoolClock } from './school-clock.js';
 
 export interface ClockOptions {

@@ -5,7 +5,7 @@ import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
 import { dialQueries } from './queries.js';
 
 export interface DialsOptions {

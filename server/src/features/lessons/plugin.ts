@@ -25,8 +25,8 @@ import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import { mustOwnClass } from '../classes/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import { mustOwnClass } from '../classes/gives.js';
 import { insertWritten, lessonById, nextPlace, ownLesson, saveDraft, setArchived, writtenOut, type WrittenLesson } from './queries.js';
 
 export interface LessonsOptions {

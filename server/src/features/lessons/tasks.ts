@@ -12,9 +12,9 @@ import type { DraftWish, LessonSummary } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import { ownClass } from '../classes/door.js';
+import { ownClass } from '../classes/gives.js';
 import { answerTimesOf } from '../../sessions/answer-times.js';
-import { planOf } from '../plans/door.js';
+import { planOf } from '../plans/gives.js';
 import { lessonDraft, lessonHeads, newestDraft, writtenOut, type WrittenLesson } from './queries.js';
 
 /** So many lessons are known without being read again: those of a large school. */

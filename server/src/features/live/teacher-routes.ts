@@ -12,8 +12,8 @@ import {
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
-import type { PinForTeaching } from '../lessons/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import type { PinForTeaching } from '../lessons/gives.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 export interface TeacherRoutesOptions {

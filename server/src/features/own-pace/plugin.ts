@@ -3,9 +3,9 @@ import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProg
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
-import type { RequireTeacher } from '../auth/door.js';
-import type { SchoolClock } from '../clock/door.js';
-import type { PinForTeaching } from '../lessons/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import type { SchoolClock } from '../clock/gives.js';
+import type { PinForTeaching } from '../lessons/gives.js';
 import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import type { OwnRooms } from './own-rooms.js';
 

@@ -18,9 +18,9 @@ import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
-import { mustOwnClass, pupilsOf } from '../classes/door.js';
-import { ownLesson, insertTaught } from '../lessons/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import { mustOwnClass, pupilsOf } from '../classes/gives.js';
+import { ownLesson, insertTaught } from '../lessons/gives.js';
 import { sessionQueries } from '../../sessions/queries.js';
 import {
   copiesOf,

@@ -8,9 +8,9 @@ import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import { mustOwnClass } from '../classes/door.js';
-import { ownLesson } from '../lessons/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import { mustOwnClass } from '../classes/gives.js';
+import { ownLesson } from '../lessons/gives.js';
 import { calendarOf } from './calendar.js';
 import { planOf, savePlan } from './queries.js';
 

@@ -6,8 +6,8 @@ import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { Work } from '../../work/work.js';
-import type { RequireTeacher } from '../auth/door.js';
-import { ownLesson } from '../lessons/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import { ownLesson } from '../lessons/gives.js';
 
 export interface QuestionsOptions {
   readonly store: Store;

@@ -10,11 +10,11 @@ import { sameJson } from '@zeitpunkt/core/same-json';
 import { lessonOfQuestions } from '@zeitpunkt/core/edit/lesson-of-questions';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
-import { findPupil, insertPupils } from '../classes/door.js';
+import { findPupil, insertPupils } from '../classes/gives.js';
 import { pupil } from '../../tables/classes.js';
 import { sessionQueries } from '../../sessions/queries.js';
-import { insertTaught } from '../lessons/door.js';
-import { reviewQueries } from '../review/door.js';
+import { insertTaught } from '../lessons/gives.js';
+import { reviewQueries } from '../review/gives.js';
 import { AT_ONCE, unreadable } from './columns.js';
 
 /** What a file of results means for a class: found out before anything is changed. */

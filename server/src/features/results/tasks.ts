@@ -2,7 +2,7 @@ import type { ResultRow } from '@zeitpunkt/core/insight/result-row';
 import type { ResultsTaken } from '@zeitpunkt/contract';
 import type { Db, Store } from '../../db/connection.js';
 import { whenFree } from '../../db/when-free.js';
-import { record } from '../classes/door.js';
+import { record } from '../classes/gives.js';
 import { readCsv, unreadable } from './columns.js';
 import { csvText, xapiText } from './out.js';
 import { resultRows } from './rows.js';

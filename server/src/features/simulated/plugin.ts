@@ -5,9 +5,9 @@ import { Type } from '@sinclair/typebox';
 import type { AddressInfo } from 'node:net';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/door.js';
-import type { PinForTeaching } from '../lessons/door.js';
-import { changeClass, insertClass, simulatedClassOf } from '../classes/door.js';
+import type { RequireTeacher } from '../auth/gives.js';
+import type { PinForTeaching } from '../lessons/gives.js';
+import { changeClass, insertClass, simulatedClassOf } from '../classes/gives.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { SimulatedPupils } from './simulated-pupils.js';
 

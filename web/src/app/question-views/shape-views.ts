@@ -1,17 +1,6 @@
-import { computed, effect, signal, untracked, type Signal, type Type } from '@angular/core';
+import { computed, effect, signal, untracked, type Signal } from '@angular/core';
+import type { ShapeViews } from './views-of-shape';
 import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
-
-/** How questions of one shape are answered and responses to them shown. */
-export interface ShapeViews {
-  /** An {@link AnswerView}. */
-  readonly answer: Type<unknown>;
-  /** Shows a response as it was given, from the inputs `response` and `view`. */
-  readonly response: Type<unknown>;
-  /** The same in pictures, where there is room; without it the other one is shown. */
-  readonly large?: Type<unknown>;
-  /** Whether what came over the line is a view of this shape. */
-  readonly isView: (data: unknown) => boolean;
-}
 
 /** The views of every shape, each loaded when a question of it is first asked. A missing shape does not compile. */
 const LOADERS: Record<ShapeId, () => Promise<{ readonly views: ShapeViews }>> = {

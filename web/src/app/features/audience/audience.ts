@@ -6,7 +6,7 @@ import { Steering } from '../../shared/steering';
 import { AudienceWindow } from '../../ui/audience-window';
 import { useShortcuts } from '../../shared/shortcuts';
 import { StageView } from '../../ui/stage-view';
-import { KeyShow } from '../console/key-show';
+import { KeyShow } from '../../shared/room-key/key-show';
 import { AUDIENCE_WORDS } from './words';
 
 /** What pupils see in the video call: the stage and nothing else. */

@@ -17,7 +17,7 @@ import { KeyHint } from '../../ui/parts/key-hint';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
 import { StageView, type StagePlay } from '../../ui/stage-view';
-import { showSender } from '../show/show-channel';
+import { showSender } from '../../shared/show-channel';
 import { CARDS_WORDS } from './words';
 
 /** Today's card of a class and those that were missed: guessed, then shown, one after another. */

@@ -33,7 +33,7 @@ import { Failing, Loading } from '../../ui/parts/states';
 import { wallShortcuts } from './answers-panel';
 import { DoorPanel } from './door';
 import { DoorTurn, doorWords } from './door-turn';
-import { KeyShow } from './key-show';
+import { KeyShow } from '../../shared/room-key/key-show';
 import { Lobby } from './lobby';
 import { scriptShortcuts } from './script-panel';
 import { SimulatedPanel } from './simulated-panel';

@@ -8,7 +8,7 @@ import { LineLost } from '../../ui/line-lost';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { DoorPanel } from './door';
 import { DoorTurn } from './door-turn';
-import { KeyShow } from './key-show';
+import { KeyShow } from '../../shared/room-key/key-show';
 import { SimulatedPanel } from './simulated-panel';
 import { CONSOLE_WORDS } from './words';
 

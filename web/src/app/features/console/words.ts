@@ -192,14 +192,6 @@ export const CONSOLE_WORDS = catalogue({
       clock: 'Everybody who is in has a clock of their own to turn, and you see it here.',
       hint: 'Open the audience window, share it in your video call, and begin when the class is there.',
     },
-    key: {
-      open: 'Pupils open',
-      touch: 'and touch:',
-      label: 'Room key',
-      address: 'Address',
-      copy: 'Copy the link',
-      copied: 'Copied',
-    },
     doorPlace: {
       atDoor: 'At the door:',
       letIn: (name: string, about: string) => `Let ${name} in${about}`,

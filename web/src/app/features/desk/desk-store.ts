@@ -10,7 +10,7 @@ import { type Line, openLine } from '../../shared/line';
 import { loadAgainIfReachable } from '../../shared/load-again';
 import { speakAs } from '../../shared/words/spoken';
 import { cardInAddress, cardUsed, tokenInAddress } from './card-in-address';
-import { loadMessageCheck } from './in-room';
+import { loadMessageCheck } from './message-check';
 import { Outbox } from './outbox';
 import type { Settled } from './send-waiting';
 import { Sending } from './sending';

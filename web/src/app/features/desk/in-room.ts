@@ -1,5 +1,4 @@
-/** What checks each message of the line. */
-export const loadMessageCheck = () => import('../../../generated/desk-message-shell').then((file) => file.default);
+import { loadMessageCheck } from './message-check';
 
 /** The desk in its room. */
 export const loadRoom = () => import('./desk-room').then((file) => file.DeskRoom);

@@ -5,7 +5,7 @@ import { loadShape } from '../../question-views/shape-views';
 import { speakAs } from '../../shared/words/spoken';
 import { DeskQuestion } from './desk-question';
 import { DeskStore } from './desk-store';
-import { isForPreview, type FromPreview, type Previewed } from './preview-messages';
+import { isForPreview, type FromPreview, type Previewed } from '../../shared/preview-messages';
 
 /** What the desk's question asks of the desk, where there is no room: the answer goes back to the page around. */
 class PreviewStore {

@@ -26,7 +26,7 @@ import { freeHands, letGoIntoGear, placeOf, poseOfBuild, setTime, takeUp, timeOf
 import { nextOnDial } from '@zeitpunkt/core/time/occurrence';
 import type { SecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
-import { showSender } from '../show/show-channel';
+import { showSender } from '../../shared/show-channel';
 import { AUDIENCE_KEYS } from '../../ui/audience-window';
 import type { Turning } from '../../ui/dial-gesture';
 import { Icon } from '../../ui/icons/icon';

@@ -19,7 +19,7 @@ import { AskFirst } from '../../ui/parts/ask-dialog';
 import { DayField } from '../../ui/parts/day-field';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
-import { KeyShow } from '../console/key-show';
+import { KeyShow } from '../../shared/room-key/key-show';
 import { AnswersSoFar, type AnsweredSoFar } from './answers-so-far';
 import { OwnPaceStore } from './own-pace-store';
 import { StepLine, type OnLine } from './step-line';

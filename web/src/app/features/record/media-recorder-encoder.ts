@@ -1,4 +1,4 @@
-import { PIECE_MS, VOICE_BITS, type StartEncoder } from './take-encoder';
+import { PIECE_MS, VOICE_BITS, type StartEncoder } from './encoder';
 
 const MIMES = ['audio/webm;codecs=opus', 'audio/mp4', 'audio/ogg;codecs=opus'];
 

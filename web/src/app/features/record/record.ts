@@ -33,7 +33,7 @@ import { KeyHint } from '../../ui/parts/key-hint';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
 import { StageView, type StagePlay } from '../../ui/stage-view';
-import { LessonStore } from '../script/lesson-store';
+import { LessonStore } from '../script/gives';
 import { CueEditor } from './cue-editor';
 import { MicrophoneBar } from './microphone-bar';
 import { RecordStore, UNDO_MS } from './record-store';

@@ -1,4 +1,4 @@
-import { PIECE_MS, VOICE_BITS, type StartEncoder, type TakeEncoder } from './take-encoder';
+import { PIECE_MS, VOICE_BITS, type StartEncoder, type TakeEncoder } from './encoder';
 
 /** Makes sound with WebCodecs, for a browser that has no MediaRecorder; what makes the file is fetched when it is first used. */
 export const webCodecsEncoder: StartEncoder = (stream, take, fail) => {

@@ -29,9 +29,7 @@ import { RoomPort } from '../../state/room-port';
 import { Icon } from '../../ui/icons/icon';
 import { Place } from '../../ui/parts/place';
 import { Failing, Loading } from '../../ui/parts/states';
-import { wallShortcuts } from '../console/answers-panel';
-import { scriptShortcuts } from '../console/script-panel';
-import { Teaching } from '../console/teaching';
+import { scriptShortcuts, Teaching, wallShortcuts } from '../console/gives';
 import { RehearsalRoom } from './rehearsal-room';
 import { REHEARSE_WORDS } from './words';
 

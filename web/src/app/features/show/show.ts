@@ -4,7 +4,7 @@ import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import type { StageState } from '@zeitpunkt/core/scene/stage-state';
 import { AudienceWindow } from '../../ui/audience-window';
 import { SceneView } from '../../ui/scene-view';
-import { listenToShow } from './show-channel';
+import { listenToShow } from '../../shared/show-channel';
 import { SHOW_WORDS } from './words';
 
 /** The window to share while a teacher builds on the dial: the stage as it is built, at once, and nothing else. */

@@ -11,7 +11,7 @@ import { ask, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
 import { Icon } from '../../ui/icons/icon';
 import { Failing, Loading } from '../../ui/parts/states';
-import { LessonStore } from '../script/lesson-store';
+import { LessonStore } from '../script/gives';
 import { VIDEO_WORDS } from './words';
 
 /** What is said in a recorded lesson, part by part, to read, to print and to give along. */

@@ -1,5 +1,5 @@
 import isView from '../../../generated/shapes/choices';
-import type { ShapeViews } from '../shape-views';
+import type { ShapeViews } from '../views-of-shape';
 import { ChoicesAnswerView } from './answer';
 import { ChoicesResponseView } from './response';
 

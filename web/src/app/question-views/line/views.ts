@@ -1,5 +1,5 @@
 import isView from '../../../generated/shapes/line';
-import type { ShapeViews } from '../shape-views';
+import type { ShapeViews } from '../views-of-shape';
 import { TextResponse } from '../text-response';
 import { LineAnswerView } from './answer';
 import { LineLarge } from './large';

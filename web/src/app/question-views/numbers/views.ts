@@ -1,5 +1,5 @@
 import isView from '../../../generated/shapes/numbers';
-import type { ShapeViews } from '../shape-views';
+import type { ShapeViews } from '../views-of-shape';
 import { TextResponse } from '../text-response';
 import { NumbersAnswerView } from './answer';
 

@@ -1,5 +1,5 @@
 import isView from '../../../generated/shapes/order';
-import type { ShapeViews } from '../shape-views';
+import type { ShapeViews } from '../views-of-shape';
 import { TextResponse } from '../text-response';
 import { OrderAnswerView } from './answer';
 import { OrderLarge } from './large';

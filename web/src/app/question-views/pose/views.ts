@@ -1,5 +1,5 @@
 import isView from '../../../generated/shapes/pose';
-import type { ShapeViews } from '../shape-views';
+import type { ShapeViews } from '../views-of-shape';
 import { PoseAnswerView } from './answer';
 import { PoseResponseView } from './response';
 

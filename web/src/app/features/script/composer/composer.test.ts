@@ -5,7 +5,7 @@ import { changeItem } from '@zeitpunkt/core/edit/edit';
 import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { kindOf, QUESTION_KIND_IDS, QUESTION_KINDS, type Item, type ItemOf } from '@zeitpunkt/core/question-kinds/registry';
-import { isForPreview, isFromPreview } from '../../desk/preview-messages';
+import { isForPreview, isFromPreview } from '../../../shared/preview-messages';
 import { ITEM_FIELDS } from '../fields/item-fields';
 import { likelyIdeas } from '../set/class-ideas';
 import { setWords } from '../../../shared/diagnosis/set-words';

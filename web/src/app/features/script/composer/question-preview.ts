@@ -13,7 +13,7 @@ import {
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { Icon } from '../../../ui/icons/icon';
-import { isFromPreview, type Previewed } from '../../desk/preview-messages';
+import { isFromPreview, type Previewed } from '../../../shared/preview-messages';
 import { COMPOSER_WORDS } from './words';
 
 /** Screens that pupils have, in CSS pixels, and how small they are drawn here. */

@@ -6,8 +6,8 @@ import type { KeyPicture as PictureName } from '@zeitpunkt/core/live/room-key';
 import { Icon } from '../../ui/icons/icon';
 import { KeyPicture } from '../../ui/key-picture';
 import { QrCode } from '../../ui/qr-code';
-import { DeskAddress } from '../../shared/desk-address';
-import { CONSOLE_WORDS } from './words';
+import { DeskAddress } from '../desk-address';
+import { ROOM_KEY_WORDS } from './words';
 
 /** How pupils come in: the address, as text and as a QR code, and the four pictures in order with their names. */
 @Component({
@@ -100,8 +100,7 @@ export class KeyShow {
   readonly roomKey = input.required<readonly PictureName[]>();
   /** Whether the address can be chosen here: the teacher does, pupils only see it. */
   readonly choosing = input(false);
-  private readonly catalogue = CONSOLE_WORDS;
-  protected readonly words = computed(() => this.catalogue().key);
+  protected readonly words = ROOM_KEY_WORDS;
   protected readonly address = inject(DeskAddress);
   protected readonly copied = signal(false);
   /** As a pupil types it: a browser adds the "http://" by itself, but not the "https://". */

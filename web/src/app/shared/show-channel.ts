@@ -1,9 +1,9 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { readStage, writeStage } from '@zeitpunkt/core/formats/stored';
 import type { StageState } from '@zeitpunkt/core/scene/stage-state';
-import type { Elsewhere } from '../../shared/next-frame';
-import isShownStage from '../../../generated/shown-stage';
-import { deviceStore } from '../../shared/device-store';
+import type { Elsewhere } from './next-frame';
+import isShownStage from '../../generated/shown-stage';
+import { deviceStore } from './device-store';
 
 /** Between the place where dials are built and the window that shows them, in one browser: at once, with no server between. */
 const NAME = 'zeitpunkt-show';
