@@ -7,7 +7,7 @@ export const swc = {
 
 /** Where a package finds the others, each in one file that is made before the tests, and the source of a `.js` import. */
 export const ours = {
-  '^@zeitpunkt/contract$': `${TEST_BUNDLES}/contract/index.cjs`,
+  '^@zeitpunkt/(contract)$': `${TEST_BUNDLES}/$1/index.cjs`,
   '^@zeitpunkt/core/(.+)$': `${TEST_BUNDLES}/core/$1.cjs`,
   '^(\\.{1,2}/.*)\\.js$': '$1',
 };
