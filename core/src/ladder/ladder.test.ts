@@ -2,6 +2,7 @@ import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { criteriaOf } from './criteria.js';
 import { MATERIALS } from './materials.js';
 import type { Rung } from './rung.js';
+import { MISCONCEPTION_IDS } from '../misconceptions/registry.js';
 import { secondOfDay } from '../time/second-of-day.js';
 import { RUNGS, RUNG_IDS, rungAfter, rungOf } from './registry.js';
 
@@ -15,6 +16,11 @@ test('each rung allows what those before it allow, and more', () => {
     expect(minutes).toEqual(expect.arrayContaining([...rungs[index]!]));
     expect(minutes.length).toBeGreaterThan(rungs[index]!.length);
   });
+});
+
+test('every misconception is usual on some rung: no draft and no simulated pupil would reckon with it otherwise', () => {
+  const usual = new Set(Object.values(RUNGS).flatMap((rung: Rung) => rung.misconceptions));
+  expect(MISCONCEPTION_IDS.filter((id) => !usual.has(id))).toEqual([]);
 });
 
 test('every rung stands on one that is there, its times are new and on it, and the tricky ones too', () => {
