@@ -141,6 +141,21 @@ export default tseslint.config(
       'no-empty-pattern': 'off',
     },
   },
+  // What only types tell: a promise that nobody waits for, a condition that is always so.
+  ...[
+    ['server', 'tools/types-of-server.json'],
+    ['web', 'web/tsconfig.json'],
+  ].map(([name, project]) => ({
+    files: [`${name}/src/**/*.ts`],
+    ignores: ['**/*.test.ts', 'web/src/testing/**', 'web/src/app/testing/**'],
+    languageOptions: { parserOptions: { project: [project], tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/await-thenable': 'error',
+      '@typescript-eslint/no-floating-promises': 'error',
+      '@typescript-eslint/no-misused-promises': 'error',
+      '@typescript-eslint/no-unnecessary-condition': 'error',
+    },
+  })),
   // A device may refuse to keep anything.
   {
     files: ['web/src/app/**/*.ts'],

@@ -22,7 +22,7 @@ export function readXml(bytes: Uint8Array, named: string): XmlElement {
   const parser = new SaxesParser({ xmlns: false, position: true });
   const wrong = (what: string) => new CoreError('FILE_UNREADABLE', `${named}, line ${parser.line}: ${what}`);
   const open: Open[] = [];
-  let root: XmlElement | null = null;
+  let root = null as XmlElement | null;
   let nodes = 0;
   const add = (node: XmlNode) => {
     nodes += 1;

@@ -35,7 +35,7 @@ export async function readZip(
   let total = 0;
   let open = 0;
   /** What went wrong first: the unpacker says of whatever is thrown that the file is damaged. */
-  let wrong: CoreError | null = null;
+  let wrong = null as CoreError | null;
   const giveUp = (sentence: string) => (wrong ??= unreadable(sentence));
   const unzip = new Unzip((file) => begin(file));
   unzip.register(UnzipInflate);

@@ -10,7 +10,7 @@ type App = FastifyInstance<RawServerDefault, IncomingMessage, ServerResponse, Fa
  */
 export function takesFiles(app: Pick<App, 'addContentTypeParser'>): void {
   app.addContentTypeParser('application/octet-stream', (request: FastifyRequest, body: AsyncIterable<Buffer>) =>
-    piecesOf(body, Number(request.headers['content-length'] ?? 0), request.routeOptions.bodyLimit ?? 0),
+    piecesOf(body, Number(request.headers['content-length'] ?? 0), request.routeOptions.bodyLimit),
   );
 }
 

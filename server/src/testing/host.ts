@@ -35,7 +35,7 @@ async function obey(order: HostOrder): Promise<HostAnswer> {
 }
 
 process.on('message', (order: HostOrder) => {
-  obey(order)
+  void obey(order)
     .catch((error: unknown): HostAnswer => ({ id: order.id, failed: String(error) }))
     .then((answer) => process.send?.(answer));
 });

@@ -92,7 +92,7 @@ export async function readCsv(text: string): Promise<ResultRow[]> {
       if (rows.length % AT_ONCE === 0) await setImmediate();
     }
   } catch (error) {
-    const { code, lines: at } = error as CsvError & { readonly lines?: number };
+    const { code, lines: at } = error as Partial<CsvError> & { readonly lines?: number };
     if (error instanceof CoreError || !code?.startsWith('CSV_')) throw error;
     throw unreadable(`Line ${at ?? 1}: this row is no row of a table as the others are.`);
   }

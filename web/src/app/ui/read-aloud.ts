@@ -89,7 +89,7 @@ export class ReadAloud {
     inject(DestroyRef).onDestroy(() => this.hush());
     const { speech } = this;
     if (!speech) return;
-    const look = () => this.voices.set(speech.getVoices() ?? []);
+    const look = () => this.voices.set((speech.getVoices() as SpeechSynthesisVoice[] | undefined) ?? []);
     look();
     speech.addEventListener('voiceschanged', look);
     inject(DestroyRef).onDestroy(() => speech.removeEventListener('voiceschanged', look));

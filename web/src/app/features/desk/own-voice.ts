@@ -115,7 +115,7 @@ export class OwnVoice {
   private readonly place = computed(() => {
     const own = this.own();
     const at = own?.steps[own.at];
-    return at ? `${at.beatId}/${at.step} ${this.steps.onceMore()} ${own?.voice?.here?.takeId ?? ''}` : '';
+    return at ? `${at.beatId}/${at.step} ${this.steps.onceMore()} ${own.voice?.here?.takeId ?? ''}` : '';
   });
   /** Where the sound of this step stands. */
   protected readonly state = signal<'silent' | 'playing' | 'paused' | 'ended'>('silent');

@@ -49,7 +49,7 @@ export class Sheet {
 
   open(): void {
     const parts = this.dialog().nativeElement.querySelectorAll('h2, .presses > *');
-    this.heard.set(sentences([...parts].map(({ textContent }) => textContent ?? '')));
+    this.heard.set(sentences([...parts].map(({ textContent }) => textContent)));
     showDialog(this.dialog().nativeElement);
   }
 

@@ -58,7 +58,7 @@ export class LookMap {
   protected readonly picture = computed(() => this.store.insight()!.picture);
   protected readonly pupils = computed((): readonly PupilPicture[] => {
     const { pupils } = this.picture();
-    const need = ({ mastery }: PupilPicture) => Object.values(mastery).reduce((sum, one) => sum + (one ? NEED[one.word] : 0), 0);
+    const need = ({ mastery }: PupilPicture) => Object.values(mastery).reduce((sum, one) => sum + NEED[one.word], 0);
     return this.order() === 'class' ? pupils : [...pupils].sort((one, other) => need(other) - need(one));
   });
   protected readonly rungs = computed(() =>

@@ -119,13 +119,19 @@ export class TakeKeeper {
     else if (this.timer === 0) void this.sendAll();
   }
 
+  /** Whether sending was asked for meanwhile; asked for once, it is done once. */
+  private wasAskedAgain(): boolean {
+    const { again } = this;
+    this.again = false;
+    return again;
+  }
+
   private async sendAll(): Promise<void> {
     this.sending = true;
+    this.again = false;
     try {
-      do {
-        this.again = false;
-        for (const held of [...this.held.values()]) await this.sendOne(held);
-      } while (this.again);
+      do for (const held of [...this.held.values()]) await this.sendOne(held);
+      while (this.wasAskedAgain());
       this.lineLost = false;
       this.problem = null;
       this.pauseMs = RETRY_MS;

@@ -50,7 +50,7 @@ export const PlanStore = signalStore(
   })),
   withAutosave({ send, overtakenBy: ['PLAN_CHANGED', 'NOT_FOUND'] }),
   withMethods((store, notice = inject(Notice)) => {
-    let isCancelled = false;
+    let cancelling = new AbortController();
     return {
       /**
        * One step, and what came of it in a sentence, with the press that takes it back: only this step, not one that was taken since.
@@ -84,19 +84,19 @@ export const PlanStore = signalStore(
       async draftSeries({ wishes, minutes, delivery, startsOn, weekdays }: SeriesOrder): Promise<void> {
         const classId = store.at()?.classId;
         if (!classId || store.drafting()) return;
-        isCancelled = false;
+        const { signal } = (cancelling = new AbortController());
         const lessonIds: string[] = [];
         patchState(store, { drafting: { done: 0, of: wishes.length }, problem: null, word: null });
         try {
           for (const wish of wishes) {
-            if (isCancelled) break;
+            if (signal.aborted) break;
             const id = uuid();
             await ask('POST', '/api/lessons', { id, classId, minutes, delivery, ...wish });
             lessonIds.push(id);
             patchState(store, { drafting: { done: lessonIds.length, of: wishes.length } });
           }
           patchState(store, {
-            word: isCancelled ? PLAN_WORDS().stopped(lessonIds.length, wishes.length) : PLAN_WORDS().drafted(lessonIds.length),
+            word: signal.aborted ? PLAN_WORDS().stopped(lessonIds.length, wishes.length) : PLAN_WORDS().drafted(lessonIds.length),
           });
         } catch (error) {
           // What is drafted already stays, and is planned.
@@ -109,7 +109,7 @@ export const PlanStore = signalStore(
 
       /** No more lessons are drafted; those that are stay. */
       stopDrafting(): void {
-        isCancelled = true;
+        cancelling.abort();
       },
     };
   }),

@@ -29,6 +29,8 @@ export function keepDesk(): void {
 
 /** Asks the browser to send what waits once there is a line, should the desk be closed by then. Where it cannot, the next visit does. */
 export async function sendOnceThereIsALine(): Promise<void> {
-  const registration = (await navigator.serviceWorker?.getRegistration('/desk')) as WithSync | undefined;
+  // Where the line is not private there is none, whatever the types say.
+  const { serviceWorker } = navigator as Partial<Navigator>;
+  const registration = (await serviceWorker?.getRegistration('/desk')) as WithSync | undefined;
   await registration?.sync?.register(SEND_ANSWERS).catch(() => undefined); // not allowed here: the next visit sends
 }
