@@ -1,14 +1,11 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { writeRun } from '@zeitpunkt/core/formats/stored';
 import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
 import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
 import { NO_CALLS } from '@zeitpunkt/core/live/calls';
-import { newRun, type Run } from '@zeitpunkt/core/run/run';
+import type { Run } from '@zeitpunkt/core/run/run';
 import { dayOf } from '@zeitpunkt/core/series/school-days';
-import { narrationAt } from '@zeitpunkt/core/stage/player';
 import type { Take } from '@zeitpunkt/core/voice/take';
-import { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
-import { takeFor } from '@zeitpunkt/core/voice/takes-of';
+import { answeredOwn, farthestOwnStep, goOwn, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
 import type {
   DeskView,
   MarkedResponse,
@@ -20,7 +17,6 @@ import type {
   ResponseKept,
   ResponsePost,
 } from '@zeitpunkt/contract';
-import { stored } from '../../db/stored.js';
 import { Answers } from '../../sessions/answers.js';
 import { deskMessage, deskView, sharedView } from '../../sessions/desk-view.js';
 import { Hub } from '../../sessions/hub.js';
@@ -29,27 +25,15 @@ import type { RoomNeeds } from '../../sessions/live-room.js';
 import type { OpenRoom } from '../../sessions/open-room.js';
 import { Roster, type Coming } from '../../sessions/roster.js';
 import type { SessionRecord } from '../../sessions/session-record.js';
+import { InTurn } from './in-turn.js';
+import { OwnPlaces, type Standing } from './own-places.js';
+import { OwnTakes } from './own-takes.js';
+import { ownView } from './own-view.js';
 import type { OwnPaceQueries } from './queries.js';
 import type { ownPace } from '../../tables/own-pace.js';
 
 export interface OwnRoomNeeds extends Omit<RoomNeeds, 'onEnded' | 'wrongKeys'> {
   readonly own: OwnPaceQueries;
-}
-
-/** Where a pupil stands, as it is kept. */
-interface Place {
-  readonly name: string;
-  run: Run | null;
-  heardAtMs: number | null;
-  finishedAtMs: number | null;
-  line: string;
-}
-
-/** What of a place changes with where the pupil stands; times in milliseconds since 1970. */
-interface Standing {
-  readonly run: Run;
-  readonly heardAtMs: number;
-  readonly finishedAtMs: number | null;
 }
 
 /** A lesson that was given out: each pupil's run of it, their answers, and the teachers who look on. */
@@ -67,11 +51,9 @@ export class OwnRoom implements OpenRoom {
   private readonly answers: Answers;
   private readonly hub: Hub;
   private readonly windows = new Set<Line>();
-  /** What is heard at each step, by its beat and name; read when it is first asked for. */
-  private voice: ReadonlyMap<Step, Take> | null = null;
-  private places = new Map<string, Place>();
-  /** The last change of a pupil's place that is on its way. */
-  private readonly changes = new Map<string, Promise<void>>();
+  private readonly takes: OwnTakes;
+  private readonly places: OwnPlaces;
+  private readonly turns = new InTurn();
   /** Counts the views that went out, so that a desk knows the newer one. */
   private seq = 0;
 
@@ -89,9 +71,10 @@ export class OwnRoom implements OpenRoom {
     this.lesson = lesson;
     this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
     this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (response) => this.answered(response));
-    this.readPlaces();
-    this.roster = new Roster(id, this.pupils, participants, needs.queries);
-    for (const pupilId of this.places.keys()) this.mend(pupilId);
+    this.takes = new OwnTakes(lesson, () => needs.takesOf(record.lessonId));
+    this.places = new OwnPlaces(id, lesson, needs);
+    this.places.mend((pupilId, askingId) => this.answers.latestOf(pupilId, askingId) !== undefined);
+    this.roster = new Roster(id, this.places.pupils, participants, needs.queries);
   }
 
   // --- pupils ---
@@ -121,9 +104,9 @@ export class OwnRoom implements OpenRoom {
     this.mustBeOpen();
     const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
     if (before) this.hub.moveDesk(place.id);
-    if (!this.placeOf(pupilId).run) {
-      const begun = this.placeWith(pupilId, beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs()));
-      this.save(pupilId, begun);
+    if (!this.places.of(pupilId).run) {
+      const begun = this.places.standing(pupilId, this.places.begun());
+      this.places.save(pupilId, begun);
       this.take(pupilId, begun);
     }
     return place.id;
@@ -142,14 +125,14 @@ export class OwnRoom implements OpenRoom {
 
   /** The teacher gives a pupil's place up, so that another device can have it. @throws CoreError PUPIL_UNKNOWN */
   free(pupilId: string): void {
-    this.placeOf(pupilId);
+    this.places.of(pupilId);
     for (const { id } of this.roster.all.filter((one) => one.pupilId === pupilId)) this.release(id);
     this.tellWindows(pupilId);
   }
 
   /** Whether a take belongs to a step that the pupil may be at. */
   mayHear(participantId: string, takeId: string): boolean {
-    const farthest = farthestOwnStep(this.lesson, this.runOf(this.roster.get(participantId).pupilId));
+    const farthest = farthestOwnStep(this.lesson, this.places.runOf(this.roster.get(participantId).pupilId));
     const steps = ownSteps(this.lesson).slice(0, farthest + 1);
     return steps.some((step) => this.takeAt(step)?.id === takeId);
   }
@@ -163,15 +146,15 @@ export class OwnRoom implements OpenRoom {
 
   respond(participantId: string, post: ResponsePost): Promise<ResponseKept> {
     const { pupilId } = this.roster.get(participantId);
-    return this.inTurn(pupilId, async () => {
-      const run = this.runOf(pupilId);
+    return this.turns.do(pupilId, async () => {
+      const run = this.places.runOf(pupilId);
       const asking = run.askings.find(({ id }) => id === post.askingId);
       if (!asking || asking.phase === 'revealed') return this.answers.keep(pupilId, post, asking);
       // The pupil learns the reason at once: answer and place are written together. A question that the pupil has gone back
       // from is still to be answered.
       const next = answeredOwn(run, asking.id, this.lesson, this.needs.nowMs());
-      const standing = next === run ? null : this.placeWith(pupilId, next);
-      const save = () => void (standing && this.save(pupilId, standing));
+      const standing = next === run ? null : this.places.standing(pupilId, next);
+      const save = () => void (standing && this.places.save(pupilId, standing));
       const kept = await this.answers.keep(pupilId, post, { ...asking, phase: 'open' }, 'device', save);
       if (standing) this.take(pupilId, standing);
       return kept;
@@ -211,7 +194,7 @@ export class OwnRoom implements OpenRoom {
   }
 
   private toldAll(): OwnPlace[] {
-    return [...this.places.keys()].map((pupilId) => this.told(pupilId));
+    return this.places.pupilIds.map((pupilId) => this.told(pupilId));
   }
 
   /** Takes what was changed about it: its days, its key, its line to all. */
@@ -222,15 +205,14 @@ export class OwnRoom implements OpenRoom {
 
   /** Writes one line to a pupil; empty takes it away. @throws CoreError PUPIL_UNKNOWN */
   write(pupilId: string, line: string): void {
-    this.placeOf(pupilId).line = line;
-    this.needs.own.savePlace(this.id, pupilId, { line });
+    this.places.write(pupilId, line);
     this.tell(pupilId);
   }
 
   /** The class has changed: who came in has a place where the lesson was given to all, who left has none any more. */
   renew(): void {
-    this.readPlaces();
-    const gone = this.roster.renew(this.pupils);
+    this.places.read();
+    const gone = this.roster.renew(this.places.pupils);
     this.answers.forget(new Set(gone.map(({ pupilId }) => pupilId)));
     for (const { id } of gone) {
       this.hub.releaseDesk(id);
@@ -252,7 +234,7 @@ export class OwnRoom implements OpenRoom {
 
   /** Something was recorded or deleted: it is heard from now on, or not any more. */
   takesChanged(): void {
-    this.voice = null;
+    this.takes.forget();
     if (this.given.voice) this.tellAll();
   }
 
@@ -276,35 +258,6 @@ export class OwnRoom implements OpenRoom {
 
   // --- within ---
 
-  private get pupils(): Pupil[] {
-    return [...this.places].map(([id, { name }]) => ({ id, name }));
-  }
-
-  private readPlaces(): void {
-    this.places = new Map(
-      this.needs.own.places(this.id).map(({ place, name }) => [
-        place.pupilId,
-        {
-          name,
-          run: place.run === null ? null : stored.run(place.run, name),
-          heardAtMs: place.heardAtMs,
-          finishedAtMs: place.finishedAtMs,
-          line: place.line,
-        },
-      ]),
-    );
-  }
-
-  private placeOf(pupilId: string): Place {
-    const place = this.places.get(pupilId);
-    if (!place) throw new CoreError('PUPIL_UNKNOWN', 'This lesson was not given to this pupil.');
-    return place;
-  }
-
-  private runOf(pupilId: string): Run {
-    return this.placeOf(pupilId).run ?? beginOwn(newRun(this.lesson), this.lesson, this.needs.nowMs());
-  }
-
   private mustBeOpen(): void {
     const today = dayOf(this.needs.nowMs());
     const { firstDay, lastDay } = this.given;
@@ -318,55 +271,20 @@ export class OwnRoom implements OpenRoom {
     this.tell(response.pupilId);
   }
 
-  /** A server that stopped between an answer and what follows from it goes on from the answer. */
-  private mend(pupilId: string): void {
-    const place = this.placeOf(pupilId);
-    for (const { id, phase } of place.run?.askings ?? []) {
-      if (phase === 'revealed' || !this.answers.latestOf(pupilId, id)) continue;
-      place.run = answeredOwn(place.run!, id, this.lesson, this.needs.nowMs());
-    }
-  }
-
   /** Where a pupil stands now: written first, and only then told; what could not be written changes nothing. */
   private changeRun(pupilId: string, change: (run: Run) => Run): Promise<void> {
-    return this.inTurn(pupilId, async () => {
-      const [was, next] = [this.runOf(pupilId), change(this.runOf(pupilId))];
+    return this.turns.do(pupilId, async () => {
+      const [was, next] = [this.places.runOf(pupilId), change(this.places.runOf(pupilId))];
       if (next === was) return;
-      const changed = this.placeWith(pupilId, next);
-      await this.needs.commit(() => this.save(pupilId, changed));
+      const changed = this.places.standing(pupilId, next);
+      await this.needs.commit(() => this.places.save(pupilId, changed));
       this.take(pupilId, changed);
     });
   }
 
-  /** What a pupil does comes one after the other, each made from what the one before it has left. */
-  private inTurn<T>(pupilId: string, work: () => Promise<T>): Promise<T> {
-    const before = this.changes.get(pupilId) ?? Promise.resolve();
-    const done = before.then(work);
-    const settled = done.then(
-      () => undefined,
-      () => undefined,
-    );
-    this.changes.set(pupilId, settled);
-    void settled.then(() => this.changes.get(pupilId) === settled && this.changes.delete(pupilId));
-    return done;
-  }
-
-  /** What of a place changes with where the pupil stands. */
-  private placeWith(pupilId: string, run: Run): Standing {
-    const heardAtMs = this.needs.nowMs();
-    return { run, heardAtMs, finishedAtMs: this.placeOf(pupilId).finishedAtMs ?? (isOwnDone(this.lesson, run) ? heardAtMs : null) };
-  }
-
-  private save(pupilId: string, { run, ...times }: Standing): void {
-    this.needs.own.savePlace(this.id, pupilId, { run: writeRun(run), ...times });
-  }
-
   /** What was written counts, and is told; a pupil who has left meanwhile has no place any more. */
   private take(pupilId: string, standing: Standing): void {
-    const place = this.places.get(pupilId);
-    if (!place) return;
-    Object.assign(place, standing);
-    this.tell(pupilId);
+    if (this.places.take(pupilId, standing)) this.tell(pupilId);
   }
 
   private setOnline(participantId: string, online: boolean): void {
@@ -394,54 +312,23 @@ export class OwnRoom implements OpenRoom {
 
   /** A place as the teacher sees it. */
   private told(pupilId: string): OwnPlace {
-    const { name, run, heardAtMs, finishedAtMs, line } = this.placeOf(pupilId);
+    const { name, run, heardAtMs, finishedAtMs, line } = this.places.of(pupilId);
     const online = this.roster.all.some((one) => one.pupilId === pupilId && one.online);
     return { pupilId, name, at: run && ownIndex(this.lesson, run.at), done: finishedAtMs !== null, heardAtMs, online, line };
   }
 
-  /** What is heard at a step: the take that fits the lesson as it was given out. */
   private takeAt(step: Step | undefined): Take | null {
-    if (!step || !this.given.voice) return null;
-    if (!this.voice) {
-      const takes = this.needs.takesOf(this.lessonId);
-      this.voice = new Map(
-        ownSteps(this.lesson).flatMap((one) => {
-          const take = takeFor(this.lesson, one, takes);
-          return take ? [[one, take] as const] : [];
-        }),
-      );
-    }
-    return this.voice.get(step) ?? null;
+    return this.given.voice ? this.takes.at(step) : null;
   }
 
   private viewParts(participantId: string) {
     const { name, pupilId } = this.roster.get(participantId);
-    const { line } = this.placeOf(pupilId);
-    const run = this.runOf(pupilId);
+    const { line } = this.places.of(pupilId);
+    const run = this.places.runOf(pupilId);
     const nowMs = this.needs.nowMs();
     const room = { phase: 'running', run, aside: null, calls: NO_CALLS } as const;
     const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className, takeId: null }, nowMs);
-    const steps = ownSteps(this.lesson);
-    const farthest = farthestOwnStep(this.lesson, run);
-    const at = ownIndex(this.lesson, run.at);
-    const here = this.takeAt(steps[at]);
-    const next = at < farthest ? this.takeAt(steps[at + 1]) : null;
-    const own = {
-      narration: narrationAt(this.lesson, run.at),
-      at,
-      farthest,
-      steps: steps.slice(0, farthest + 1).map(({ ref }) => ref),
-      total: steps.length,
-      done: isOwnDone(this.lesson, run),
-      lines: [this.given.line, line].filter((text) => text !== ''),
-      lastDay: this.given.lastDay,
-      voice: this.given.voice
-        ? {
-            here: here && { takeId: here.id, durationMs: here.durationMs, cues: here.cues },
-            nextTakeId: next?.id ?? null,
-          }
-        : null,
-    };
+    const own = ownView(this.lesson, run, this.given, line, (step) => this.takeAt(step));
     const pupil = { participantId, pupilName: name, ready: null, own };
     return { shared, pupil, latest: (askingId: string) => this.answers.latestOf(pupilId, askingId) };
   }
