@@ -20,15 +20,14 @@ import type {
 } from '@zeitpunkt/contract';
 import type { GroupCommit } from '../db/group-commit.js';
 import { Answers } from './answers.js';
-import { AskedTakes } from './asked-takes.js';
 import { Commands } from './commands.js';
-import { atTheDoor, deskMessage, deskView, sharedView, type DeskPupil, type SharedView } from './desk-view.js';
 import { Hub, type TeacherWindow } from './hub.js';
 import { InPassing, NOTHING_IN_PASSING } from './in-passing.js';
 import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
 import type { OpenRoom } from './open-room.js';
 import type { SessionQueries } from './queries.js';
+import { RoomDesks } from './room-desks.js';
 import { Roster, type Coming } from './roster.js';
 import type { SessionRecord } from './session-record.js';
 
@@ -63,7 +62,7 @@ export class LiveRoom implements OpenRoom {
   private readonly hub: Hub;
   private readonly knocks: Knocks;
   private readonly passing = new InPassing();
-  private readonly asked: AskedTakes;
+  private readonly desks: RoomDesks;
 
   constructor(
     private readonly record: SessionRecord,
@@ -83,9 +82,19 @@ export class LiveRoom implements OpenRoom {
       this.hub.tellJson((seq) => `{"type":"response","seq":${seq},"response":${json}}`),
     );
     this.passing.follow(room.calls);
-    this.asked = new AskedTakes(lesson, () => needs.takesOf(record.lessonId));
     const isAnswered = (askingId: string) => this.answers.isAnswered(askingId);
     this.commands = new Commands(id, room, lesson, { ...needs, isAnswered }, (next, atMs) => this.tellRoom(next, atMs));
+    this.desks = new RoomDesks({
+      lesson,
+      className: this.className,
+      nowMs: needs.nowMs,
+      takes: () => needs.takesOf(record.lessonId),
+      hub: this.hub,
+      roster: this.roster,
+      answers: this.answers,
+      passing: this.passing,
+      room: () => this.commands.room,
+    });
   }
 
   // --- the teacher ---
@@ -137,7 +146,7 @@ export class LiveRoom implements OpenRoom {
       if (!before) continue;
       for (const { id } of before) this.tellReleased(id, () => this.hub.moveDesk(id));
       this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
-      this.hub.tellDesk(participantId, (id) => this.deskMessage(id));
+      this.desks.tell(participantId);
     }
   }
 
@@ -157,15 +166,14 @@ export class LiveRoom implements OpenRoom {
   takeBack(responseId: string): void {
     this.answers.takeBack(responseId);
     this.hub.showConsoles();
-    this.tellDesks();
+    this.desks.tellAll();
   }
 
   /** The mark of a response was corrected, or that was taken back: windows and the pupil's desk follow. @throws CoreError NOT_FOUND */
   corrected(responseId: string): void {
     const response = this.answers.corrected(responseId);
     this.hub.tellEvent((seq) => ({ type: 'corrected', seq, response }));
-    for (const { id, pupilId } of this.roster.all)
-      if (pupilId === response.pupilId) this.hub.tellDesk(id, (desk) => this.deskMessage(desk));
+    for (const { id, pupilId } of this.roster.all) if (pupilId === response.pupilId) this.desks.tell(id);
   }
 
   /** Other wordings count in the class now. */
@@ -195,7 +203,7 @@ export class LiveRoom implements OpenRoom {
     this.answers.forget(new Set(gone.map(({ pupilId }) => pupilId)));
     for (const { id } of gone) this.hub.releaseDesk(id);
     this.hub.tellEvent((seq) => ({ type: 'roster', seq, pupils, participants: this.roster.all }));
-    this.tellDesks();
+    this.desks.tellAll();
     return gone;
   }
 
@@ -203,7 +211,7 @@ export class LiveRoom implements OpenRoom {
   readAgain(responses: readonly MarkedResponse[]): void {
     this.answers.readAgain(responses);
     this.hub.showConsoles();
-    this.tellDesks();
+    this.desks.tellAll();
   }
 
   /** The class was deleted, and everything of this room with it. */
@@ -276,7 +284,7 @@ export class LiveRoom implements OpenRoom {
     this.mustBeIn(participantId);
     if (!this.passing.say(participantId, pulse, ready)) return;
     this.hub.tell({ type: 'ready', participantId, ready });
-    this.hub.tellDesk(participantId, (id) => this.deskMessage(id));
+    this.desks.tell(participantId);
   }
 
   /** A pupil turns the practice dial while the class shows theirs. */
@@ -318,33 +326,20 @@ export class LiveRoom implements OpenRoom {
   }
 
   deskView(participantId: string): DeskView {
-    return this.tellPupil(deskView, participantId, this.sharedView());
+    return this.desks.view(participantId);
   }
 
   /** The recording of a lesson has changed: desks that hear it hear what is there now. */
   takesChanged(lessonId: string): void {
-    if (lessonId !== this.record.lessonId) return;
-    this.asked.forget();
-    this.tellDesks();
+    if (lessonId === this.record.lessonId) this.desks.takesChanged();
   }
 
   mayHear(participantId: string, takeId: string): boolean {
-    return !this.roster.get(participantId).waits && this.takeHere()?.id === takeId;
+    return this.desks.mayHear(participantId, takeId);
   }
 
-  /** The view as a message to its desks. */
-  deskMessage(participantId: string, shared = this.sharedView()): string {
-    return this.tellPupil(deskMessage, participantId, shared);
-  }
-
-  private tellPupil<T>(
-    make: (shared: SharedView, pupil: DeskPupil, latest: (askingId: string) => MarkedResponse | undefined) => T,
-    participantId: string,
-    shared: SharedView,
-  ): T {
-    const { name, pupilId, waits } = this.roster.get(participantId);
-    const pupil = { participantId, pupilName: name, ready: this.passing.saidBy(participantId), own: null };
-    return make(waits ? atTheDoor(shared) : shared, pupil, (askingId) => this.answers.latestOf(pupilId, askingId));
+  deskMessage(participantId: string): string {
+    return this.desks.message(participantId);
   }
 
   // --- who listens ---
@@ -375,27 +370,9 @@ export class LiveRoom implements OpenRoom {
   private tellRoom(room: RoomState, nowMs: number): void {
     this.passing.follow(room.calls);
     this.hub.tellEvent((seq) => ({ type: 'room', seq, nowMs, room }), 'audience too');
-    this.tellDesks();
+    this.desks.tellAll();
     if (room.phase !== 'ended') return;
     this.hub.closeAll();
     this.needs.onEnded(this);
-  }
-
-  /** What all desks are told alike is made once for all of them. */
-  private sharedView(): SharedView {
-    const { lesson, className } = this;
-    const takeId = this.takeHere()?.id ?? null;
-    return sharedView({ lesson, room: this.commands.room, seq: this.hub.seq, className, takeId }, this.needs.nowMs());
-  }
-
-  /** What the teacher recorded of the question that is asked. */
-  private takeHere(): Take | null {
-    const { phase, run } = this.commands.room;
-    return phase === 'running' ? this.asked.at(run) : null;
-  }
-
-  private tellDesks(): void {
-    const shared = this.sharedView();
-    this.hub.tellDesks((participantId) => this.deskMessage(participantId, shared));
   }
 }
