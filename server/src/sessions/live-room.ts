@@ -1,7 +1,6 @@
 import type { Pose } from '@zeitpunkt/core/dial/pose';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
-import { admitsNewcomers, isDoorOpen } from '@zeitpunkt/core/live/door';
 import type { RoomCommand, RoomHappening, RoomState } from '@zeitpunkt/core/live/room';
 import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import type { Take } from '@zeitpunkt/core/voice/take';
@@ -9,7 +8,6 @@ import type {
   CommandDone,
   DeskView,
   MarkedResponse,
-  Outside,
   Participant,
   Pupil,
   ResponseEntered,
@@ -23,11 +21,11 @@ import { Answers } from './answers.js';
 import { Commands } from './commands.js';
 import { Hub, type TeacherWindow } from './hub.js';
 import { InPassing, NOTHING_IN_PASSING } from './in-passing.js';
-import { Knocks } from './knocks.js';
 import type { Line } from './line.js';
 import type { OpenRoom } from './open-room.js';
 import type { SessionQueries } from './queries.js';
 import { RoomDesks } from './room-desks.js';
+import { RoomDoor } from './room-door.js';
 import { Roster, type Coming } from './roster.js';
 import type { SessionRecord } from './session-record.js';
 
@@ -60,7 +58,7 @@ export class LiveRoom implements OpenRoom {
   private readonly answers: Answers;
   private readonly commands: Commands;
   private readonly hub: Hub;
-  private readonly knocks: Knocks;
+  readonly door: RoomDoor;
   private readonly passing = new InPassing();
   private readonly desks: RoomDesks;
 
@@ -75,7 +73,6 @@ export class LiveRoom implements OpenRoom {
     this.teacherId = record.teacherId;
     this.className = record.className;
     this.lesson = lesson;
-    this.knocks = new Knocks(needs.nowMs);
     this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
     this.roster = new Roster(id, pupils, participants, needs.queries);
     this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (_response, json) =>
@@ -84,16 +81,16 @@ export class LiveRoom implements OpenRoom {
     this.passing.follow(room.calls);
     const isAnswered = (askingId: string) => this.answers.isAnswered(askingId);
     this.commands = new Commands(id, room, lesson, { ...needs, isAnswered }, (next, atMs) => this.tellRoom(next, atMs));
+    const now = { nowMs: needs.nowMs, hub: this.hub, room: () => this.commands.room };
+    this.door = new RoomDoor({ ...now, wrongKeys: needs.wrongKeys });
     this.desks = new RoomDesks({
+      ...now,
       lesson,
       className: this.className,
-      nowMs: needs.nowMs,
       takes: () => needs.takesOf(record.lessonId),
-      hub: this.hub,
       roster: this.roster,
       answers: this.answers,
       passing: this.passing,
-      room: () => this.commands.room,
     });
   }
 
@@ -134,7 +131,7 @@ export class LiveRoom implements OpenRoom {
       room: this.commands.room,
       participants: everything ? this.roster.all : [],
       responses: everything ? this.answers.latest : [],
-      outside: everything ? this.outside : { knocks: [], wrongKeys: 0 },
+      outside: everything ? this.door.outside : { knocks: [], wrongKeys: 0 },
       passing: everything ? this.passing.all : NOTHING_IN_PASSING,
     };
   }
@@ -148,12 +145,6 @@ export class LiveRoom implements OpenRoom {
       this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
       this.desks.tell(participantId);
     }
-  }
-
-  /** Opens the closed door to one who knocks. @throws CoreError NOT_FOUND */
-  openTo(knockId: string): void {
-    if (!this.knocks.open(knockId)) throw new CoreError('NOT_FOUND', 'Nobody stands at the door any more.');
-    this.tellOutside();
   }
 
   /** Keeps an answer that the teacher enters for a pupil of the class. @throws CoreError PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE */
@@ -231,34 +222,9 @@ export class LiveRoom implements OpenRoom {
     return this.roster.names;
   }
 
-  /** Whether the room key opens the door now. @param knockId of one who knocked, to whom the teacher may have opened */
-  isOpenTo(knockId?: string): boolean {
-    if (knockId !== undefined && this.knocks.isOpened(knockId)) return true;
-    return isDoorOpen(this.commands.room.door, this.needs.nowMs()) && !(knockId !== undefined && this.knocks.mustBeOpened(knockId));
-  }
-
-  /** Whether the teacher has opened to one who knocked. */
-  isOpenedTo(knockId: string): boolean {
-    return this.knocks.isOpened(knockId);
-  }
-
-  hasKnocked(knockId: string): boolean {
-    return this.knocks.has(knockId);
-  }
-
-  /** @param mustBeOpened the teacher has to open to this one, though the door be open to others */
-  knock(knockId: string, mustBeOpened: boolean): void {
-    if (this.knocks.knock(knockId, mustBeOpened)) this.tellOutside();
-  }
-
-  /** Tells the consoles who stands at the door, and of wrong keys. */
-  tellOutside(): void {
-    this.hub.tell({ type: 'outside', outside: this.outside });
-  }
-
   /** Whether one who is not on the class list may come in. */
   get admitsNewcomers(): boolean {
-    return admitsNewcomers(this.commands.room.door);
+    return this.door.admitsNewcomers;
   }
 
   /** What an asking of this room is about. */
@@ -272,8 +238,7 @@ export class LiveRoom implements OpenRoom {
   }
 
   join(coming: Coming): string {
-    const waits = this.commands.room.door.admits === 'one-by-one';
-    const participant = this.roster.join(coming, this.needs.nowMs(), waits);
+    const participant = this.roster.join(coming, this.needs.nowMs(), this.door.admitsOneByOne);
     if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
     else this.hub.endDesk(coming.participantId);
     return coming.participantId;
@@ -357,10 +322,6 @@ export class LiveRoom implements OpenRoom {
     tellDesk();
     this.passing.forget(participantId);
     this.needs.onReleased(participantId);
-  }
-
-  private get outside(): Outside {
-    return { knocks: this.knocks.waiting, wrongKeys: this.needs.wrongKeys() };
   }
 
   private setOnline(participantId: string, online: boolean): void {

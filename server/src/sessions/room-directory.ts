@@ -159,7 +159,7 @@ export class RoomDirectory {
   byKey(pictures: readonly KeyPicture[], who: { readonly joinId?: string; readonly knockId?: string | undefined } = {}): LiveRoom {
     const room = this.behindDoor(pictures);
     const isIn = who.joinId !== undefined && room?.hasParticipant(who.joinId); // the same join once more
-    if (!room || !(isIn || room.isOpenTo(who.knockId))) {
+    if (!room || !(isIn || room.door.isOpenTo(who.knockId))) {
       throw new CoreError('ROOM_KEY_UNKNOWN', 'No open door has these four pictures in this order. Look at them once more.');
     }
     return room;
@@ -167,18 +167,18 @@ export class RoomDirectory {
 
   /** Knocks at the door that has a key, if there is one: whoever knocks does not learn that. */
   knock(pictures: readonly KeyPicture[], knockId: string, mustBeOpened: boolean): void {
-    this.behindDoor(pictures)?.knock(knockId, mustBeOpened);
+    this.behindDoor(pictures)?.door.knock(knockId, mustBeOpened);
   }
 
   /** Whether a teacher has opened to one who knocked with these pictures. */
   isOpenedTo(pictures: readonly KeyPicture[], knockId: string): boolean {
-    return this.behindDoor(pictures)?.isOpenedTo(knockId) ?? false;
+    return this.behindDoor(pictures)?.door.isOpenedTo(knockId) ?? false;
   }
 
   /** The room that is open by now to one who knocked; null while it is not. */
   openedTo(pictures: readonly KeyPicture[], knockId: string): LiveRoom | null {
     const room = this.behindDoor(pictures);
-    return room?.hasKnocked(knockId) && room.isOpenTo(knockId) ? room : null;
+    return room?.door.hasKnocked(knockId) && room.door.isOpenTo(knockId) ? room : null;
   }
 
   /** Whether an open room has a key, whatever its door; nobody outside is told. */
@@ -196,7 +196,7 @@ export class RoomDirectory {
 
   /** A wrong key was tried: the teachers of open rooms see how many. */
   wrongKeyTried(): void {
-    for (const room of this.rooms.values()) room.tellOutside();
+    for (const room of this.rooms.values()) room.door.tellOutside();
   }
 
   /**

@@ -76,7 +76,7 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
     '/api/sessions/:id/knocks/:knockId/open',
     { schema: { params: Type.Object({ id: Type.String(), knockId: Type.String() }), response: { 204: Type.Null() } } },
     (request, reply) => {
-      rooms.own(request.params.id, requireTeacher(request).id).openTo(request.params.knockId);
+      rooms.own(request.params.id, requireTeacher(request).id).door.openTo(request.params.knockId);
       void reply.code(204);
       return null;
     },
