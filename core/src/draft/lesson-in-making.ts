@@ -52,6 +52,7 @@ export class LessonInMaking {
     return [...new Set([...(this.wish.insight?.misconceptions ?? []), ...this.rung.misconceptions])];
   }
 
+  /** What a demonstration is made for. */
   made() {
     const { rung, wish } = this;
     return { rung, settings: wish.settings, tongue: tongueOf(wish.settings) };

@@ -54,11 +54,11 @@ export class LiveRoom implements OpenRoom {
   readonly lesson: PreparedLesson;
   /** A school day. */
   readonly deskSeconds = 12 * 3600;
+  readonly door: RoomDoor;
   private readonly roster: Roster;
   private readonly answers: Answers;
   private readonly commands: Commands;
   private readonly hub: Hub;
-  readonly door: RoomDoor;
   private readonly passing = new InPassing();
   private readonly desks: RoomDesks;
 

@@ -48,14 +48,15 @@ function patch(parent: SVGElement, nodes: readonly Drawn[], slots: Map<string, S
   let cursor = parent.firstChild;
   for (const [place, node] of nodes.entries()) {
     let slot = slots.get(node.id);
+    const isAsBefore = slot?.node === node;
     if (!slot || slot.node.type !== node.type) {
       slot?.element.remove();
       if (slot?.element === cursor) cursor = parent.childNodes[place] ?? null;
       slots.set(node.id, (slot = create(node)));
-    } else if (slot.node !== node) {
+    } else if (!isAsBefore) {
       write(slot, node);
     }
-    if (node.type === 'group') patch(slot.element, nodesOf(node), slot.children);
+    if (node.type === 'group' && !isAsBefore) patch(slot.element, nodesOf(node), slot.children);
     if (slot.element === cursor) cursor = cursor.nextSibling;
     else parent.insertBefore(slot.element, cursor);
   }
