@@ -3,7 +3,8 @@ import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
-import { pupilsOf } from '../features/classes/queries.js';
+import { newEvents } from '../events.js';
+import { pupilsOf } from '../sessions/queries/pupils.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import { OwnRooms } from '../features/own-pace/own-rooms.js';
 import { newToken, tokenHash } from '../http/tokens.js';
@@ -24,12 +25,13 @@ export async function giveHalfDone(
 ): Promise<void> {
   const { teacherId, classId, lessonId, nowMs } = given;
   let clockMs = nowMs - 2 * DAY_MS;
-  const rooms = roomsAt(store, () => clockMs);
+  const events = newEvents();
+  const rooms = roomsAt(store, () => clockMs, events);
   const own = new OwnRooms({
     store,
     nowMs: () => clockMs,
     rooms,
-    pupilsOf: (id) => pupilsOf(store.db, id),
+    events,
   });
   const firstDay = dayOf(clockMs);
   const id = randomUUID();

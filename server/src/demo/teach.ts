@@ -3,16 +3,15 @@ import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { Pupil } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
+import { newEvents } from '../events.js';
 import { heavyTasks } from '../work/tasks.js';
 import { workInPlace } from '../work/work.js';
-import { pupilsOf } from '../features/classes/queries.js';
 import { pinLesson } from '../features/lessons/pin.js';
 import type { LiveRoom } from '../sessions/live-room.js';
 import { RoomDirectory } from '../sessions/room-directory.js';
 import { DEFAULT_LIMITS } from '../http/limits.js';
 import { newToken, tokenHash } from '../http/tokens.js';
 import { ABSENT, DROPPED, LATE, ON_PAPER, profileAfter } from './story.js';
-import { takesOf } from '../features/voice/queries.js';
 
 /** The time between two of the class who come in, and how much longer than planned the teacher takes for a step. */
 const COMES_IN_MS = 2200;
@@ -30,16 +29,15 @@ export interface TeachOnce {
 }
 
 /** Rooms by a clock that the demo turns. */
-export function roomsAt(store: Store, nowMs: () => number): RoomDirectory {
+export function roomsAt(store: Store, nowMs: () => number, events = newEvents()): RoomDirectory {
   const work = workInPlace(heavyTasks(store));
   return new RoomDirectory({
     store,
     work,
     nowMs,
+    events,
     mostAttempts: DEFAULT_LIMITS.attempts,
-    pupilsOf: (classId) => pupilsOf(store.db, classId),
-    wrongKeys: () => 0,
-    takesOf: (lessonId) => takesOf(store.db, lessonId),
+    keyTries: { wrongLately: 0 },
   });
 }
 

@@ -18,8 +18,10 @@ export type DeskPlace = OpenPlace | { readonly room: null; readonly ended: Ended
 /** Finds the place that the token in a device's cookie belongs to. @throws CoreError DESK_NOT_JOINED */
 export type FindDesk = (token: string | undefined) => DeskPlace;
 
-/** @param find an open room by its id, of either pace */
-export function deskFinder(rooms: RoomDirectory, find: (sessionId: string) => OpenRoom | undefined): FindDesk {
+/** An open room of either pace, by its id. */
+export type FindRoom = (sessionId: string) => OpenRoom | undefined;
+
+export function deskFinder(rooms: RoomDirectory, find: FindRoom): FindDesk {
   return (token) => {
     // Every response needs this: tokens of open rooms are remembered, with neither hash nor query.
     const known = token ? rooms.tokens.find(token) : undefined;

@@ -8,7 +8,6 @@ import type {
   CommandDone,
   CommandPost,
   MarkedResponse,
-  Pupil,
   ResponseEntered,
   ResponseKept,
   ResponsePost,
@@ -19,25 +18,27 @@ import type {
 import { randomInt, randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
 import { groupCommit } from '../db/group-commit.js';
+import { type Events, listenTo } from '../events.js';
+import type { FailedTries } from '../http/failed-tries.js';
 import type { Json, Work } from '../work/work.js';
 import { responseOfRow } from './answers.js';
 import { DeskTokens } from './desk-tokens.js';
 import { EndedLessons } from './ended-lessons.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
 import { sessionQueries } from './queries.js';
+import { pupilsOf } from './queries/pupils.js';
+import { takesOf } from './queries/takes.js';
 import { readAttempts, readRecord, readSession, type SessionRecord } from './session-record.js';
 
 export interface DirectoryOptions {
   readonly store: Store;
   readonly nowMs: () => number;
   readonly work: Work;
-  readonly pupilsOf: (classId: string) => Pupil[];
+  readonly events: Events;
   /** So often a pupil may answer one question. */
   readonly mostAttempts: number;
-  /** How many wrong room keys were tried lately. */
-  readonly wrongKeys: () => number;
-  /** What is recorded of a lesson. */
-  readonly takesOf: RoomNeeds['takesOf'];
+  /** Of room keys. */
+  readonly keyTries: Pick<FailedTries, 'wrongLately'>;
 }
 
 /**
@@ -53,13 +54,22 @@ export class RoomDirectory {
   readonly needs: RoomNeeds;
 
   constructor(private readonly options: DirectoryOptions) {
-    const { store, nowMs, wrongKeys, mostAttempts, takesOf } = options;
+    const { store, events, nowMs, keyTries, mostAttempts } = options;
     this.queries = sessionQueries(store.db);
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
     const commit = groupCommit(store.sqlite);
-    this.needs = { queries: this.queries, commit, nowMs, mostAttempts, wrongKeys, takesOf, onReleased, onEnded };
+    const wrongKeys = () => keyTries.wrongLately;
+    const takes = (lessonId: string) => takesOf(store.db, lessonId);
+    this.needs = { queries: this.queries, commit, nowMs, mostAttempts, wrongKeys, takesOf: takes, onReleased, onEnded };
     this.ended = new EndedLessons(this.needs);
+    listenTo(events, {
+      classChanged: ({ classId, merged }) => this.classChanged(classId, merged),
+      classDeleted: ({ classId }) => this.classDeleted(classId),
+      wordingsChanged: ({ classId }) => this.wordingsChanged(classId),
+      responseCorrected: ({ sessionId, responseId }) => this.rooms.get(sessionId)?.corrected(responseId),
+      takesChanged: ({ lessonId }) => this.takesChanged(lessonId),
+    });
   }
 
   /** How many rooms are in memory. */
@@ -215,13 +225,8 @@ export class RoomDirectory {
     else this.ended.count(sessionId, responseId, counted);
   }
 
-  /** The mark of a response was corrected, or that was taken back: an open room follows. */
-  corrected(sessionId: string, responseId: string): void {
-    this.rooms.get(sessionId)?.corrected(responseId);
-  }
-
   /** Other wordings count in a class now: its open rooms mark by them. */
-  wordingsChanged(classId: string): void {
+  private wordingsChanged(classId: string): void {
     this.ended.forgetClass(classId);
     for (const room of this.rooms.values()) if (room.classId === classId) room.wordingsChanged();
   }
@@ -244,7 +249,7 @@ export class RoomDirectory {
   async enterResponse(sessionId: string, teacherId: string, entered: ResponseEntered): Promise<MarkedResponse> {
     this.head(sessionId, teacherId);
     const { classId } = this.queries.sessionHead(sessionId)!;
-    if (!this.options.pupilsOf(classId).some(({ id }) => id === entered.pupilId)) {
+    if (!pupilsOf(this.options.store.db, classId).some(({ id }) => id === entered.pupilId)) {
       throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
     }
     const open = this.find(sessionId);
@@ -262,18 +267,18 @@ export class RoomDirectory {
   }
 
   /** A class has changed: its open rooms follow. @param merged two of its pupils became one */
-  classChanged(classId: string, merged = false): void {
+  private classChanged(classId: string, merged: boolean): void {
     this.ended.forgetClass(classId);
     for (const room of this.rooms.values()) {
       if (room.classId !== classId) continue;
-      const gone = new Set(room.renewRoster(this.options.pupilsOf(classId)).map(({ id }) => id));
+      const gone = new Set(room.renewRoster(pupilsOf(this.options.store.db, classId)).map(({ id }) => id));
       this.tokens.forget(({ participantId }) => gone.has(participantId));
       if (merged) room.readAgain(readAttempts(this.queries, room.id).responses);
     }
   }
 
   /** A class was deleted: its rooms are no more. */
-  classDeleted(classId: string): void {
+  private classDeleted(classId: string): void {
     this.ended.forgetClass(classId);
     for (const room of [...this.rooms.values()]) {
       if (room.classId !== classId) continue;
@@ -288,12 +293,12 @@ export class RoomDirectory {
   }
 
   /** The recording of a lesson has changed. */
-  takesChanged(lessonId: string): void {
+  private takesChanged(lessonId: string): void {
     for (const room of this.rooms.values()) room.takesChanged(lessonId);
   }
 
   private enter(record: SessionRecord): LiveRoom {
-    const room = new LiveRoom(record, this.options.pupilsOf(record.classId), this.needs);
+    const room = new LiveRoom(record, pupilsOf(this.options.store.db, record.classId), this.needs);
     this.rooms.set(record.id, room);
     return room;
   }

@@ -7,7 +7,8 @@ import { randomUUID } from 'node:crypto';
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
-import { buildApp, type AppOptions } from '../app.js';
+import { buildApp } from '../app.js';
+import type { AppOptions } from '../shared.js';
 import { openStore, type Store } from '../db/connection.js';
 
 export const MIGRATIONS = resolve('server/drizzle');

@@ -3,6 +3,7 @@ import { Me, SetUp, SignIn } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
@@ -23,8 +24,7 @@ export interface AuthOptions {
   readonly loginLines: LoginLines;
   /** The code that the console printed at the first start; null where a teacher exists already. */
   readonly setUpCode: string | null;
-  /** Gives a new teacher what a first lesson needs: a class and lessons. Runs inside the transaction of the set-up. */
-  readonly equip: (teacherId: string, first: { className: string; pupilNames: readonly string[] }) => void;
+  readonly events: Events;
 }
 
 /** A sign-in lasts a school week. */
@@ -81,7 +81,7 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
       throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`);
     }
     const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs(), mayInvite });
-    options.equip(id, { className, pupilNames });
+    options.events.emit('teacherAdded', { teacherId: id, className, pupilNames });
     return id;
   };
 

@@ -1,5 +1,6 @@
 import type { ClassDetail } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import type { SchoolClock } from '../clock/gives.js';
@@ -11,9 +12,7 @@ export interface ClassesOptions {
   readonly clock: SchoolClock;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
-  /** Open rooms follow what changes in their class. */
-  readonly onChanged: (classId: string, merged?: boolean) => void;
-  readonly onDeleted: (classId: string) => void;
+  readonly events: Events;
 }
 
 /** What the routes of a class share: how its teacher sees it. */

@@ -2,6 +2,7 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete } from '../../db/connection.js';
+import { listenTo } from '../../events.js';
 import { nameFeatures, type Feature } from '../../http/feature.js';
 import type { ClassesOptions } from './options.js';
 import { cardRoutes } from './card-routes.js';
@@ -15,8 +16,12 @@ nameFeatures({ pupilRoutes, rosterRoutes, cardRoutes });
 
 /** A teacher's classes: made, named, kept for a time, and deleted for good; their pupils, lists and cards in routes of their own. */
 export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
-  const { store, clock, requireTeacher, nowMs, onDeleted } = options;
+  const { store, clock, events, requireTeacher, nowMs } = options;
   const { db } = store;
+  listenTo(events, {
+    teacherAdded: ({ className: name, ...teacher }) => insertClass(db, { ...teacher, name, createdAtMs: nowMs() }),
+    tidyUp: () => deleteWhatIsOld(store, nowMs()),
+  });
   const detail = (teacherId: string, classId: string): ClassDetail => {
     const { id, name, keepDays } = mustOwnClass(db, teacherId, classId);
     return { id, name, keepDays, pupils: classPupils(db, classId) };
@@ -71,7 +76,7 @@ export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
   app.post('/api/classes/:id/delete', { schema: { params: Params, response: { 204: Type.Null() } } }, (request, reply) => {
     const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
     reallyDelete(store, () => deleteClass(db, id));
-    onDeleted(id);
+    events.emit('classDeleted', { classId: id });
     void reply.code(204);
     return null;
   });

@@ -24,7 +24,7 @@ const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });
 const PUPILS_BODY_BYTES = 1024 * 1024;
 
 /** The pupils of a class: added, named, merged, moved; those who leave; and one pupil's data out and deleted. */
-export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, work, requireTeacher, nowMs, onChanged, detail }) => {
+export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, work, requireTeacher, events, nowMs, detail }) => {
   const { db } = store;
   /** A pupil of a class of whoever asks. @throws CoreError NOT_FOUND, PUPIL_UNKNOWN */
   const own = (teacherId: string, { id, pupilId }: { readonly id: string; readonly pupilId: string }) => {
@@ -50,7 +50,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
         names.add(name);
       }
       store.sqlite.transaction(() => insertPupils(db, classId, added))();
-      if (added.length > 0) onChanged(classId);
+      if (added.length > 0) events.emit('classChanged', { classId, merged: false });
       return detail(teacher.id, classId);
     },
   );
@@ -64,7 +64,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
       const { name } = request.body;
       if (name !== undefined) mustBeFree(db, pupil.classId, name, pupil.id);
       changePupil(db, pupil.id, request.body);
-      onChanged(pupil.classId);
+      events.emit('classChanged', { classId: pupil.classId, merged: false });
       return detail(teacher.id, pupil.classId);
     },
   );
@@ -77,7 +77,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
       const { pupil } = own(teacher.id, request.params);
       const { left } = request.body;
       if (left !== (pupil.leftAtMs !== null)) changePupil(db, pupil.id, { leftAtMs: left ? nowMs() : null });
-      onChanged(pupil.classId);
+      events.emit('classChanged', { classId: pupil.classId, merged: false });
       return detail(teacher.id, pupil.classId);
     },
   );
@@ -91,8 +91,8 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
       const to = mustOwnClass(db, teacher.id, request.body.classId);
       mustBeFree(db, to.id, pupil.name, pupil.id);
       movePupil(db, pupil.id, to.id);
-      onChanged(pupil.classId);
-      onChanged(to.id);
+      events.emit('classChanged', { classId: pupil.classId, merged: false });
+      events.emit('classChanged', { classId: to.id, merged: false });
       return detail(teacher.id, request.params.id);
     },
   );
@@ -109,7 +109,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
         mergePupils(db, goes.id, stays.id, nowMs());
         record(db, { classId: goes.classId, act: 'pupils-merged', count: 2, atMs: nowMs() });
       });
-      onChanged(goes.classId, true);
+      events.emit('classChanged', { classId: goes.classId, merged: true });
       return detail(teacher.id, goes.classId);
     },
   );
@@ -128,7 +128,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, wor
       deletePupil(db, pupil.id);
       record(db, { classId: pupil.classId, act: 'pupil-deleted', count: 1, atMs: nowMs() });
     });
-    onChanged(pupil.classId);
+    events.emit('classChanged', { classId: pupil.classId, merged: false });
     return detail(teacher.id, pupil.classId);
   });
 };

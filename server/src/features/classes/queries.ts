@@ -79,16 +79,6 @@ export function deleteClass(db: Db, id: string): void {
   db.delete(schoolClass).where(eq(schoolClass.id, id)).run();
 }
 
-/** The pupils who are in a class, in its order. */
-export function pupilsOf(db: Db, classId: string) {
-  return db
-    .select({ id: pupil.id, name: pupil.name })
-    .from(pupil)
-    .where(and(eq(pupil.classId, classId), isNull(pupil.leftAtMs)))
-    .orderBy(asc(pupil.place))
-    .all();
-}
-
 /** The pupils of a class as its teacher knows them; those who left stand last. */
 export function classPupils(db: Db, classId: string) {
   return db

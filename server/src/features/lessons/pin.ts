@@ -1,6 +1,8 @@
+import { CoreError } from '@zeitpunkt/core/errors';
 import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
+import { ownClass } from '../classes/gives.js';
 import { insertVersion, ownLesson, versionFile } from './queries.js';
 
 /** A lesson as it is taught: later changes of the draft do not reach it. */
@@ -24,5 +26,14 @@ export function pinLesson(db: Db, teacherId: string, lessonId: string, nowMs: nu
   return { version, file };
 }
 
-/** Pins a lesson as it is now for a class; undefined where a teacher does not own both. */
-export type PinForTeaching = (teacherId: string, lessonId: string, classId: string) => PinnedLesson | undefined;
+/** Pins a lesson as it is now for a class of the same teacher. @throws CoreError NOT_FOUND, or where the draft cannot be read */
+export function pinForTeaching(
+  db: Db,
+  teacherId: string,
+  { lessonId, classId }: { readonly lessonId: string; readonly classId: string },
+  nowMs: number,
+): PinnedLesson {
+  const pinned = ownClass(db, teacherId, classId) && pinLesson(db, teacherId, lessonId, nowMs);
+  if (!pinned) throw new CoreError('NOT_FOUND', 'There is no such lesson or class among yours.');
+  return pinned;
+}

@@ -22,15 +22,18 @@ import { Type } from '@sinclair/typebox';
 import { randomInt } from 'node:crypto';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
+import { type Events, listenTo } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import { mustOwnClass } from '../classes/gives.js';
 import { insertWritten, lessonById, nextPlace, ownLesson, saveDraft, setArchived, writtenOut, type WrittenLesson } from './queries.js';
+import { installStarterLessons } from './starter.js';
 
 export interface LessonsOptions {
   readonly store: Store;
+  readonly events: Events;
   readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
@@ -52,8 +55,9 @@ const Params = Type.Object({ id: Type.String() });
 type Row = NonNullable<ReturnType<typeof ownLesson>>;
 
 /** A teacher's lessons: listed, edited as drafts, put away. */
-export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, work, requireTeacher, nowMs, limits }) => {
+export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, events, work, requireTeacher, nowMs, limits }) => {
   const { db } = store;
+  listenTo(events, { teacherAdded: ({ teacherId }) => installStarterLessons(db, teacherId) });
   const mustOwn = (teacherId: string, lessonId: string): Row => {
     const row = ownLesson(db, teacherId, lessonId);
     if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { type KeyPicture, KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
+import { KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
 import {
   BesideJoin,
   DeskView,
@@ -14,10 +14,14 @@ import {
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
-import type { FailedTries } from '../../http/failed-tries.js';
+import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
+import { FailedTries } from '../../http/failed-tries.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
+import { ClassLists } from '../classes/gives.js';
+import type { OwnRooms } from '../own-pace/gives.js';
 import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from '../../sessions/desk-places.js';
 import type { OpenRoom } from '../../sessions/open-room.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
@@ -34,12 +38,11 @@ export interface DeskRoutesOptions {
   readonly limits: Limits;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
-  /** Of the keys of what stays open for days. */
-  readonly lastingTries: FailedTries;
-  /** A lesson at own pace that a key opens, if there is one. */
-  readonly ownByKey: (pictures: readonly KeyPicture[]) => OpenRoom | undefined;
-  /** Adds one who came by key to the class list. @throws CoreError NAME_TAKEN */
-  readonly addPupil: (classId: string, pupil: { readonly id: string; readonly name: string }) => void;
+  readonly store: Store;
+  readonly events: Events;
+  readonly nowMs: () => number;
+  /** Of lessons at own pace. */
+  readonly own: OwnRooms;
 }
 
 /** So many who are not on its class list a room takes at most. */
@@ -58,9 +61,12 @@ const tooManyLasting = () =>
 /** The pupil's desk: find the room, join it, see it, leave it. */
 export const deskRoutes: Feature<DeskRoutesOptions> = async (
   app,
-  { rooms, findDesk, limits, cookies, keyTries, lastingTries, ownByKey, addPupil },
+  { rooms, own, store, events, nowMs, findDesk, limits, cookies, keyTries },
 ) => {
   const bodyLimit = limits.deskBodyBytes;
+  const lists = new ClassLists(store, events);
+  /** Of the keys of what stays open for days. */
+  const lastingTries = new FailedTries(limits.lastingKey, nowMs);
   const keep = (reply: FastifyReply, name: string, token: string, maxAge: number) => reply.setCookie(name, token, { ...cookies, maxAge });
 
   const deviceOf = (request: FastifyRequest) => request.cookies[DEVICE_COOKIE] ?? null;
@@ -78,7 +84,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     if (!isExpected && !isKnown(device) && tries.isCrowded(request.ip)) throw isLasting ? tooManyLasting() : crowded();
     if (device === null) keep(reply, DEVICE_COOKIE, newToken(), DEVICE_SECONDS);
     try {
-      return ownByKey(roomKey) ?? rooms.byKey(roomKey, who);
+      return own.byKey(roomKey) ?? rooms.byKey(roomKey, who);
     } catch (error) {
       if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
         const isWrong = !rooms.isThere(roomKey);
@@ -95,7 +101,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     if (!room.admitsNewcomers || (rooms.find(room.id)?.newcomers ?? 0) >= MOST_NEWCOMERS) {
       throw new CoreError('PUPIL_UNKNOWN', 'Only pupils of the class list can come in here. Please ask your teacher.');
     }
-    addPupil(room.classId, pupil);
+    lists.add(room.classId, pupil);
   };
   /** Of a device that is in an open room. @throws CoreError DESK_NOT_JOINED, ROOM_NOT_RUNNING */
   const inRoom = (request: FastifyRequest) => {

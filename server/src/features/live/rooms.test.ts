@@ -1,7 +1,7 @@
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
+import { type Events, newEvents } from '../../events.js';
 import { School } from '../../testing/school.js';
-import { pupilsOf } from '../classes/queries.js';
 import { pinLesson } from '../lessons/pin.js';
 import type { Line } from '../../sessions/line.js';
 import { heavyTasks } from '../../work/tasks.js';
@@ -11,6 +11,7 @@ import { RoomDirectory } from '../../sessions/room-directory.js';
 let school: School;
 let rooms: RoomDirectory;
 let open: () => string;
+let events: Events;
 beforeEach(async () => {
   school = await new School().start();
   await school.teacher();
@@ -18,14 +19,14 @@ beforeEach(async () => {
   const idIn = (table: string) => sqlite.prepare(`SELECT id FROM ${table}`).pluck().get() as string;
   const [teacherId, classId, lessonId] = [idIn('teacher'), idIn('class'), idIn('lesson')];
   const work = workInPlace(heavyTasks(school.store));
+  events = newEvents();
   rooms = new RoomDirectory({
     store: school.store,
     work,
     mostAttempts: 60,
     nowMs: () => school.clockMs,
-    pupilsOf: (id) => pupilsOf(db, id),
-    wrongKeys: () => 0,
-    takesOf: () => [],
+    events,
+    keyTries: { wrongLately: 0 },
   });
   open = () => {
     const id = randomUUID();
@@ -69,7 +70,7 @@ test('a class that is deleted takes its rooms out of memory, and their windows a
   room.listen('console', lineOf('console'));
   room.listenDesk(participantId, lineOf('desk'));
   said.length = 0;
-  rooms.classDeleted(room.classId);
+  events.emit('classDeleted', { classId: room.classId });
   expect(rooms.size).toBe(0);
   expect(said.map((text) => text.slice(0, 30))).toEqual([
     'desk {"type":"released"}',

@@ -5,6 +5,7 @@ import type { FastifyRequest } from 'fastify';
 import type { WebSocket } from 'ws';
 import type { Feature } from '../../http/feature.js';
 import { fitsOf } from '../../http/fits.js';
+import type { WebPages } from '../../http/web-pages.js';
 import { whatIsWrong } from '../../http/what-is-wrong.js';
 import type { LoginLines, RequireTeacher } from '../auth/gives.js';
 import type { OwnRooms } from '../own-pace/gives.js';
@@ -18,8 +19,7 @@ export interface SocketOptions {
   readonly requireTeacher: RequireTeacher;
   readonly findDesk: FindDesk;
   readonly loginLines: LoginLines;
-  /** Which build of the application is served: every line begins with it. */
-  readonly buildId: string;
+  readonly pages: WebPages | null;
 }
 
 /** A line that does not answer this long is taken for dead. */
@@ -30,9 +30,10 @@ const MOST_MESSAGES = 60;
 const POLICY = 1008;
 
 /** Sockets only push; what changes something goes over HTTP. A window may only say "sync", and "ping" to hear whether the line carries. */
-export const sockets: Feature<SocketOptions> = async (app, { rooms, own, requireTeacher, findDesk, loginLines, buildId }) => {
+export const sockets: Feature<SocketOptions> = async (app, { rooms, own, requireTeacher, findDesk, loginLines, pages }) => {
   const Query = Type.Object({ window: Type.Union([Type.Literal('console'), Type.Literal('audience')]) });
-  const hello = JSON.stringify({ type: 'hello', build: buildId });
+  /** Every line begins with which build of the application is served. */
+  const hello = JSON.stringify({ type: 'hello', build: pages?.buildId ?? '' });
   const sessionOf = (request: FastifyRequest) => rooms.head((request.params as { id: string }).id, requireTeacher(request).id);
 
   app.get(

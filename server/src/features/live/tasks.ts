@@ -1,6 +1,6 @@
 import type { MarkedResponse, SessionDetail, TeacherMessage } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
-import { pupilsOf } from '../classes/gives.js';
+import { pupilsOf } from '../../sessions/queries/pupils.js';
 import { sessionQueries } from '../../sessions/queries.js';
 import { detailOfRecord, readAttempts, readRecord } from '../../sessions/session-record.js';
 

@@ -1,4 +1,3 @@
-import { CoreError } from '@zeitpunkt/core/errors';
 import {
   CommandDone,
   CommandPost,
@@ -11,24 +10,27 @@ import {
   SessionStart,
 } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/gives.js';
-import type { PinForTeaching } from '../lessons/gives.js';
+import { ClassLists } from '../classes/gives.js';
+import { pinForTeaching } from '../lessons/gives.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 
 export interface TeacherRoutesOptions {
   readonly rooms: RoomDirectory;
+  readonly store: Store;
+  readonly events: Events;
+  readonly nowMs: () => number;
   readonly requireTeacher: RequireTeacher;
-  /** Takes a pupil off the class list again, who never was let in. */
-  readonly removePupil: (classId: string, pupilId: string) => void;
-  readonly pinForTeaching: PinForTeaching;
 }
 
 const Params = Type.Object({ id: Type.String() });
 
 /** Live sessions as their teacher sees and steers them. */
-export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options) => {
-  const { rooms, requireTeacher } = options;
+export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, { rooms, store, events, nowMs, requireTeacher }) => {
+  const lists = new ClassLists(store, events);
 
   app.get('/api/sessions', { schema: { response: { 200: SessionList } } }, (request) => {
     const teacher = requireTeacher(request);
@@ -38,10 +40,7 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
 
   app.post('/api/sessions', { schema: { body: SessionStart, response: { 200: SessionDetail } } }, (request) => {
     const teacher = requireTeacher(request);
-    const { lessonId, classId } = request.body;
-    const lesson = options.pinForTeaching(teacher.id, lessonId, classId);
-    if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson or class among yours.');
-    rooms.open(request.body, teacher.id, lesson);
+    rooms.open(request.body, teacher.id, pinForTeaching(store.db, teacher.id, request.body, nowMs()));
     return rooms.detail(request.body.id, teacher.id);
   });
 
@@ -60,7 +59,7 @@ export const teacherRoutes: Feature<TeacherRoutesOptions> = async (app, options)
       const room = rooms.own(request.params.id, requireTeacher(request).id);
       const { pupilId, newcomer, waits } = room.release(request.params.participantId, true);
       // One who is not on the list and was never let in leaves nothing behind.
-      if (newcomer && waits) options.removePupil(room.classId, pupilId);
+      if (newcomer && waits) lists.remove(room.classId, pupilId);
       void reply.code(204);
       return null;
     },

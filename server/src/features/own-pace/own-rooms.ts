@@ -5,8 +5,10 @@ import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepa
 import { type RoomState, newRoom } from '@zeitpunkt/core/live/room';
 import { type KeyPicture, LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
 import { dayOf, isIsoDate } from '@zeitpunkt/core/series/school-days';
-import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart, Pupil } from '@zeitpunkt/contract';
+import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
+import { type Events, listenTo } from '../../events.js';
+import { pupilsOf } from '../../sessions/queries/pupils.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../../sessions/session-record.js';
 import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
@@ -17,7 +19,7 @@ export interface OwnRoomsOptions {
   readonly store: Store;
   readonly nowMs: () => number;
   readonly rooms: RoomDirectory;
-  readonly pupilsOf: (classId: string) => Pupil[];
+  readonly events: Events;
 }
 
 /** All lessons that were given out and are not over, each read from the database when it is first asked for. */
@@ -29,6 +31,13 @@ export class OwnRooms {
   constructor(private readonly options: OwnRoomsOptions) {
     this.own = ownPaceQueries(options.store.db);
     this.needs = { ...options.rooms.needs, own: this.own };
+    listenTo(options.events, {
+      classChanged: ({ classId, merged }) => this.classChanged(classId, merged),
+      classDeleted: ({ classId }) => this.classDeleted(classId),
+      wordingsChanged: ({ classId }) => this.wordingsChanged(classId),
+      responseCorrected: ({ sessionId, responseId }) => this.open.get(sessionId)?.corrected(responseId),
+      takesChanged: ({ lessonId }) => this.takesChanged(lessonId),
+    });
   }
 
   /**
@@ -43,7 +52,7 @@ export class OwnRooms {
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please try again.');
     if (!known) {
       mustBeDays(firstDay, lastDay, dayOf(this.options.nowMs()));
-      const inClass = this.options.pupilsOf(classId).map((pupil) => pupil.id);
+      const inClass = pupilsOf(this.options.store.db, classId).map((pupil) => pupil.id);
       if (pupilIds?.some((pupilId) => !inClass.includes(pupilId))) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
       this.options.store.sqlite.transaction(() => {
         queries.insertSession({
@@ -157,17 +166,17 @@ export class OwnRooms {
   }
 
   /** The recording of a lesson has changed. */
-  takesChanged(lessonId: string): void {
+  private takesChanged(lessonId: string): void {
     for (const room of this.open.values()) if (room.lessonId === lessonId) room.takesChanged();
   }
 
   /** A class has changed: where a lesson was given to all of it, whoever is new has a place in it. */
-  classChanged(classId: string, merged = false): void {
+  private classChanged(classId: string, merged: boolean): void {
     for (const { id, toAll } of this.own.openOf(classId)) {
       if (toAll) {
         this.own.addPlaces(
           id,
-          this.options.pupilsOf(classId).map((pupil) => pupil.id),
+          pupilsOf(this.options.store.db, classId).map((pupil) => pupil.id),
         );
       }
       const room = this.open.get(id);
@@ -176,17 +185,12 @@ export class OwnRooms {
     }
   }
 
-  /** The mark of a response was corrected, or that was taken back. */
-  corrected(sessionId: string, responseId: string): void {
-    this.open.get(sessionId)?.corrected(responseId);
-  }
-
   /** Other wordings count in a class now. */
-  wordingsChanged(classId: string): void {
+  private wordingsChanged(classId: string): void {
     for (const room of this.open.values()) if (room.classId === classId) room.wordingsChanged();
   }
 
-  classDeleted(classId: string): void {
+  private classDeleted(classId: string): void {
     for (const room of [...this.open.values()]) {
       if (room.classId !== classId) continue;
       this.forget(room);

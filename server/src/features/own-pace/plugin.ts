@@ -1,21 +1,23 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProgress, OwnPaceStart } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { Limits } from '../../http/limits.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import type { SchoolClock } from '../clock/gives.js';
-import type { PinForTeaching } from '../lessons/gives.js';
+import { pinForTeaching } from '../lessons/gives.js';
 import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import type { OwnRooms } from './own-rooms.js';
 
 export interface OwnPaceOptions {
+  readonly store: Store;
   readonly own: OwnRooms;
   readonly clock: SchoolClock;
   readonly findDesk: FindDesk;
   readonly requireTeacher: RequireTeacher;
   readonly limits: Limits;
-  readonly pinForTeaching: PinForTeaching;
+  readonly nowMs: () => number;
 }
 
 const Params = Type.Object({ id: Type.String() });
@@ -25,7 +27,7 @@ const START_BODY_BYTES = 128 * 1024;
 const OVER_EVERY_MS = 10 * 60_000;
 
 /** Lessons at own pace: given out, looked on at, and gone through by pupils. */
-export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, clock, findDesk, requireTeacher, limits, pinForTeaching }) => {
+export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { store, own, clock, findDesk, requireTeacher, limits, nowMs }) => {
   const endOver = () => {
     try {
       // By a clock that leapt, lessons that are open would be over.
@@ -43,10 +45,7 @@ export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { own, clock, 
     { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: START_BODY_BYTES },
     (request) => {
       const teacher = requireTeacher(request);
-      const { lessonId, classId } = request.body;
-      const lesson = pinForTeaching(teacher.id, lessonId, classId);
-      if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson or class among yours.');
-      return own.give(request.body, teacher.id, lesson);
+      return own.give(request.body, teacher.id, pinForTeaching(store.db, teacher.id, request.body, nowMs()));
     },
   );
 

@@ -19,7 +19,8 @@ import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/gives.js';
-import { mustOwnClass, pupilsOf } from '../classes/gives.js';
+import { pupilsOf } from '../../sessions/queries/pupils.js';
+import { mustOwnClass } from '../classes/gives.js';
 import { ownLesson, insertTaught } from '../lessons/gives.js';
 import { sessionQueries } from '../../sessions/queries.js';
 import {

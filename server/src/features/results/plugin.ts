@@ -2,6 +2,7 @@ import { ResultsTaken } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
 import type { Work } from '../../work/work.js';
@@ -15,7 +16,7 @@ export interface ResultsOptions {
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
   /** Open rooms follow what was taken in. */
-  readonly onChanged: (classId: string, merged: boolean) => void;
+  readonly events: Events;
 }
 
 /** A school year of a class is about 17,000 answers of a kilobyte and a half. */
@@ -24,7 +25,7 @@ const Params = Type.Object({ id: Type.String() });
 const Only = Type.Object({ session: Type.Optional(Type.String()) });
 
 /** Results as files: CSV for spreadsheets and xAPI statements for record stores; both are read back without loss. */
-export const resultsPlugin: Feature<ResultsOptions> = async (app, { store, work, requireTeacher, nowMs, onChanged }) => {
+export const resultsPlugin: Feature<ResultsOptions> = async (app, { store, work, requireTeacher, nowMs, events }) => {
   const { db } = store;
   takesFiles(app);
 
@@ -50,7 +51,7 @@ export const resultsPlugin: Feature<ResultsOptions> = async (app, { store, work,
     const teacher = requireTeacher(request);
     const { id } = mustOwnClass(db, teacher.id, request.params.id);
     const taken = await work.ask('takeResults', teacher.id, id, fileOf(request), nowMs());
-    onChanged(id, true);
+    events.emit('classChanged', { classId: id, merged: true });
     return taken;
   });
 };

@@ -7,6 +7,7 @@ import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
 import { SECONDS_PER_HALF_DAY } from '@zeitpunkt/core/time/second-of-day';
 import type { MarkCorrect, MarkedResponse, WordingAccept } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
+import type { Events } from '../../events.js';
 import type { Work } from '../../work/work.js';
 import { stored } from '../../db/stored.js';
 import { responseOfRow } from '../../sessions/answers.js';
@@ -21,9 +22,7 @@ export interface MarksNeeds {
   readonly work: Work;
   readonly review: ReviewQueries;
   readonly nowMs: () => number;
-  /** Open rooms follow. */
-  readonly onCorrected: (sessionId: string, responseId: string) => void;
-  readonly onWordings: (classId: string) => void;
+  readonly events: Events;
 }
 
 /** Corrections of marks, and the wordings of a class: the mark that was given at first always stays beside. */
@@ -71,11 +70,11 @@ export class Marks {
         this.correctAll(found, id, wording);
       })
       .immediate();
-    this.needs.onWordings(classId);
+    this.needs.events.emit('wordingsChanged', { classId });
     // Whatever came in while the others were looked through.
     const late = await work.ask('madeRight', classId, accepted);
     store.sqlite.transaction(() => this.correctAll(late, id, wording)).immediate();
-    for (const { sessionId, responseId } of [...found, ...late]) this.needs.onCorrected(sessionId, responseId);
+    for (const { sessionId, responseId } of [...found, ...late]) this.needs.events.emit('responseCorrected', { sessionId, responseId });
   }
 
   private correctAll(found: readonly MadeRight[], wordingId: string, wording: string): void {
@@ -96,15 +95,16 @@ export class Marks {
         return review.undoByWording(wordingId, nowMs());
       })
       .immediate();
-    this.needs.onWordings(classId);
+    this.needs.events.emit('wordingsChanged', { classId });
     for (const { responseId } of undone) {
-      this.needs.onCorrected(rooms.queries.response(responseId)!.sessionId, responseId);
+      const { sessionId } = rooms.queries.response(responseId)!;
+      this.needs.events.emit('responseCorrected', { sessionId, responseId });
     }
   }
 
   private told(sessionId: string, responseId: string): MarkedResponse {
     const { queries } = this.needs.rooms;
-    this.needs.onCorrected(sessionId, responseId);
+    this.needs.events.emit('responseCorrected', { sessionId, responseId });
     return responseOfRow(queries.response(responseId)!, 'the pupil', queries.correctionOf(responseId));
   }
 

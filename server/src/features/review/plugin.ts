@@ -12,6 +12,7 @@ import {
 import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import { reallyDelete, type Store } from '../../db/connection.js';
+import { type Events, listenTo } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import type { Work } from '../../work/work.js';
 import type { RequireTeacher } from '../auth/gives.js';
@@ -26,9 +27,7 @@ export interface ReviewOptions {
   readonly work: Work;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
-  /** Open rooms of either pace follow what is corrected, and which wordings count. */
-  readonly onCorrected: (sessionId: string, responseId: string) => void;
-  readonly onWordings: (classId: string) => void;
+  readonly events: Events;
 }
 
 const Params = Type.Object({ id: Type.String() });
@@ -41,6 +40,7 @@ export const reviewPlugin: Feature<ReviewOptions> = async (app, options) => {
   const { store, rooms, work, requireTeacher, nowMs } = options;
   const { db } = store;
   const review = reviewQueries(db);
+  listenTo(options.events, { classChanged: ({ classId }) => work.tell('forgetLines', classId) });
   const marks = new Marks({ ...options, review });
   const mustOwnPupil = (teacherId: string, classId: string, pupilId: string) => {
     const { id } = mustOwnClass(db, teacherId, classId);

@@ -1,7 +1,7 @@
 import type { ClassWording } from '@zeitpunkt/core/question-kinds/class-wordings';
 import type { ClassStanding } from '@zeitpunkt/contract';
 import type { Db } from '../../db/connection.js';
-import { pupilsOf } from '../classes/gives.js';
+import { pupilsOf } from '../../sessions/queries/pupils.js';
 import { classStanding } from './class-standing.js';
 import type { InsightLines } from './insight-lines.js';
 import { madeRight, type MadeRight } from './made-right.js';

@@ -6,7 +6,7 @@ import type { AddressInfo } from 'node:net';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/gives.js';
-import type { PinForTeaching } from '../lessons/gives.js';
+import { pinForTeaching } from '../lessons/gives.js';
 import { changeClass, insertClass, simulatedClassOf } from '../classes/gives.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { SimulatedPupils } from './simulated-pupils.js';
@@ -16,7 +16,6 @@ export interface SimulatedOptions {
   readonly rooms: RoomDirectory;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
-  readonly pinForTeaching: PinForTeaching;
 }
 
 const Params = Type.Object({ id: Type.String() });
@@ -27,7 +26,7 @@ const KEPT_DAYS = 7;
  * Rooms with simulated pupils, who come over the line like real ones. They are a class of their own, which stands in no list of
  * classes: nothing that they give is ever counted for another.
  */
-export const simulatedPlugin: Feature<SimulatedOptions> = async (app, { store, rooms, requireTeacher, nowMs, pinForTeaching }) => {
+export const simulatedPlugin: Feature<SimulatedOptions> = async (app, { store, rooms, requireTeacher, nowMs }) => {
   const { db } = store;
   const pupils = new SimulatedPupils({
     base: () => baseOf(app.server.address()),
@@ -56,9 +55,7 @@ export const simulatedPlugin: Feature<SimulatedOptions> = async (app, { store, r
     const teacher = requireTeacher(request);
     const { id, lessonId } = request.body;
     const classId = classOf(teacher.id);
-    const lesson = pinForTeaching(teacher.id, lessonId, classId);
-    if (!lesson) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
-    rooms.open({ id, lessonId, classId }, teacher.id, lesson);
+    rooms.open({ id, lessonId, classId }, teacher.id, pinForTeaching(db, teacher.id, { lessonId, classId }, nowMs()));
     return rooms.detail(id, teacher.id);
   });
 

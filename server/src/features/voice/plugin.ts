@@ -5,6 +5,7 @@ import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
+import { type Events, listenTo } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import { ownLesson } from '../lessons/gives.js';
@@ -14,8 +15,7 @@ import * as queries from './queries.js';
 
 export interface VoiceOptions {
   readonly store: Store;
-  /** Rooms in which the lesson is heard are told of a change. */
-  readonly takesChanged: (lessonId: string) => void;
+  readonly events: Events;
   readonly findDesk: FindDesk;
   readonly requireTeacher: RequireTeacher;
   readonly nowMs: () => number;
@@ -37,8 +37,9 @@ const SoundWhole = Type.Object({ mime: TakeSchema.properties.mime, bytes: Type.S
 const PieceParams = Type.Object({ id: Type.String(), takeId: Type.String(), number: Type.String({ pattern: '^[0-9]{1,4}$' }) });
 
 /** The recording of a lesson: takes come piece by piece, are kept by their steps, heard at own pace, and deleted for good. */
-export const voicePlugin: Feature<VoiceOptions> = async (app, { store, takesChanged, findDesk, requireTeacher, nowMs }) => {
+export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, findDesk, requireTeacher, nowMs }) => {
   const { db } = store;
+  listenTo(events, { tidyUp: () => deleteOldRecordings(store, events, nowMs()) });
   app.addContentTypeParser('application/octet-stream', { parseAs: 'buffer' }, (_request, body, done) => done(null, body));
 
   const mustOwnLesson = (request: FastifyRequest, id: string): string => {
@@ -69,7 +70,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, takesChan
   };
   /** Pupils who hear the lesson hear what has changed. */
   const changed = (lessonId: string): RecordingDetail => {
-    takesChanged(lessonId);
+    events.emit('takesChanged', { lessonId });
     return detail(lessonId);
   };
   const sendSound = (reply: FastifyReply, takeId: string) => {
@@ -231,11 +232,11 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, takesChan
 };
 
 /** Deletes for good the recordings that are kept no longer. @returns how many */
-export function deleteOldRecordings(store: Store, nowMs: number, onDeleted: (lessonId: string) => void): number {
+export function deleteOldRecordings(store: Store, events: Events, nowMs: number): number {
   const due = queries.dueRecordings(store.db, nowMs);
   if (due.length === 0) return 0;
   reallyDelete(store, () => due.forEach((lessonId) => queries.deleteRecording(store.db, lessonId)));
-  due.forEach(onDeleted);
+  for (const lessonId of due) events.emit('takesChanged', { lessonId });
   return due.length;
 }
 

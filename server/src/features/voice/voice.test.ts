@@ -6,6 +6,7 @@ import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { listenTo, newEvents } from '../../events.js';
 import { anotherTeacher, reading, respond, School, TestRoom, type Browser } from '../../testing/school.js';
 import { deleteOldRecordings } from './plugin.js';
 
@@ -174,7 +175,9 @@ test('a take, a recording, and what is kept no longer are gone from the files to
   const kept = (await teacher.send('POST', at('recording/keep'), { keepDays: 30 })).json();
   expect(kept.deletesAtMs).toBe(school.clockMs + 30 * DAY_MS);
   const told: string[] = [];
-  const tidy = (days: number) => deleteOldRecordings(school.store, school.clockMs + days * DAY_MS, (id) => told.push(id));
+  const events = newEvents();
+  listenTo(events, { takesChanged: (of) => told.push(of.lessonId) });
+  const tidy = (days: number) => deleteOldRecordings(school.store, events, school.clockMs + days * DAY_MS);
   expect(tidy(29.9)).toBe(0);
   expect((await teacher.send('GET', at(`takes/${second.id}/sound`))).statusCode).toBe(200);
   expect(tidy(30.1)).toBe(1);

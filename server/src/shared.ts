@@ -1,0 +1,89 @@
+import type { FastifyServerOptions } from 'fastify';
+import type { Store } from './db/connection.js';
+import { type Events, newEvents } from './events.js';
+import { type FindTeacher, type RequireTeacher, teacherGuard } from './features/auth/guard.js';
+import { LoginLines } from './features/auth/login-lines.js';
+import { SchoolClock } from './features/clock/school-clock.js';
+import { OwnRooms } from './features/own-pace/own-rooms.js';
+import { FailedTries } from './http/failed-tries.js';
+import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
+import { type Cookies, cookiesOf } from './http/tokens.js';
+import { readPages, type WebPages } from './http/web-pages.js';
+import { deskFinder, type FindDesk, type FindRoom } from './sessions/desk-places.js';
+import { RoomDirectory } from './sessions/room-directory.js';
+import { heavyTasks } from './work/tasks.js';
+import { workInPlace, type Work } from './work/work.js';
+
+export interface AppOptions {
+  readonly store: Store;
+  readonly nowMs: () => number;
+  readonly setUpCode?: string | null;
+  /** Folder of the built web application; without it only the API is served. */
+  readonly webDir?: string;
+  /** Where pupils reach the school, if it was set: "https://zeit.school.test". */
+  readonly publicUrl?: string | null;
+  /** A proxy stands before the server and says from which address a request came. */
+  readonly behindProxy?: boolean;
+  /** Where pupils can reach the school from their own devices. */
+  readonly addresses?: () => readonly string[];
+  readonly limits?: Partial<Limits>;
+  /** Who does heavy work; where it is left out, it is done in place. */
+  readonly work?: Work;
+  readonly logger?: FastifyServerOptions['logger'];
+}
+
+/** What the features of one running server share. Each says for itself which of it it needs. */
+export interface Shared {
+  readonly store: Store;
+  readonly nowMs: () => number;
+  readonly work: Work;
+  readonly limits: Limits;
+  readonly events: Events;
+  readonly clock: SchoolClock;
+  /** Open rooms of lessons that a teacher leads. */
+  readonly rooms: RoomDirectory;
+  /** Open lessons at own pace. */
+  readonly own: OwnRooms;
+  readonly findRoom: FindRoom;
+  readonly findDesk: FindDesk;
+  readonly findTeacher: FindTeacher;
+  readonly requireTeacher: RequireTeacher;
+  readonly loginLines: LoginLines;
+  readonly cookies: Cookies;
+  readonly keyTries: FailedTries;
+  readonly setUpCode: string | null;
+  readonly addresses: () => readonly string[];
+  /** The built application; null where only the API is served. */
+  readonly pages: WebPages | null;
+}
+
+export function sharedOf({ store, nowMs, ...options }: AppOptions): Shared {
+  const limits = { ...DEFAULT_LIMITS, ...options.limits };
+  const work = options.work ?? workInPlace(heavyTasks(store));
+  const events = newEvents();
+  const keyTries = new FailedTries(limits.roomKey, nowMs);
+  const rooms = new RoomDirectory({ store, work, events, nowMs, mostAttempts: limits.attempts, keyTries });
+  const own = new OwnRooms({ store, events, nowMs, rooms });
+  const findRoom: FindRoom = (sessionId) => rooms.find(sessionId) ?? own.find(sessionId);
+  const guard = teacherGuard(store.db, nowMs);
+  return {
+    store,
+    nowMs,
+    work,
+    limits,
+    events,
+    clock: new SchoolClock(store.db, nowMs),
+    rooms,
+    own,
+    findRoom,
+    findDesk: deskFinder(rooms, findRoom),
+    findTeacher: guard.find,
+    requireTeacher: guard.require,
+    loginLines: new LoginLines(),
+    cookies: cookiesOf(options.publicUrl?.startsWith('https:') ?? false),
+    keyTries,
+    setUpCode: options.setUpCode ?? null,
+    addresses: options.addresses ?? (() => []),
+    pages: options.webDir === undefined ? null : readPages(options.webDir),
+  };
+}
