@@ -17,10 +17,12 @@ const load = async (entry, name) => {
 const { ERROR_CODES } = await load('core/src/errors.ts', 'errors');
 const { STATUS_OF } = await load('server/src/http/problems.ts', 'problems');
 const { LessonSchema } = await load('contract/src/index.ts', 'contract');
+const { PAGE_CODES } = await load('web/src/app/shared/page-codes.ts', 'page-codes');
+const onPages = Object.entries(PAGE_CODES).map(([code, meaning]) => `| ${code} | ${meaning} |`);
 const rows = Object.entries(ERROR_CODES).map(([code, meaning]) => `| ${code} | ${STATUS_OF[code]} | ${meaning} |`);
 writeFileSync(
   join(ROOT, 'docs/error-codes.md'),
-  `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code and one plain sentence.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n`,
+  `# Error codes\n\nWritten by \`npm run docs\`. Over HTTP each comes as problem JSON (RFC 9457) with this status, the code, one plain sentence and, by name, what the sentence speaks of.\n\n| code | status | meaning |\n| --- | --- | --- |\n${rows.join('\n')}\n\n## On a device itself\n\n| code | meaning |\n| --- | --- |\n${onPages.join('\n')}\n`,
 );
 const core = await load('core/src/testing/for-docs.ts', 'core');
 writeFileSync(join(ROOT, 'docs/feedback.md'), feedbackPage(core));

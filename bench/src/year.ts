@@ -9,7 +9,7 @@ import { simulatedClass } from '@zeitpunkt/core/rehearsal/simulated-class';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import { randomUUID } from 'node:crypto';
 import type { Store } from '../../server/src/db/connection.js';
-import { pupilsOf } from '../../server/src/features/classes/queries.js';
+import { pupilsOf } from '../../server/src/sessions/queries/pupils.js';
 
 // A school year of one class: 36 pupils, 40 lessons of 12 questions, 17,280 answers by simulated pupils.
 export const PUPILS = 36;

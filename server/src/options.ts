@@ -23,7 +23,7 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
   const portText = values.port ?? env['PORT'] ?? '4780';
   const port = Number(portText);
   if (portText.trim() === '' || !Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new CoreError('START_OPTION', `A port is a whole number from 0 to 65535, but “${portText}” came.`);
+    throw new CoreError('START_OPTION', `A port is a whole number from 0 to 65535, but “${portText}” came.`, { port: portText });
   }
   const url = values.url ?? env['ZEITPUNKT_URL'] ?? null;
   return {
@@ -43,7 +43,9 @@ function parse(args: string[]) {
     return parseArgs({ args, options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag } }).values;
   } catch (error) {
     const [sentence] = (error as Error).message.split('\n');
-    throw new CoreError('START_OPTION', `${sentence} The options are --port, --host, --data, --url, --proxy and --demo.`);
+    throw new CoreError('START_OPTION', `${sentence} The options are --port, --host, --data, --url, --proxy and --demo.`, {
+      why: sentence ?? '',
+    });
   }
 }
 
@@ -58,7 +60,9 @@ const joined = (args: readonly string[]): string[] =>
 function originOf(text: string): string {
   const url = URL.canParse(text) ? new URL(text) : null;
   if (!url || !/^https?:$/.test(url.protocol) || url.username || url.pathname !== '/' || url.search || url.hash) {
-    throw new CoreError('START_OPTION', `The address of the school is written like https://zeit.school.test, but “${text}” came.`);
+    throw new CoreError('START_OPTION', `The address of the school is written like https://zeit.school.test, but “${text}” came.`, {
+      url: text,
+    });
   }
   return url.origin;
 }

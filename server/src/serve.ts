@@ -65,7 +65,7 @@ async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     const why = code === 'EADDRINUSE' ? `Port ${port} is used by another program.` : `The server cannot listen there (${message}).`;
-    throw new CoreError('START_PORT_IN_USE', `${why} Choose another port with --port.`);
+    throw new CoreError('START_PORT_IN_USE', `${why} Choose another port with --port.`, { port, why });
   }
   const address = app.server.address();
   if (typeof address === 'object' && address) listensTo = address.port;

@@ -43,6 +43,7 @@ export const mistake: ExpandingKind<MistakeBeat, SetBeat | MarkBeat> = {
       throw new CoreError(
         'LESSON_MISTAKE_NONE',
         `At ${displayText(at, settings.separator)} the idea “${idea.name}” leads to no wrong reading. Choose another time or another idea.`,
+        { time: displayText(at, settings.separator), idea: idea.name },
       );
     }
     const talk = talkOf(settings);

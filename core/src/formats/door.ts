@@ -10,7 +10,7 @@ import { isStored, versionNow, type Check, type Format, type Stored } from './fo
  */
 export function readThrough<T, Context>(format: Format<Context>, text: unknown, check: Check, named: string, context: Context): T {
   const what = `The ${format.name} ${named}`.trim();
-  const unreadable = (why: string) => new CoreError(format.unreadable, `${what} cannot be read: ${why}.`);
+  const unreadable = (why: string) => new CoreError(format.unreadable, `${what} cannot be read: ${why}.`, { what, why });
   const data = typeof text === 'string' ? parsed(text) : text;
   if (!isStored(data)) throw unreadable('it is no JSON object');
   const { formatVersion = 1 } = data;
@@ -18,7 +18,7 @@ export function readThrough<T, Context>(format: Format<Context>, text: unknown, 
     throw unreadable('must be a whole number from 1 on at /formatVersion');
   }
   if (formatVersion > versionNow(format)) {
-    throw new CoreError('FORMAT_NEWER', `${what} was saved by a newer version of Zeitpunkt; open it there.`);
+    throw new CoreError('FORMAT_NEWER', `${what} was saved by a newer version of Zeitpunkt; open it there.`, { what });
   }
   const value = upToDate(format, data, formatVersion, context);
   const problem = check(value);

@@ -52,7 +52,7 @@ const FIRST_STAGE: StageState = { ...CLEAR_STAGE, dial: dialOf({ hourDeg: 0, min
  * @throws CoreError LESSON_MISTAKE_NONE, LESSON_EMPTY, LESSON_BEAT_TWICE, LESSON_ITEM_TWICE, LESSON_ITEM_UNKNOWN, LESSON_BEAT_ORDER
  */
 export function prepareLesson(lesson: Lesson): PreparedLesson {
-  if (lesson.beats.length === 0) throw new CoreError('LESSON_EMPTY', `The lesson “${lesson.title}” has no beats.`);
+  if (lesson.beats.length === 0) throw new CoreError('LESSON_EMPTY', `The lesson “${lesson.title}” has no beats.`, { title: lesson.title });
   checkBeatIds(lesson);
   const context: BeatContext = { settings: lesson.settings, layers: TEACHING_LAYERS, itemOf: itemFinder(lesson) };
   const aloud = new Set(lesson.beats.flatMap((beat) => (beat.kind === 'ask' && beat.aloud ? [beat.itemId] : [])));
@@ -194,19 +194,24 @@ function withoutAnswer(beat: PlayBeat): PlayBeat {
 export function stepIndex({ lesson, steps }: PreparedLesson, { beatId, step }: StepRef): number {
   const exact = steps.findIndex(({ ref }) => ref.beatId === beatId && ref.step === step);
   const found = exact >= 0 ? exact : steps.findIndex(({ ref }) => ref.beatId === beatId);
-  if (found < 0) throw new CoreError('ROOM_POSITION_RANGE', `The lesson “${lesson.title}” has no beat “${beatId}”.`);
+  if (found < 0)
+    throw new CoreError('ROOM_POSITION_RANGE', `The lesson “${lesson.title}” has no beat “${beatId}”.`, { title: lesson.title, beatId });
   return found;
 }
 
 function itemFinder(lesson: Lesson): (id: string) => Item {
   const byId = new Map<string, Item>();
   for (const item of lesson.items) {
-    if (byId.has(item.id)) throw new CoreError('LESSON_ITEM_TWICE', `Two items of “${lesson.title}” carry the id “${item.id}”.`);
+    if (byId.has(item.id))
+      throw new CoreError('LESSON_ITEM_TWICE', `Two items of “${lesson.title}” carry the id “${item.id}”.`, {
+        title: lesson.title,
+        item: item.id,
+      });
     byId.set(item.id, item);
   }
   return (id) => {
     const item = byId.get(id);
-    if (!item) throw new CoreError('LESSON_ITEM_UNKNOWN', `The lesson “${lesson.title}” has no item “${id}”.`);
+    if (!item) throw new CoreError('LESSON_ITEM_UNKNOWN', `The lesson “${lesson.title}” has no item “${id}”.`, { title: lesson.title, id });
     return item;
   };
 }
@@ -214,7 +219,7 @@ function itemFinder(lesson: Lesson): (id: string) => Item {
 function checkBeatIds({ title, beats }: Lesson): void {
   const seen = new Set<string>();
   for (const { id } of beats) {
-    if (seen.has(id)) throw new CoreError('LESSON_BEAT_TWICE', `Two beats of “${title}” carry the id “${id}”.`);
+    if (seen.has(id)) throw new CoreError('LESSON_BEAT_TWICE', `Two beats of “${title}” carry the id “${id}”.`, { title, id });
     seen.add(id);
   }
 }
@@ -224,6 +229,10 @@ function checkOrder(beat: Beat, beatIndex: number, asked: Set<string>, context: 
   context.itemOf(beat.itemId);
   if (beat.kind === 'ask') asked.add(beat.itemId);
   else if (!asked.has(beat.itemId)) {
-    throw new CoreError('LESSON_BEAT_ORDER', `Beat ${beatIndex + 1} (${beat.kind}) comes before the ask beat of item “${beat.itemId}”.`);
+    throw new CoreError('LESSON_BEAT_ORDER', `Beat ${beatIndex + 1} (${beat.kind}) comes before the ask beat of item “${beat.itemId}”.`, {
+      number: beatIndex + 1,
+      kind: beat.kind,
+      item: beat.itemId,
+    });
   }
 }

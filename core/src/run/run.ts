@@ -101,7 +101,7 @@ export function closeRun(run: Run, nowMs: number): Run {
 export function askBeside(run: Run, item: Item, prepared: PreparedLesson, nowMs: number): Run {
   const known = [...run.askings.map((asking) => asking.item), ...prepared.lesson.items].find(({ id }) => id === item.id);
   if (known && !sameJson(known, item)) {
-    throw new CoreError('LESSON_ITEM_TWICE', `Another question of this lesson carries the id “${item.id}”.`);
+    throw new CoreError('LESSON_ITEM_TWICE', `Another question of this lesson carries the id “${item.id}”.`, { item: item.id });
   }
   const times = run.askings.filter((asking) => asking.item.id === item.id).length;
   // The plain id of a lesson's own item is kept for the script's asking; a dot stands in no item's id.
@@ -138,7 +138,7 @@ export function backToScript(run: Run, nowMs: number): Run {
  */
 export function setPhase(run: Run, askingId: string, phase: 'closed' | 'revealed', nowMs: number): Run {
   const asking = run.askings.find(({ id }) => id === askingId);
-  if (!asking) throw new CoreError('QUESTION_UNKNOWN', `The question “${askingId}” has not been asked in this room.`);
+  if (!asking) throw new CoreError('QUESTION_UNKNOWN', `The question “${askingId}” has not been asked in this room.`, { askingId });
   if (asking.phase === 'revealed' || asking.phase === phase) return run;
   return { ...run, askings: withAsking(run.askings, { ...asking, phase, closedAtMs: asking.closedAtMs ?? nowMs }) };
 }

@@ -13,6 +13,7 @@ export function checkPlan({ daysOff, series, beside, cards }: ClassPlan): void {
   ];
   for (const [place, dates] of all) {
     const wrong = dates.find((date) => !isIsoDate(date));
-    if (wrong !== undefined) throw new CoreError('PLAN_UNREADABLE', `There is no day “${wrong}”, at ${place} of the plan.`);
+    if (wrong !== undefined)
+      throw new CoreError('PLAN_UNREADABLE', `There is no day “${wrong}”, at ${place} of the plan.`, { wrong, place });
   }
 }

@@ -15,10 +15,10 @@ export const SECONDS_PER_HALF_DAY = 43_200;
  */
 export function secondOfDay(hour24: number, minute: number): SecondOfDay {
   if (!Number.isInteger(hour24) || hour24 < 0 || hour24 > 23) {
-    throw new CoreError('TIME_HOUR_RANGE', `An hour must be a whole number from 0 to 23, but ${hour24} came.`);
+    throw new CoreError('TIME_HOUR_RANGE', `An hour must be a whole number from 0 to 23, but ${hour24} came.`, { hour24 });
   }
   if (!Number.isInteger(minute) || minute < 0 || minute > 59) {
-    throw new CoreError('TIME_MINUTE_RANGE', `A minute must be a whole number from 0 to 59, but ${minute} came.`);
+    throw new CoreError('TIME_MINUTE_RANGE', `A minute must be a whole number from 0 to 59, but ${minute} came.`, { minute });
   }
   return (hour24 * 3600 + minute * 60) as SecondOfDay;
 }
@@ -29,7 +29,7 @@ export function secondOfDay(hour24: number, minute: number): SecondOfDay {
  */
 export function toSecondOfDay(raw: number): SecondOfDay {
   if (!Number.isInteger(raw) || raw < 0 || raw >= SECONDS_PER_DAY) {
-    throw new CoreError('TIME_SECOND_RANGE', `A time must be a whole second from 0 to 86,399, but ${raw} came.`);
+    throw new CoreError('TIME_SECOND_RANGE', `A time must be a whole second from 0 to 86,399, but ${raw} came.`, { raw });
   }
   return raw as SecondOfDay;
 }

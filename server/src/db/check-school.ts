@@ -14,6 +14,7 @@ export function checkSchool(sqlite: Database, file: string, migrationsDir: strin
     throw new CoreError(
       'START_DATABASE_DAMAGED',
       `The database ${file} is damaged (${damage}). Bring it back from a backup, or move it away to begin anew. Nothing was changed.`,
+      { file, damage },
     );
   }
   const tables = sqlite.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").pluck().all();
@@ -21,6 +22,7 @@ export function checkSchool(sqlite: Database, file: string, migrationsDir: strin
     throw new CoreError(
       'START_DATABASE_FOREIGN',
       `The database ${file} is ${tables.length === 0 ? 'empty' : 'of another program'}. Move it away, or choose another directory with --data. Nothing was changed.`,
+      { file, why: tables.length === 0 ? 'empty' : 'of another program' },
     );
   }
   const { entries } = JSON.parse(readFileSync(join(migrationsDir, 'meta', '_journal.json'), 'utf8')) as { entries: { when: number }[] };
@@ -31,6 +33,7 @@ export function checkSchool(sqlite: Database, file: string, migrationsDir: strin
     throw new CoreError(
       'START_DATABASE_NEWER',
       `The database ${file} was written by a newer version of Zeitpunkt; start that version instead. Nothing was changed.`,
+      { file },
     );
   }
 }

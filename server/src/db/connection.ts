@@ -87,6 +87,7 @@ function createSchool(file: string, migrationsDir: string): void {
     throw new CoreError(
       'START_DATABASE_DAMAGED',
       `The log of a database lies at ${file}-wal, but the database itself is gone. Bring it back from a backup. Nothing was changed.`,
+      { file },
     );
   }
   const unfinished = `${file}.new`;
@@ -97,7 +98,10 @@ function createSchool(file: string, migrationsDir: string): void {
     sqlite.close();
     renameSync(unfinished, file);
   } catch (error) {
-    throw new CoreError('START_DATA_DIR', `A new school cannot be written to ${file}: ${(error as Error).message}.`);
+    throw new CoreError('START_DATA_DIR', `A new school cannot be written to ${file}: ${(error as Error).message}.`, {
+      file,
+      why: (error as Error).message,
+    });
   }
 }
 
@@ -131,12 +135,13 @@ function cannotOpen(file: string, error: Error): CoreError {
     return new CoreError(
       'START_DATABASE_DAMAGED',
       `The file ${file} is damaged or no database. Bring it back from a backup, or move it away to begin anew. Nothing was changed.`,
+      { file },
     );
   }
   if (/^SQLITE_BUSY/.test(code)) {
-    return new CoreError('START_DATA_IN_USE', `Another program holds the database ${file}. Close that program and start again.`);
+    return new CoreError('START_DATA_IN_USE', `Another program holds the database ${file}. Close that program and start again.`, { file });
   }
-  return new CoreError('START_DATA_DIR', `The database ${file} cannot be opened: ${error.message}.`);
+  return new CoreError('START_DATA_DIR', `The database ${file} cannot be opened: ${error.message}.`, { file, why: error.message });
 }
 
 /**

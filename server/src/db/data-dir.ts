@@ -13,6 +13,9 @@ export function prepareDataDir(dataDir: string): void {
     accessSync(dataDir, constants.R_OK | constants.W_OK | constants.X_OK);
     if (readdirSync(dataDir).every((name) => name.startsWith('zeitpunkt.'))) chmodSync(dataDir, 0o700);
   } catch (error) {
-    throw new CoreError('START_DATA_DIR', `The data directory ${dataDir} cannot be used: ${(error as Error).message}.`);
+    throw new CoreError('START_DATA_DIR', `The data directory ${dataDir} cannot be used: ${(error as Error).message}.`, {
+      dataDir,
+      why: (error as Error).message,
+    });
   }
 }

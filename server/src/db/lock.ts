@@ -25,8 +25,12 @@ export function takeLock(dataDir: string): () => void {
       throw new CoreError(
         'START_DATA_IN_USE',
         `The school in ${dataDir} is open in another Zeitpunkt already. Stop that one first, or choose another directory with --data.`,
+        { dataDir },
       );
     }
-    throw new CoreError('START_DATA_DIR', `The data directory ${dataDir} cannot be used: ${(error as Error).message}.`);
+    throw new CoreError('START_DATA_DIR', `The data directory ${dataDir} cannot be used: ${(error as Error).message}.`, {
+      dataDir,
+      why: (error as Error).message,
+    });
   }
 }

@@ -20,7 +20,8 @@ interface Open {
 export function readXml(bytes: Uint8Array, named: string): XmlElement {
   const text = textOf(bytes, named);
   const parser = new SaxesParser({ xmlns: false, position: true });
-  const wrong = (what: string) => new CoreError('FILE_UNREADABLE', `${named}, line ${parser.line}: ${what}`);
+  const wrong = (what: string) =>
+    new CoreError('FILE_UNREADABLE', `${named}, line ${parser.line}: ${what}`, { named, line: parser.line, what });
   const open: Open[] = [];
   let root = null as XmlElement | null;
   let nodes = 0;

@@ -9,7 +9,7 @@ export function textOf(bytes: Uint8Array, named: string): string {
   try {
     return new TextDecoder('utf-8', { fatal: true }).decode(bytes);
   } catch {
-    throw new CoreError('FILE_UNREADABLE', `${named} is not text in UTF-8.`);
+    throw new CoreError('FILE_UNREADABLE', `${named} is not text in UTF-8.`, { named });
   }
 }
 
@@ -19,6 +19,6 @@ export function jsonOf(bytes: Uint8Array, named: string): unknown {
     return JSON.parse(textOf(bytes, named)) as unknown;
   } catch (error) {
     if (error instanceof CoreError) throw error;
-    throw new CoreError('FILE_UNREADABLE', `${named} is not JSON.`);
+    throw new CoreError('FILE_UNREADABLE', `${named} is not JSON.`, { named });
   }
 }

@@ -11,7 +11,7 @@ test('the list of error codes for readers is the list of the core with the statu
   );
   const written = readFileSync('docs/error-codes.md', 'utf8')
     .split('\n')
-    .filter((line) => /^\| [A-Z_]+ \|/.test(line));
+    .filter((line) => /^\| [A-Z_]+ \| [0-9]{3} \|/.test(line));
   expect(written).toEqual(rows);
 });
 

@@ -21,7 +21,8 @@ export const fileOf = (request: { readonly body: unknown }): readonly Uint8Array
 async function piecesOf(body: AsyncIterable<Buffer>, said: number, most: number): Promise<Uint8Array[]> {
   const pieces: Uint8Array[] = [];
   const mustFit = (bytes: number) => {
-    if (bytes > most) throw new CoreError('REQUEST_TOO_LARGE', `The file is too large: at most ${sizeOf(most)} are taken here.`);
+    if (bytes > most)
+      throw new CoreError('REQUEST_TOO_LARGE', `The file is too large: at most ${sizeOf(most)} are taken here.`, { most: sizeOf(most) });
   };
   mustFit(said);
   let bytes = 0;

@@ -102,7 +102,9 @@ export class Answers {
     const own = this.ownOf(pupilId, asking.id);
     const { mostAttempts } = this.needs;
     if (own.attempts >= mostAttempts) {
-      throw new CoreError('QUESTION_NOT_OPEN', `This question has had ${mostAttempts} answers from here. The last one of them counts.`);
+      throw new CoreError('QUESTION_NOT_OPEN', `This question has had ${mostAttempts} answers from here. The last one of them counts.`, {
+        mostAttempts,
+      });
     }
     const once = this.marks.of(asking, post.response);
     const marked = this.marked(pupilId, post, asking, once, source, (own.attempts += 1));

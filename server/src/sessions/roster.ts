@@ -77,7 +77,9 @@ export class Roster {
     if (!pupil) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil. Please choose a name from the list.');
     const isIn = this.all.some((one) => one.pupilId === pupilId);
     if (isIn && !again) {
-      throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or say that it is you.`);
+      throw new CoreError('NAME_TAKEN', `${pupil.name} is in the room already. Choose your own name, or say that it is you.`, {
+        pupil: pupil.name,
+      });
     }
     const waits = wait || isIn || this.sentOut.has(pupilId);
     try {

@@ -44,10 +44,15 @@ export class SharedMarks {
     const found = known.get(toldResponse);
     if (found) return found;
     if (!isNotSure(response) && item.kind !== response.kind) {
-      throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${response.kind} came.`);
+      throw new CoreError('RESPONSE_SHAPE', `This question takes a response of the kind ${item.kind}, but ${response.kind} came.`, {
+        expected: item.kind,
+        kind: response.kind,
+      });
     }
     if (!canBeGiven(item, response, this.settings)) {
-      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${textOfResponse(item, response, this.settings)}.`);
+      throw new CoreError('RESPONSE_SHAPE', `This question cannot be answered so: ${textOfResponse(item, response, this.settings)}.`, {
+        response: textOfResponse(item, response, this.settings),
+      });
     }
     // Only a kind that takes words has the class's own looked up.
     const asked = kindOf(item).accepting ? acceptingItem(item, this.wordings()) : item;

@@ -1,4 +1,4 @@
-import { CoreError, type ErrorCode } from '@zeitpunkt/core/errors';
+import { CoreError, type ErrorCode, type ErrorParams } from '@zeitpunkt/core/errors';
 import type { Piece } from './work.js';
 
 /** What the server tells its worker. A flow gives one piece for each `next`. */
@@ -17,17 +17,19 @@ export type FromWorker =
 export interface Failure {
   /** Of a problem that whoever asked is told; null for a fault of ours. */
   readonly code: ErrorCode | null;
+  readonly params: ErrorParams;
   readonly message: string;
   readonly stack: string;
 }
 
 export function failureOf(error: unknown): Failure {
   const { message, stack = '' } = error instanceof Error ? error : new Error(String(error));
-  return { code: error instanceof CoreError ? error.code : null, message, stack };
+  const { code = null, params = {} } = error instanceof CoreError ? error : {};
+  return { code, params, message, stack };
 }
 
-export function errorOf({ code, message, stack }: Failure): Error {
-  const error = code ? new CoreError(code, message) : new Error(message);
+export function errorOf({ code, params, message, stack }: Failure): Error {
+  const error = code ? new CoreError(code, message, params) : new Error(message);
   error.stack = stack;
   return error;
 }

@@ -35,7 +35,8 @@ const LESSON_PATH = /^(lessons|taught)\/([0-9a-f-]{36})\.lesson\.json$/;
 /** @throws CoreError FILE_UNREADABLE, CLASS_UNREADABLE, PLAN_UNREADABLE, LESSON_UNREADABLE, RESULTS_UNREADABLE, FORMAT_NEWER, with the place */
 export async function readArchive(files: ReadonlyMap<string, Uint8Array>): Promise<Archive> {
   const classFile = files.get(PATHS.class);
-  if (!classFile) throw new CoreError('FILE_UNREADABLE', `This is no archive of a class: it has no ${PATHS.class}.`);
+  if (!classFile)
+    throw new CoreError('FILE_UNREADABLE', `This is no archive of a class: it has no ${PATHS.class}.`, { missing: PATHS.class });
   const file = stored.classFile(jsonOf(classFile, PATHS.class));
   const planFile = files.get(PATHS.plan);
   const plan = planFile ? stored.plan(jsonOf(planFile, PATHS.plan), file.name) : null;
@@ -64,7 +65,7 @@ async function readRows(bytes: Uint8Array | undefined): Promise<ResultRow[]> {
 
 function mustBelongTogether({ pupils, notes }: ClassFile, rows: readonly ResultRow[]): void {
   const known = new Set(pupils.map(({ id }) => id));
-  const wrong = (what: string) => new CoreError('CLASS_UNREADABLE', `The archive cannot be read: ${what}.`);
+  const wrong = (what: string) => new CoreError('CLASS_UNREADABLE', `The archive cannot be read: ${what}.`, { what });
   if (known.size !== pupils.length) throw wrong('two pupils carry the same id at /pupils');
   const stranger = rows.find(({ pupilId }) => !known.has(pupilId));
   if (stranger) throw wrong(`an answer belongs to ${stranger.pupil}, who is not in the class`);
@@ -86,7 +87,10 @@ export function lookAtArchive(db: Db, { file, lessons, rows }: Archive): Archive
   const here =
     [...sessions].some((id) => queries.session(id) !== undefined) ||
     rows.some(({ responseId }) => queries.response(responseId) !== undefined);
-  if (here) throw new CoreError('CLASS_HERE', `Lessons of ${file.name} are in this school already. Files of results add what is missing.`);
+  if (here)
+    throw new CoreError('CLASS_HERE', `Lessons of ${file.name} are in this school already. Files of results add what is missing.`, {
+      name: file.name,
+    });
   return {
     name: file.name,
     pupils: file.pupils.filter(({ leftAtMs }) => leftAtMs === null).length,

@@ -78,7 +78,9 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
   /** Adds a teacher with a first class and the lessons to start with. @throws CoreError SIGN_IN_NAME_TAKEN */
   const addTeacher = ({ name, signInName, className, pupilNames }: SetUp, passwordHash: string, mayInvite: boolean): string => {
     if (queries.teacherBySignInName(signInName)) {
-      throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`);
+      throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`, {
+        signInName,
+      });
     }
     const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs(), mayInvite });
     options.events.emit('teacherAdded', { teacherId: id, className, pupilNames });

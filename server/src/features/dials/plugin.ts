@@ -41,15 +41,17 @@ export const dialsPlugin: Feature<DialsOptions> = async (app, { store, requireTe
     const build = writeDialBuild(request.body.build);
     const known = queries.find(id);
     if (!known) {
-      if (version > 0) throw new CoreError('DIAL_CHANGED', `“${name}” is gone for good: it was deleted more than a day ago.`);
+      if (version > 0) throw new CoreError('DIAL_CHANGED', `“${name}” is gone for good: it was deleted more than a day ago.`, { name });
       queries.insert({ id, teacherId: teacher.id, name, build, version: 1, place: queries.nextPlace(teacher.id), deletedAtMs: null });
       return { version: 1 };
     }
     mustChange(known.teacherId === teacher.id ? 1 : 0);
-    if (known.deletedAtMs !== null) throw new CoreError('DIAL_CHANGED', `“${known.name}” was deleted meanwhile, from another window.`);
+    if (known.deletedAtMs !== null)
+      throw new CoreError('DIAL_CHANGED', `“${known.name}” was deleted meanwhile, from another window.`, { name: known.name });
     // Sent again after its answer was lost: it is there already.
     if (known.version === version + 1 && known.name === name && known.build === build) return { version: known.version };
-    if (known.version !== version) throw new CoreError('DIAL_CHANGED', `“${known.name}” was changed meanwhile, from another window.`);
+    if (known.version !== version)
+      throw new CoreError('DIAL_CHANGED', `“${known.name}” was changed meanwhile, from another window.`, { name: known.name });
     queries.update(teacher.id, id, { name, build, version: version + 1 });
     return { version: version + 1 };
   });
@@ -95,7 +97,9 @@ function readBuild(name: string, text: string): Pick<SavedDial, 'build' | 'probl
 function readDialFile(file: unknown): DialRead {
   const { format, name, dial } = (typeof file === 'object' && file !== null ? file : {}) as Record<string, unknown>;
   if (format !== DIAL_FILE || typeof name !== 'string' || name.trim() === '' || typeof dial !== 'object' || dial === null) {
-    throw new CoreError('DIAL_UNREADABLE', `This is no dial file: it needs "format": "${DIAL_FILE}", a name and a dial.`);
+    throw new CoreError('DIAL_UNREADABLE', `This is no dial file: it needs "format": "${DIAL_FILE}", a name and a dial.`, {
+      format: DIAL_FILE,
+    });
   }
   return { name: name.trim().slice(0, 80), build: stored.dialBuild(JSON.stringify(dial), name.slice(0, 80)) };
 }

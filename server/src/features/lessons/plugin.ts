@@ -136,7 +136,7 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, event
     const beat: Beat = { id: beatId, kind: 'show', build, text };
     const known = lesson.beats.find(({ id }) => id === beatId);
     if (known && !sameJson(known, beat)) {
-      throw new CoreError('LESSON_BEAT_TWICE', `Another beat of “${row.title}” carries the id “${beatId}”.`);
+      throw new CoreError('LESSON_BEAT_TWICE', `Another beat of “${row.title}” carries the id “${beatId}”.`, { title: row.title, beatId });
     }
     if (known) return { revision: row.revision, beatCount: lesson.beats.length };
     const longer: Lesson = { ...lesson, beats: [...lesson.beats, beat] };
@@ -150,7 +150,10 @@ export const lessonsPlugin: Feature<LessonsOptions> = async (app, { store, event
     const { beatId, note } = request.body;
     const lesson = stored.lesson(row.draft, row.title);
     const beat = lesson.beats.find(({ id }) => id === beatId);
-    if (!beat) throw new CoreError('NOT_FOUND', `“${row.title}” does not have this beat any more; the note cannot be kept with it.`);
+    if (!beat)
+      throw new CoreError('NOT_FOUND', `“${row.title}” does not have this beat any more; the note cannot be kept with it.`, {
+        title: row.title,
+      });
     const kept = note.trim() || undefined;
     if (beat.note === kept) return { revision: row.revision };
     saveDraft(db, row.id, row.revision + 1, changeBeat(beatId, { note: kept })(lesson));

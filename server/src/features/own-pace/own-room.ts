@@ -95,6 +95,7 @@ export class OwnRoom implements OpenRoom {
       throw new CoreError(
         'NAME_TAKEN',
         `${before.name} works on another device already. Go on there, come in with your join card, or ask your teacher to let you in here.`,
+        { pupil: before.name },
       );
     }
     return this.joinByCard(participantId, pupilId, tokenHash);
@@ -261,7 +262,7 @@ export class OwnRoom implements OpenRoom {
   private mustBeOpen(): void {
     const today = dayOf(this.needs.nowMs());
     const { firstDay, lastDay } = this.given;
-    if (today < firstDay) throw new CoreError('OWN_PACE_DAYS', `This lesson opens on ${firstDay}.`);
+    if (today < firstDay) throw new CoreError('OWN_PACE_DAYS', `This lesson opens on ${firstDay}.`, { firstDay });
     if (today > lastDay) throw new CoreError('OWN_PACE_DAYS', 'This lesson is over.');
   }
 

@@ -261,7 +261,7 @@ function askedInAll(prepared: PreparedLesson, phase: 'running' | 'ended'): RoomS
 /** @throws CoreError OWN_PACE_DAYS */
 function mustBeDays(firstDay: string, lastDay: string, today: string): void {
   for (const day of [firstDay, lastDay]) {
-    if (!isIsoDate(day)) throw new CoreError('OWN_PACE_DAYS', `There is no day ${day} in the calendar.`);
+    if (!isIsoDate(day)) throw new CoreError('OWN_PACE_DAYS', `There is no day ${day} in the calendar.`, { day });
   }
   if (lastDay < firstDay) throw new CoreError('OWN_PACE_DAYS', 'The last day lies before the first.');
   if (lastDay < today) throw new CoreError('OWN_PACE_DAYS', 'The last day is over already.');

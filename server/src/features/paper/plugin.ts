@@ -99,7 +99,7 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
   app.get('/api/sheets/by-code/:code', { schema: { params: CodeParams, response: { 200: SheetFound } } }, (request) => {
     const code = request.params.code.trim().toUpperCase();
     const row = sheetByCode(db, requireTeacher(request).id, code);
-    if (!row) throw new CoreError('NOT_FOUND', `None of your sheets carries the code “${code}”.`);
+    if (!row) throw new CoreError('NOT_FOUND', `None of your sheets carries the code “${code}”.`, { code });
     return { id: row.id, classId: row.classId };
   });
 

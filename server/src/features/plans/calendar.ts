@@ -79,7 +79,8 @@ export function readCalendar(text: string, from: IsoDate, to: IsoDate): Calendar
 
   function addDay(date: IsoDate, name: string): void {
     if (days.has(date)) return;
-    if (days.size === MOST_DAYS) throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${MOST_DAYS} whole days.`);
+    if (days.size === MOST_DAYS)
+      throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${MOST_DAYS} whole days.`, { most: MOST_DAYS });
     days.set(date, name);
   }
 }
@@ -154,7 +155,10 @@ function entriesOf(text: string): ICAL.Component[] {
   // Counted before the whole is read: that takes far longer.
   const entries = text.match(/^BEGIN:VEVENT/gim)?.length ?? 0;
   if (entries > MOST_ENTRIES)
-    throw new CoreError('FILE_UNREADABLE', `This calendar has ${entries} entries; up to ${MOST_ENTRIES} are read. Take a part of it.`);
+    throw new CoreError('FILE_UNREADABLE', `This calendar has ${entries} entries; up to ${MOST_ENTRIES} are read. Take a part of it.`, {
+      entries,
+      most: MOST_ENTRIES,
+    });
   return parsed(text).getAllSubcomponents('vevent');
 }
 

@@ -23,7 +23,7 @@ export const questionTasks = {
 
 async function found(files: ReadonlyMap<string, Uint8Array>, settings: LessonSettings): Promise<QuestionsFound> {
   const manifest = files.get(MANIFEST);
-  if (!manifest) throw new CoreError('FILE_UNREADABLE', `This is no package of questions: it has no ${MANIFEST}.`);
+  if (!manifest) throw new CoreError('FILE_UNREADABLE', `This is no package of questions: it has no ${MANIFEST}.`, { missing: MANIFEST });
   const root = readXml(manifest, MANIFEST);
   await setImmediate();
   const documentOf: DocumentOf = (path) => {

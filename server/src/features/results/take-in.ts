@@ -83,7 +83,11 @@ export async function planResults(db: Db, classId: string, rows: readonly Result
 }
 
 const elsewhere = ({ pupil: name, lesson }: ResultRow) =>
-  new CoreError('RESULTS_ELSEWHERE', `The answers of ${name} to “${lesson}” belong to another class of this school; nothing was taken in.`);
+  new CoreError(
+    'RESULTS_ELSEWHERE',
+    `The answers of ${name} to “${lesson}” belong to another class of this school; nothing was taken in.`,
+    { name, lesson },
+  );
 
 /** An answer of a file with what of it is stored, written already. */
 export interface ReadyRow {

@@ -61,7 +61,7 @@ function pupilsOf(room: LiveRoom, wish: SimulatedWish): SimulatedPupil[] {
   const beyond = Math.max(0, RUNG_IDS.indexOf(taught) - RUNG_IDS.indexOf(known));
   const held = ideas ?? RUNGS[known].misconceptions;
   const unknown = held.find((id) => !MISCONCEPTION_IDS.includes(id));
-  if (unknown !== undefined) throw new CoreError('REQUEST_SHAPE', `There is no misconception “${unknown}”.`);
+  if (unknown !== undefined) throw new CoreError('REQUEST_SHAPE', `There is no misconception “${unknown}”.`, { unknown });
   return simulatedClass(count, held, seededRng(seed)).map((profile, place) => ({
     profile: {
       ...profile,

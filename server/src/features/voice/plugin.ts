@@ -131,7 +131,10 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
       const { id } = mustOwnTake(request, request.params);
       const { mime } = request.query;
       const [number, bytes] = [Number(request.params.number), Number(request.query.bytes)];
-      if (bytes > SOUND_BYTES) throw new CoreError('TAKE_SOUND', `The sound of a take may have ${SOUND_BYTES / 2 ** 20} MB at most.`);
+      if (bytes > SOUND_BYTES)
+        throw new CoreError('TAKE_SOUND', `The sound of a take may have ${SOUND_BYTES / 2 ** 20} MB at most.`, {
+          megabytes: SOUND_BYTES / 2 ** 20,
+        });
       const piece = bytesOf(request);
       if (number === 0) queries.forgetSoundPieces(db, id);
       const pieces = queries.piecesOf(db, id, 'sound');
@@ -141,7 +144,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
       const came = queries.cameOf(db, id, 'sound');
       if (came.length > bytes || !isSound(came, mime)) {
         queries.forgetSoundPieces(db, id);
-        throw new CoreError('TAKE_SOUND', `What was sent is no whole file of ${mime}.`);
+        throw new CoreError('TAKE_SOUND', `What was sent is no whole file of ${mime}.`, { mime });
       }
       store.sqlite.transaction(() => queries.setSound(db, id, came, mime))();
       return { pieces: pieces + 1 };
@@ -251,6 +254,8 @@ function mustBeInOrder({ cues, durationMs }: Take): void {
   cues.forEach(({ fromMs, toMs }, index) => {
     const before = cues[index - 1]?.toMs ?? 0;
     if (fromMs >= before && toMs > fromMs && toMs <= durationMs) return;
-    throw new CoreError('TAKE_UNREADABLE', `Caption ${index + 1} must begin after the one before and end within the take.`);
+    throw new CoreError('TAKE_UNREADABLE', `Caption ${index + 1} must begin after the one before and end within the take.`, {
+      number: index + 1,
+    });
   });
 }

@@ -26,11 +26,6 @@ const WITHOUT_SOUND = {
 const ofStep = (lessonId: string, { beatId, step }: StepRef) =>
   and(eq(take.lessonId, lessonId), eq(take.beatId, beatId), eq(take.step, step));
 
-/** Each step's take of a lesson. @throws CoreError TAKE_UNREADABLE, FORMAT_NEWER */
-export function takesOf(db: Db, lessonId: string): Take[] {
-  return rowsOf(db, lessonId).flatMap((row) => (row.state === 'current' ? [takeOf(row)] : []));
-}
-
 /** All takes of a lesson without their sound, those that are coming too. */
 export function rowsOf(db: Db, lessonId: string): TakeRow[] {
   return db.select(WITHOUT_SOUND).from(take).where(eq(take.lessonId, lessonId)).orderBy(asc(take.id)).all();

@@ -1,14 +1,18 @@
 import type { Problem } from '@zeitpunkt/contract';
+import type { ProblemCode } from './page-codes';
 
-/** A request that the server refused or that did not reach it. The message is one plain sentence for the screen. */
+/** What a sentence speaks of, by name. */
+export type Params = Readonly<Record<string, string | number>>;
+
+/** What stands in the way: the server refused, was not reached, or the device cannot. The message is one plain sentence for the screen. */
 export class ApiProblem extends Error {
   constructor(
-    readonly code: string,
+    readonly code: ProblemCode,
     message: string,
     /** Status of the reply; 0 where none came. */
     readonly status = 0,
     /** What the sentence speaks of. */
-    readonly params: Readonly<Record<string, string | number>> = {},
+    readonly params: Params = {},
   ) {
     super(message);
   }
@@ -61,16 +65,19 @@ export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSign
   throw await problemOf(reply);
 }
 
-async function problemOf(reply: Response): Promise<ApiProblem> {
+/** What a reply that is no answer says. */
+export async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
     const problem = (await reply.json()) as Problem;
-    return new ApiProblem(problem.code, problem.detail, reply.status, problem.params);
+    return new ApiProblem(problem.code as ProblemCode, problem.detail, reply.status, problem.params);
   }
   // Something between us and the server answered: a proxy while the server restarts, or one that does not let this through.
   const passes = reply.status >= 500 || reply.status === 429 || reply.status === 408;
   return passes
-    ? new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`, reply.status)
-    : new ApiProblem('NOT_LET_THROUGH', `Something on the way to the server refused this (status ${reply.status}).`, reply.status);
+    ? new ApiProblem('LINE_LOST', `The server cannot be reached just now (status ${reply.status}).`, reply.status, { status: reply.status })
+    : new ApiProblem('NOT_LET_THROUGH', `Something on the way to the server refused this (status ${reply.status}).`, reply.status, {
+        status: reply.status,
+      });
 }
 
 /** Words problems anew by their code and what they speak of; null for those that have no words of their own. */

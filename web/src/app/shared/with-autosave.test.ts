@@ -19,7 +19,7 @@ const Store = signalStore(
       patchState(store, { words });
     },
   })),
-  withAutosave({ send, overtakenBy: ['CHANGED_ELSEWHERE'] }),
+  withAutosave({ send, overtakenBy: ['LESSON_CHANGED'] }),
 );
 
 function written(words: string) {
@@ -49,7 +49,7 @@ test('what could not be sent is tried again until it is saved', async () => {
 });
 
 test('what is refused as it is waits for the next change and is not sent over and over', async () => {
-  answer = () => Promise.reject(new ApiProblem('LESSON_TOO_LONG', 'This lesson is too long.', 400));
+  answer = () => Promise.reject(new ApiProblem('REQUEST_TOO_LARGE', 'This lesson is too long.', 400));
   const store = written('one');
   await pass(60_000);
   expect([store.saving(), store.saveProblem(), sent]).toEqual(['refused', 'This lesson is too long.', ['one']]);
@@ -60,7 +60,7 @@ test('what is refused as it is waits for the next change and is not sent over an
 });
 
 test('what was changed elsewhere meanwhile is told and overwrites nothing', async () => {
-  answer = () => Promise.reject(new ApiProblem('CHANGED_ELSEWHERE', 'It was changed elsewhere.', 409));
+  answer = () => Promise.reject(new ApiProblem('LESSON_CHANGED', 'It was changed elsewhere.', 409));
   const store = written('one');
   await pass(60_000);
   written('two');

@@ -3,6 +3,8 @@ import { markOf } from '@zeitpunkt/core/question-kinds/marking';
 import type { Item, Response } from '@zeitpunkt/core/question-kinds/registry';
 import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import type { InsightLine } from '@zeitpunkt/contract';
+import { ApiProblem } from '../shared/api';
+import { toldOf } from '../shared/told-problem';
 import { InsightEngine } from '../shared/insight/insight-engine';
 import type { InsightNews, InsightQuestion } from '../shared/insight/insight-messages';
 
@@ -12,7 +14,7 @@ export const classLines: { lines: readonly InsightLine[]; problem: string | null
 /** Stands for the worker that knows a class: the same engine, in the page. Jest puts it in the place of start-insight. */
 export function startInsight() {
   const engine = new InsightEngine(async function* () {
-    if (classLines.problem) throw new Error(classLines.problem);
+    if (classLines.problem) throw new ApiProblem('NOT_FOUND', classLines.problem);
     yield* classLines.lines.map((line) => JSON.stringify(line));
   });
   const worker = {
@@ -25,7 +27,7 @@ export function startInsight() {
         .answer(question, (part) => tell({ id, type: 'progress', part }))
         .then(
           (reply) => tell({ id, type: 'done', reply }),
-          (error: Error) => tell({ id, type: 'failed', problem: error.message }),
+          (error: Error) => tell({ id, type: 'failed', problem: toldOf(error) }),
         );
     },
   };

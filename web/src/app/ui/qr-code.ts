@@ -1,4 +1,5 @@
 import { ChangeDetectionStrategy, Component, computed, input } from '@angular/core';
+import { PARTS_WORDS } from './parts/words';
 import { create } from 'qrcode';
 
 /** White around the code, in modules. Source: ISO/IEC 18004, quiet zone of four modules. */
@@ -12,7 +13,7 @@ const QUIET = 4;
     <svg
       [attr.viewBox]="'0 0 ' + side() + ' ' + side()"
       role="img"
-      [attr.aria-label]="name() ?? 'QR code of ' + text()"
+      [attr.aria-label]="name() ?? words().qrOf(text())"
       shape-rendering="crispEdges"
     >
       <rect [attr.width]="side()" [attr.height]="side()" fill="#fff" />
@@ -25,6 +26,7 @@ export class QrCode {
   readonly text = input.required<string>();
   /** What it is called where its text is not for reading out. */
   readonly name = input<string | null>(null);
+  protected readonly words = PARTS_WORDS;
   private readonly modules = computed(() => create(this.text(), { errorCorrectionLevel: 'M' }).modules);
   protected readonly side = computed(() => this.modules().size + 2 * QUIET);
   protected readonly path = computed(() => {

@@ -2,6 +2,7 @@ import { ChangeDetectionStrategy, Component, computed, DestroyRef, effect, injec
 import type { TakePlayer } from '../shared/voice/take-player';
 import { spoken } from '../shared/words/spoken';
 import { Sign } from './sign';
+import { ApiProblem } from '../shared/api';
 
 const READ_WORDS = spoken({
   en: { read: 'Read it to me', stop: 'Stop' },
@@ -125,7 +126,10 @@ export class ReadAloud {
     this.speaking.set(true);
     try {
       const [{ TakePlayer }, reply] = await Promise.all([import('../shared/voice/take-player'), fetch(`/api/desk/takes/${takeId}`)]);
-      if (!reply.ok) throw new Error(`The sound cannot be fetched just now (status ${reply.status}).`);
+      if (!reply.ok)
+        throw new ApiProblem('SOUND_NOT_FETCHED', `The sound cannot be fetched just now (status ${reply.status}).`, reply.status, {
+          status: reply.status,
+        });
       const sound = await reply.blob();
       if (!this.speaking() || takeId !== this.takeId()) return; // stopped, or another question meanwhile
       this.take ??= new TakePlayer(() => this.speaking.set(false));

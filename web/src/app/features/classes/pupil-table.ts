@@ -10,7 +10,7 @@ import { RouterLink } from '@angular/router';
 import type { ClassPupil, ClassStanding, ClassSummary } from '@zeitpunkt/contract';
 import { RUNGS } from '@zeitpunkt/core/ladder/registry';
 import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
-import { sentenceOf } from '../../shared/api';
+import { problemOf, sentenceOf } from '../../shared/api';
 import { download, fileName } from '../../shared/download';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { clockOf, dayAndMonth, shortWeekday } from '../../shared/words/days';
@@ -118,7 +118,7 @@ export class PupilTable {
   protected async exportData({ id, name }: ClassPupil): Promise<void> {
     try {
       const reply = await fetch(`/api/classes/${this.store.detail()!.id}/pupils/${id}/export`, { credentials: 'same-origin' });
-      if (!reply.ok) throw new Error(String(reply.status));
+      if (!reply.ok) throw await problemOf(reply);
       download(await reply.blob(), fileName(name, 'pupil', 'json'));
       await this.store.loadRecord();
     } catch (error) {

@@ -3,6 +3,7 @@ import type { Waiting } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { readWaiting, writeWaiting } from '@zeitpunkt/core/formats/stored';
 import isWaiting from '../../../generated/waiting';
+import { ApiProblem } from '../../shared/api';
 
 interface DeskDb extends DBSchema {
   outbox: { key: string; value: object };
@@ -22,7 +23,9 @@ function readKept(kept: object): Waiting | null {
 const PATIENCE_MS = 1500;
 
 const tooSlow = () =>
-  new Promise<never>((_, reject) => setTimeout(() => reject(new Error('The store of this device does not answer.')), PATIENCE_MS));
+  new Promise<never>((_, reject) =>
+    setTimeout(() => reject(new ApiProblem('STORE_SILENT', 'The store of this device does not answer.')), PATIENCE_MS),
+  );
 
 /**
  * Keeps responses on the device until the server has them, through reloads and lost lines. Some devices keep nothing, in a

@@ -6,6 +6,7 @@ import { DeskStore } from './desk-store';
 import { OwnSteps } from './own-steps';
 import { VoiceClock } from './voice-clock';
 import { DESK_WORDS } from './words';
+import { ApiProblem } from '../../shared/api';
 
 /** Slower, for those who want to follow word by word. */
 const SLOW = 0.8;
@@ -278,7 +279,10 @@ export class OwnVoice {
     const known = this.sounds.get(takeId);
     if (known) return known;
     const sound = fetch(`/api/desk/takes/${takeId}`).then((reply) => {
-      if (!reply.ok) throw new Error(`The sound cannot be fetched just now (status ${reply.status}).`);
+      if (!reply.ok)
+        throw new ApiProblem('SOUND_NOT_FETCHED', `The sound cannot be fetched just now (status ${reply.status}).`, reply.status, {
+          status: reply.status,
+        });
       return reply.blob();
     });
     this.sounds.set(takeId, sound);

@@ -6,6 +6,7 @@ import { svgFile } from '@zeitpunkt/core/scene/svg-file';
 import { download, fileName } from '../../shared/download';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { inksOf } from '../../ui/inks';
+import { ApiProblem } from '../../shared/api';
 
 /** Gives the build of a dial out as a dial file. */
 export function exportFile(name: string, build: DialBuild): void {
@@ -22,7 +23,7 @@ export function exportSvg(stage: StageState, name: string, transparent: boolean)
 /**
  * Gives the stage out as a PNG file.
  * @param width in pixels, 160 to 7680
- * @throws Error where the browser cannot make a picture of this size
+ * @throws ApiProblem PICTURE_NOT_MADE where the browser cannot make a picture of this size
  */
 export async function exportPng(stage: StageState, name: string, width: number, transparent: boolean): Promise<void> {
   const scene = stageScene(stage);
@@ -31,9 +32,9 @@ export async function exportPng(stage: StageState, name: string, width: number, 
   canvas.height = Math.round((width * scene.height) / scene.width);
   await Promise.all([document.fonts.load('700 20px Andika'), document.fonts.load('400 20px Andika')]);
   const pen = canvas.getContext('2d');
-  if (!pen) throw new Error('This browser cannot draw a picture of this size.');
+  if (!pen) throw new ApiProblem('PICTURE_NOT_MADE', 'This browser cannot draw a picture of this size.');
   drawOnCanvas(pen, scene, inksOf(document.documentElement), width, transparent ? null : 'paper');
   const blob = await new Promise<Blob | null>((resolve) => canvas.toBlob(resolve, 'image/png'));
-  if (!blob) throw new Error('This browser cannot make a picture of this size.');
+  if (!blob) throw new ApiProblem('PICTURE_NOT_MADE', 'This browser cannot make a picture of this size.');
   download(blob, fileName(name, 'dial', 'png'));
 }

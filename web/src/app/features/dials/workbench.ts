@@ -53,6 +53,7 @@ import { StageAnimation } from './stage-animation';
 import { sweepOf, type SweepCount } from './sweep-of';
 import { turningShortcuts } from './turning-shortcuts';
 import { DIALS_WORDS } from './words';
+import { sentenceOf } from '../../shared/api';
 
 /** Marks kept at once; the oldest goes first. */
 const MOST_MARKS = 60;
@@ -211,7 +212,7 @@ export class Workbench {
     try {
       await exportPng(this.stage(), this.store.current()?.name ?? '', width, this.transparent());
     } catch (error) {
-      this.store.tell((error as Error).message);
+      this.store.tell(sentenceOf(error));
     }
   }
 

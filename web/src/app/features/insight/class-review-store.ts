@@ -73,7 +73,7 @@ export const ClassReviewStore = signalStore(
   })),
   withMethods((store, source = inject(InsightSource), designer = inject(Designer), planChange = inject(PlanChange)) => {
     const classId = () => store.insight()!.classId;
-    const tell = (error: unknown) => patchState(store, { problem: error instanceof Error ? error.message : sentenceOf(error) });
+    const tell = (error: unknown) => patchState(store, { problem: sentenceOf(error) });
     const keep = async (path: string, body?: unknown): Promise<boolean> => {
       try {
         const notes = await ask<ReviewNotes | undefined>('POST', `/api/classes/${classId()}/${path}`, body);
@@ -99,7 +99,7 @@ export const ClassReviewStore = signalStore(
         );
         changeSet(key, { set: await designing.done, progress: null });
       } catch (error) {
-        changeSet(key, { progress: null, problem: error instanceof Error ? error.message : String(error) });
+        changeSet(key, { progress: null, problem: sentenceOf(error) });
       }
     };
     const draft = async (

@@ -121,7 +121,7 @@ test('what was chosen before is not drawn to its end, and a drawing that fails s
   expect(first.isOver).toBe(true);
   const { worker, asked } = lastAsked('draw')!;
   expect(asked).toMatchObject({ wish: { count: 3, items: LESSON.items } });
-  worker.answer({ type: 'failed', number: asked.number, sentence: 'x' });
+  worker.answer({ type: 'failed', number: asked.number, problem: { code: null, sentence: 'x', status: 0, params: {} } });
   await until(() => find.queryByRole('alert') !== null);
   expect(textOf(find.getByRole('alert'))).toContain('The versions could not be drawn');
 });

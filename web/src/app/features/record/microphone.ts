@@ -1,14 +1,12 @@
 import { type LevelWatch, NEW_WATCH, watchLevel } from '@zeitpunkt/core/voice/level-watch';
 import { decibelOf } from '@zeitpunkt/core/voice/levels';
+import { ApiProblem } from '../../shared/api';
 
 /** A microphone to choose. */
 export interface MicrophoneChoice {
   readonly id: string;
   readonly name: string;
 }
-
-/** What stands in the way of a microphone, as a sentence that says what to do. */
-export class MicrophoneProblem extends Error {}
 
 const SENTENCES: Readonly<Record<string, string>> = {
   NotAllowedError: 'This browser may not use the microphone. Allow it beside the address of this page, then try again.',
@@ -39,7 +37,7 @@ export class Microphone {
   /** @param id of the microphone; null for the one that the device prefers. @throws MicrophoneProblem */
   static async open(id: string | null): Promise<Microphone> {
     if (!('mediaDevices' in navigator)) {
-      throw new MicrophoneProblem('This page may not record here: it must be opened on this computer itself or over https.');
+      throw new ApiProblem('MICROPHONE', 'This page may not record here: it must be opened on this computer itself or over https.');
     }
     try {
       const audio = { channelCount: 1, autoGainControl: true, noiseSuppression: true, echoCancellation: false };
@@ -49,7 +47,7 @@ export class Microphone {
       return new Microphone(stream, context);
     } catch (error) {
       const name = error instanceof DOMException ? error.name : '';
-      throw new MicrophoneProblem(SENTENCES[name] ?? 'The microphone cannot be used just now. Choose another one, or try again.');
+      throw new ApiProblem('MICROPHONE', SENTENCES[name] ?? 'The microphone cannot be used just now. Choose another one, or try again.');
     }
   }
 

@@ -8,9 +8,9 @@ import type { LevelFault } from '@zeitpunkt/core/voice/level-watch';
 import { type Take, LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
 import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import { v4 as uuid } from 'uuid';
-import { ask, sentenceOf } from '../../shared/api';
+import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { fetchCutter, finishTake, type WholeTake } from './finish-take';
-import { Microphone, MicrophoneProblem, type MicrophoneChoice } from './microphone';
+import { Microphone, type MicrophoneChoice } from './microphone';
 import type { TakeEncoder } from './encoder';
 import { encoderOfBrowser } from './take-encoder';
 import { TakeKeeper, type Safety } from './take-keeper';
@@ -201,8 +201,8 @@ export const RecordStore = signalStore(
         patchState(store, { microphone: 'on', microphoneId: chosen, microphones: await Microphone.all() });
         return true;
       } catch (error) {
-        if (!(error instanceof MicrophoneProblem)) throw error;
-        patchState(store, { microphone: 'off', problem: error.message });
+        if (!(error instanceof ApiProblem)) throw error;
+        patchState(store, { microphone: 'off', problem: sentenceOf(error) });
         return false;
       }
     };
@@ -290,7 +290,7 @@ export const RecordStore = signalStore(
         const own = keeper?.whole.find((one) => one.take.id === take.id);
         if (own) return new Blob([own.sound], { type: take.mime });
         const reply = await fetch(pathOf(`takes/${take.id}/sound`));
-        if (!reply.ok) throw new Error('The sound of this take cannot be fetched just now.');
+        if (!reply.ok) throw new ApiProblem('SOUND_NOT_FETCHED', 'The sound of this take cannot be fetched just now.');
         return reply.blob();
       },
 

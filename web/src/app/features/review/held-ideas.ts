@@ -7,6 +7,7 @@ import { answersIn, Diagnoser } from '../../shared/diagnosis/diagnoser';
 import { ideaWords, worthSaying } from '../../shared/diagnosis/sureness-words';
 import type { ReviewQuestion } from './review-table';
 import { REVIEW_WORDS } from './words';
+import { sentenceOf } from '../../shared/api';
 
 /** Which ideas explain a pupil's answers over the whole lesson: a hint with its evidence, every answer of which can be opened. */
 @Component({
@@ -122,7 +123,7 @@ export class HeldIdeas {
     try {
       this.found.set(await diagnosing.done);
     } catch (error) {
-      this.problem.set(error instanceof Error ? error.message : String(error));
+      this.problem.set(sentenceOf(error));
     }
     this.progress.set(null);
   }

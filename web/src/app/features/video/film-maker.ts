@@ -5,6 +5,7 @@ import { BITS, codingOf } from './film-formats';
 import { SIZES, type FilmOrder } from './film-messages';
 import { FilmPicture } from './film-picture';
 import { FILM_RATE, FilmSound } from './film-sound';
+import { ApiProblem } from '../../shared/api';
 
 /** Pictures a second. */
 export const FILM_FRAMES = 30;
@@ -27,7 +28,7 @@ export interface FilmMaking {
 export async function makeFilm(order: FilmOrder, { file, soundOf, tell, isCancelled }: FilmMaking): Promise<boolean> {
   const { lesson, takes, thinkAs, height, inks, burnsIn } = order;
   const coding = await codingOf(order.format, height);
-  if (!coding) throw new Error('This browser cannot make a film of this format.');
+  if (!coding) throw new ApiProblem('FILM_FORMAT', 'This browser cannot make a film of this format.');
   const film = filmOf(lesson, takes, thinkAs);
   const canvas = new OffscreenCanvas(SIZES[height], height);
   const picture = new FilmPicture(film, canvas, inks, burnsIn);

@@ -2,6 +2,7 @@ import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import type { Inks } from '@zeitpunkt/core/scene/scene-node';
 import type { ThinkAs } from '@zeitpunkt/core/voice/film';
 import type { Take } from '@zeitpunkt/core/voice/take';
+import type { ToldProblem } from '../../shared/told-problem';
 
 /** A file of the page's own font, so that a worker can draw with it. */
 export interface FontFile {
@@ -60,4 +61,4 @@ export type FromFilmWorker =
   /** It is made: as a file of the browser's own, or null where it stands in the file that was chosen. */
   | { readonly type: 'made'; readonly name: string | null; readonly bytes: number }
   | { readonly type: 'cancelled' }
-  | { readonly type: 'failed'; readonly sentence: string };
+  | { readonly type: 'failed'; readonly problem: ToldProblem };

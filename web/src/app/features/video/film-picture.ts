@@ -7,6 +7,7 @@ import type { Cue } from '@zeitpunkt/core/voice/take';
 import { linesOf } from '@zeitpunkt/core/voice/phrases';
 import { drawOnCanvas } from '../../ui/canvas-outlet';
 import { FILM_FONT } from './film-messages';
+import { ApiProblem } from '../../shared/api';
 
 /** Part of the picture's height that captions have under the stage. */
 const CAPTION_PART = 0.15;
@@ -26,7 +27,7 @@ export class FilmPicture {
     private readonly burnsIn: boolean,
   ) {
     const pen = canvas.getContext('2d', { alpha: false });
-    if (!pen) throw new Error('This browser cannot draw a picture of this size.');
+    if (!pen) throw new ApiProblem('PICTURE_NOT_MADE', 'This browser cannot draw a picture of this size.');
     this.pen = pen;
   }
 

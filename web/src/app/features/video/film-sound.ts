@@ -1,6 +1,7 @@
 import type { Film } from '@zeitpunkt/core/voice/film';
 import type { Shot } from '@zeitpunkt/core/voice/shot';
 import { ALL_FORMATS, AudioSampleSink, BlobSource, Input, type AudioSample } from 'mediabunny';
+import { ApiProblem } from '../../shared/api';
 
 /** Samples a second that films are made with. */
 export const FILM_RATE = 48_000;
@@ -64,7 +65,7 @@ class TakeVoice {
   static async open(sound: Blob): Promise<TakeVoice> {
     const input = new Input({ source: new BlobSource(sound), formats: ALL_FORMATS });
     const track = await input.getPrimaryAudioTrack();
-    if (!track) throw new Error('A take holds no sound.');
+    if (!track) throw new ApiProblem('SOUND_NOT_READ', 'A take holds no sound.');
     return new TakeVoice(input, new AudioSampleSink(track).samples());
   }
 

@@ -2,12 +2,11 @@ import { chosenFile, ownFile } from './film-file';
 import { formatsHere } from './film-formats';
 import { makeFilm } from './film-maker';
 import { FILM_FONT, type FilmOrder, type FontFile, type FromFilmWorker, type ToFilmWorker } from './film-messages';
+import { ApiProblem } from '../../shared/api';
+import { toldOf } from '../../shared/told-problem';
 
 /** Progress is told so often, in milliseconds. */
 const TELL_MS = 200;
-
-/** Something that whoever makes a film can do something about, as a sentence. */
-class FilmProblem extends Error {}
 
 let cancelled = false;
 const tell = (message: FromFilmWorker) => postMessage(message);
@@ -28,7 +27,8 @@ async function make(order: FilmOrder): Promise<void> {
       file,
       soundOf: async (takeId) => {
         const reply = await fetch(`/api/lessons/${order.lessonId}/takes/${takeId}/sound`).catch(() => null);
-        if (!reply?.ok) throw new FilmProblem('A take cannot be fetched just now. Try again when the server can be reached.');
+        if (!reply?.ok)
+          throw new ApiProblem('SOUND_NOT_FETCHED', 'A take cannot be fetched just now. Try again when the server can be reached.');
         return reply.blob();
       },
       tell: (doneMs, totalMs) => {
@@ -47,20 +47,19 @@ async function make(order: FilmOrder): Promise<void> {
     }
     tell({ type: 'made', name: file.name, bytes: await file.close() });
   } catch (error) {
-    tell({ type: 'failed', sentence: sentenceOf(error) });
+    tell({ type: 'failed', problem: toldOf(problemOf(error)) });
   }
 }
 
-function sentenceOf(error: unknown): string {
+/** What whoever makes a film can do something about, by its name in the browser. */
+function problemOf(error: unknown): unknown {
   if (error instanceof DOMException && error.name === 'QuotaExceededError') {
-    return 'The disk is full: nothing of the film was kept. Make room, or choose a smaller picture.';
+    return new ApiProblem('FILM_DISK_FULL', 'The disk is full: nothing of the film was kept. Make room, or choose a smaller picture.');
   }
   if (error instanceof DOMException && error.name === 'NoModificationAllowedError') {
-    return 'Another window is making a film of this lesson just now.';
+    return new ApiProblem('FILM_ELSEWHERE', 'Another window is making a film of this lesson just now.');
   }
-  if (error instanceof FilmProblem) return error.message;
-  console.error(error); // a fault of ours: the page says so, and whoever looks into it finds the reason here
-  return 'The film could not be made: something went wrong on this page. Please load it again.';
+  return error;
 }
 
 async function loadFonts(fonts: readonly FontFile[]): Promise<void> {

@@ -32,6 +32,7 @@ import { FilmPreview } from './film-preview';
 import { fontFiles } from './font-files';
 import { startFilm } from './start-film';
 import { VIDEO_WORDS } from './words';
+import { errorOf } from '../../shared/told-problem';
 
 type Captions = 'in' | 'beside' | 'none';
 
@@ -215,7 +216,8 @@ export class Video {
     if (!this.worker) {
       this.worker = startFilm();
       this.worker.onmessage = ({ data }: MessageEvent<FromFilmWorker>) => void this.hear(data);
-      this.worker.onerror = () => this.hear({ type: 'failed', sentence: this.words().failed });
+      this.worker.onerror = () =>
+        this.hear({ type: 'failed', problem: { code: null, sentence: this.words().failed, status: 0, params: {} } });
     }
     this.tell({ type: 'formats', height });
   }
@@ -232,7 +234,7 @@ export class Video {
       case 'cancelled':
         return this.making.set({ at: 'cancelled' });
       case 'failed':
-        this.problem.set(message.sentence);
+        this.problem.set(sentenceOf(errorOf(message.problem)));
         return this.making.set({ at: 'not' });
       case 'made': {
         const file = message.name === null ? null : await ownFilm(message.name);

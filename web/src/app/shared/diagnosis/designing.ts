@@ -1,4 +1,6 @@
 import type { DesignedSet } from '@zeitpunkt/core/diagnosis/design-set';
+import { ApiProblem } from '../api';
+import { errorOf } from '../told-problem';
 import type { DesignNews, DesignWish } from './set-messages';
 
 /** A set that is being chosen; `stop` gives it up, and then it is never done. */
@@ -19,11 +21,11 @@ export function designInWorker(wish: DesignWish, onProgress: (part: number) => v
         if (data.type === 'progress') return onProgress(data.part);
         worker?.terminate();
         if (data.type === 'done') resolve(data.set);
-        else reject(new Error(data.problem));
+        else reject(errorOf(data.problem));
       };
       worker.onerror = () => {
         worker?.terminate();
-        reject(new Error('The questions could not be chosen on this device.'));
+        reject(new ApiProblem('NOT_CHOSEN', 'The questions could not be chosen on this device.'));
       };
       worker.postMessage(wish);
     }, reject);

@@ -3,6 +3,7 @@ import type { Answered, Diagnosis } from '@zeitpunkt/core/diagnosis/diagnose';
 import { LatestAttempts } from '@zeitpunkt/core/run/latest';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { counts } from '../late';
+import { ApiProblem } from '../api';
 
 /** One pupil with all that they answered. */
 export interface PupilAnswers {
@@ -46,7 +47,7 @@ export class Diagnoser {
           worker?.terminate();
           resolve(found);
         };
-        worker.onerror = () => reject(new Error('The answers could not be looked through on this device.'));
+        worker.onerror = () => reject(new ApiProblem('NOT_LOOKED_THROUGH', 'The answers could not be looked through on this device.'));
         worker.postMessage(wish);
       }, reject);
     });

@@ -3,6 +3,7 @@ import { QUESTION_KINDS, type Item } from '@zeitpunkt/core/question-kinds/regist
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { designSet } from '@zeitpunkt/core/diagnosis/design-set';
 import { poolOf } from '@zeitpunkt/core/diagnosis/pool';
+import { toldOf } from '../told-problem';
 import type { DesignNews, DesignWish } from './set-messages';
 
 const tell = (news: DesignNews) => postMessage(news);
@@ -26,7 +27,7 @@ addEventListener('message', ({ data }: MessageEvent<DesignWish>) => {
     const set = designSet(pool, data.wish, rung, data.settings, seededRng(data.seed), thinkSec, onProgress);
     if (set) tell({ type: 'done', set });
   } catch (error) {
-    tell({ type: 'failed', problem: error instanceof Error ? error.message : String(error) });
+    tell({ type: 'failed', problem: toldOf(error) });
   }
 });
 

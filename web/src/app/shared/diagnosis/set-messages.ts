@@ -1,6 +1,7 @@
 import type { DesignedSet, SetWish } from '@zeitpunkt/core/diagnosis/design-set';
 import type { RungId } from '@zeitpunkt/core/ladder/registry';
 import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { ToldProblem } from '../told-problem';
 import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 
 /** What the worker is asked for. */
@@ -19,4 +20,4 @@ export interface DesignWish {
 export type DesignNews =
   | { readonly type: 'progress'; readonly part: number }
   | { readonly type: 'done'; readonly set: DesignedSet }
-  | { readonly type: 'failed'; readonly problem: string };
+  | { readonly type: 'failed'; readonly problem: ToldProblem };

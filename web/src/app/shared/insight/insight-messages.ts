@@ -4,6 +4,7 @@ import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
 import type { AnswerFilter, MasteryPoint } from '@zeitpunkt/core/insight/insight-book';
 import type { RungId } from '@zeitpunkt/core/ladder/registry';
 import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
+import type { ToldProblem } from '../told-problem';
 
 /** A lesson of a class, as insight knows it. */
 export interface InsightLesson {
@@ -56,4 +57,4 @@ export interface InsightReplies {
 export type InsightNews =
   | { readonly id: number; readonly type: 'progress'; readonly part: number }
   | { readonly id: number; readonly type: 'done'; readonly reply: InsightReplies[keyof InsightReplies] }
-  | { readonly id: number; readonly type: 'failed'; readonly problem: string };
+  | { readonly id: number; readonly type: 'failed'; readonly problem: ToldProblem };

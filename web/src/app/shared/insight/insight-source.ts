@@ -2,6 +2,8 @@ import { Injectable } from '@angular/core';
 import type { ClassChange } from '@zeitpunkt/core/insight/change';
 import type { AnswerFilter, MasteryPoint } from '@zeitpunkt/core/insight/insight-book';
 import type { AnswerInLesson, ClassInsight, InsightNews, InsightQuestion, InsightReplies } from './insight-messages';
+import { ApiProblem } from '../api';
+import { errorOf } from '../told-problem';
 
 type WithoutId<Question> = Question extends { readonly id: number } ? Omit<Question, 'id'> : never;
 
@@ -40,7 +42,7 @@ export class InsightSource {
   stop(): void {
     this.worker?.terminate();
     this.worker = null;
-    for (const { reject } of this.waiting.values()) reject(new Error('Stopped.'));
+    for (const { reject } of this.waiting.values()) reject(new ApiProblem('STOPPED', 'This was given up.'));
     this.waiting.clear();
   }
 
@@ -63,10 +65,11 @@ export class InsightSource {
       if (data.type === 'progress') return one?.onProgress(data.part);
       this.waiting.delete(data.id);
       if (data.type === 'done') one?.resolve(data.reply);
-      else one?.reject(new Error(data.problem));
+      else one?.reject(errorOf(data.problem));
     };
     worker.onerror = () => {
-      for (const { reject } of this.waiting.values()) reject(new Error('The answers could not be looked through on this device.'));
+      for (const { reject } of this.waiting.values())
+        reject(new ApiProblem('NOT_LOOKED_THROUGH', 'The answers could not be looked through on this device.'));
       this.waiting.clear();
     };
     return worker;

@@ -1,3 +1,4 @@
+import { toldOf } from '../told-problem';
 import { InsightEngine } from './insight-engine';
 import type { InsightNews, InsightQuestion } from './insight-messages';
 import { linesFromServer } from './lines-from-server';
@@ -14,7 +15,7 @@ addEventListener('message', ({ data: question }: MessageEvent<InsightQuestion>) 
       .answer(question, (part) => tell({ id, type: 'progress', part }))
       .then(
         (reply) => tell({ id, type: 'done', reply }),
-        (error: unknown) => tell({ id, type: 'failed', problem: error instanceof Error ? error.message : String(error) }),
+        (error: unknown) => tell({ id, type: 'failed', problem: toldOf(error) }),
       ),
   );
 });

@@ -49,7 +49,11 @@ test('a file that is cancelled is not given out, its worker is over, and the nex
 
 test('what goes wrong is said, and a worker that cannot be fetched too', async () => {
   const first = maker.make(WISH, 'Zones');
-  worker().answer({ type: 'failed', number: 1, sentence: 'The letters for this page cannot be fetched just now.' });
+  worker().answer({
+    type: 'failed',
+    number: 1,
+    problem: { code: 'PAPER_LETTERS', sentence: 'The letters for this page cannot be fetched just now.', status: 0, params: {} },
+  });
   expect(await first).toBeNull();
   expect(maker.making()).toMatchObject({ at: 'failed', sentence: expect.stringContaining('letters') });
   const second = maker.make(WISH, 'Zones');

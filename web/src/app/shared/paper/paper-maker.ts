@@ -4,6 +4,8 @@ import { download, fileName } from '../download';
 import type { FromPaperWorker, PaperOrder } from './paper-messages';
 import { startPaper } from './start-paper';
 import { deviceStore } from '../device-store';
+import { sentenceOf } from '../api';
+import { errorOf } from '../told-problem';
 
 /** How papers are wanted; kept on the device, since a teacher's printer stays the same. */
 export interface PaperHabit {
@@ -98,7 +100,11 @@ export class PaperMaker {
       this.worker = startPaper();
       this.worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => this.hear(data));
       this.worker.addEventListener('error', () =>
-        this.hear({ type: 'failed', number: this.number, sentence: 'Papers cannot be made just now: load this page again.' }),
+        this.hear({
+          type: 'failed',
+          number: this.number,
+          problem: { code: null, sentence: 'Papers cannot be made just now: load this page again.', status: 0, params: {} },
+        }),
       );
     }
     return this.worker;
@@ -121,7 +127,7 @@ export class PaperMaker {
       case 'drawn': // in workers of its own, see draw-versions.ts
         return;
       case 'failed':
-        this.making.set({ at: 'failed', sentence: message.sentence });
+        this.making.set({ at: 'failed', sentence: sentenceOf(errorOf(message.problem)) });
         return this.done(null);
     }
   }

@@ -4,6 +4,7 @@ import type { PaperLook, PaperPage } from '@zeitpunkt/core/paper/paper-page';
 import type { PaperWish } from '@zeitpunkt/core/paper/paper-wish';
 import type { SheetVersion } from '@zeitpunkt/core/paper/versions';
 import type { Item } from '@zeitpunkt/core/question-kinds/registry';
+import type { ToldProblem } from '../told-problem';
 
 /** A join card before its code is drawn: that is done where the paper is made. */
 export interface PaperOrder {
@@ -48,5 +49,5 @@ export type FromPaperWorker = { readonly number: number } & (
   | { readonly type: 'progress'; readonly done: number; readonly of: number }
   | { readonly type: 'made'; readonly file: Blob; readonly pages: number; readonly missing: readonly string[] }
   | { readonly type: 'drawn'; readonly versions: readonly SheetVersion[] }
-  | { readonly type: 'failed'; readonly sentence: string }
+  | { readonly type: 'failed'; readonly problem: ToldProblem }
 );

@@ -8,6 +8,8 @@ import { fontFor } from './paper-fonts';
 import type { PaperFont } from './paper-font';
 import type { FromPaperWorker, PaperOrder, ToPaperWorker } from './paper-messages';
 import { PdfOutlet } from './pdf-outlet';
+import { toldOf } from '../told-problem';
+import { ApiProblem } from '../api';
 
 /** So many pages are shown before the file is made. */
 const MOST_LOOKED_AT = 60;
@@ -18,12 +20,7 @@ const tell = (message: FromPaperWorker) => postMessage(message);
 
 addEventListener('message', ({ data }: MessageEvent<ToPaperWorker>) => {
   workOf(data).catch((error: unknown) => {
-    console.error(error); // whoever looks into it finds the reason here
-    const sentence =
-      error instanceof TypeError && /fetch/i.test(error.message)
-        ? 'The letters for this page cannot be fetched just now.'
-        : 'This paper could not be made: something went wrong on this page. Please load it again.';
-    tell({ number: data.number, type: 'failed', sentence });
+    tell({ number: data.number, type: 'failed', problem: toldOf(error) });
   });
 });
 
@@ -75,8 +72,8 @@ async function begin({ wish, look: wished }: PaperOrder) {
 }
 
 async function fetchFile(address: string): Promise<Uint8Array> {
-  const reply = await fetch(new URL(address, location.origin));
-  if (!reply.ok) throw new TypeError(`fetch of ${address}: ${reply.status}`);
+  const reply = await fetch(new URL(address, location.origin)).catch(() => null);
+  if (!reply?.ok) throw new ApiProblem('PAPER_LETTERS', 'The letters for this page cannot be fetched just now.', reply?.status);
   return new Uint8Array(await reply.arrayBuffer());
 }
 

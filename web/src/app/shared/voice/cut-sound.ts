@@ -10,6 +10,7 @@ import {
   Output,
   WebMOutputFormat,
 } from 'mediabunny';
+import { ApiProblem } from '../api';
 
 /**
  * Cuts a piece out of a recorded file, without encoding it anew: whole packets of about 20 ms are kept. The new file knows how
@@ -20,7 +21,7 @@ export async function cutSound(file: Blob, { fromMs, toMs }: Span): Promise<{ re
   const track = await input.getPrimaryAudioTrack();
   const codec = track && (await track.getCodec());
   const config = track && (await track.getDecoderConfig());
-  if (!track || !codec || !config) throw new Error('The recorded file holds no sound that can be cut.');
+  if (!track || !codec || !config) throw new ApiProblem('SOUND_NOT_READ', 'The recorded file holds no sound that can be cut.');
   const target = new BufferTarget();
   const format = codec === 'opus' ? new WebMOutputFormat() : new Mp4OutputFormat();
   const output = new Output({ format, target });

@@ -1,7 +1,5 @@
-import type { ApiProblem } from '../api';
+import type { ApiProblem, Params } from '../api';
 import { catalogue } from './catalogue';
-
-type Params = ApiProblem['params'];
 
 /** Problems by their code; a code that means several things has no words of its own, and the server's sentence is shown. */
 const PROBLEM_WORDS = catalogue<{ readonly fault: string; readonly byCode: Readonly<Record<string, (params: Params) => string>> }>({

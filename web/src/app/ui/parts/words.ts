@@ -7,6 +7,8 @@ export const PARTS_WORDS = catalogue({
     undo: 'Undo',
     close: 'Close',
     help: 'Help with this place',
+    lineLost: 'line lost',
+    qrOf: (address: string) => `QR code of ${address}`,
     leftHand: 'Left hand',
     rightHand: 'Right hand',
     does: 'What they do',

@@ -11,6 +11,7 @@ import { designInWorker, type Designing } from '../../../shared/diagnosis/design
 import { KindPicture } from './kind-picture';
 import { keyOf, tellsOf } from './what-it-tells';
 import { COMPOSER_WORDS } from './words';
+import { sentenceOf } from '../../../shared/api';
 
 /** Questions that are looked through for a suggestion, and how many are suggested. */
 const LOOKED_THROUGH = 240;
@@ -146,7 +147,7 @@ export class SuggestQuestion {
         })),
       );
     } catch (error) {
-      this.problem.set(error instanceof Error ? error.message : String(error));
+      this.problem.set(sentenceOf(error));
     }
     this.looking.set(false);
   }

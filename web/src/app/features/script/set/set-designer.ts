@@ -181,7 +181,7 @@ export class SetDesigner {
     try {
       this.set.set(await this.designing.done);
     } catch (error) {
-      this.problem.set(error instanceof Error ? error.message : String(error));
+      this.problem.set(sentenceOf(error));
     }
     this.stop();
   }
