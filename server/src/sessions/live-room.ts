@@ -26,8 +26,9 @@ import type { OpenRoom } from './open-room.js';
 import type { SessionQueries } from './queries.js';
 import { RoomDesks } from './room-desks.js';
 import { RoomDoor } from './room-door.js';
+import { RoomPlaces } from './room-places.js';
 import { Roster, type Coming } from './roster.js';
-import type { SessionRecord } from './session-record.js';
+import { sessionDetail, type SessionRecord } from './session-record.js';
 
 /** What a room needs from outside. */
 export interface RoomNeeds {
@@ -61,6 +62,7 @@ export class LiveRoom implements OpenRoom {
   private readonly hub: Hub;
   private readonly passing = new InPassing();
   private readonly desks: RoomDesks;
+  private readonly places: RoomPlaces;
 
   constructor(
     private readonly record: SessionRecord,
@@ -92,6 +94,16 @@ export class LiveRoom implements OpenRoom {
       answers: this.answers,
       passing: this.passing,
     });
+    this.places = new RoomPlaces({
+      nowMs: needs.nowMs,
+      roster: this.roster,
+      answers: this.answers,
+      hub: this.hub,
+      door: this.door,
+      desks: this.desks,
+      passing: this.passing,
+      onReleased: needs.onReleased,
+    });
   }
 
   // --- the teacher ---
@@ -104,23 +116,12 @@ export class LiveRoom implements OpenRoom {
 
   /** @param before attempts as they were read a moment ago, where more is wanted than the latest */
   detail(before: readonly MarkedResponse[] = []): SessionDetail {
-    const { id, lessonId, classId, className, pace, simulated, roomKey, createdAtMs, unreadable } = this.record;
-    const { lesson } = this.lesson;
-    return {
-      id,
-      lessonId,
-      classId,
-      className,
-      pace,
-      simulated,
-      roomKey,
-      createdAtMs,
+    return sessionDetail(this.record, {
       endedAtMs: null,
-      lesson,
       pupils: this.roster.pupils,
       live: { ...this.live('console'), responses: this.answers.with(before) },
-      unreadable,
-    };
+      unreadable: this.record.unreadable,
+    });
   }
 
   live(window: TeacherWindow): SessionLive {
@@ -136,15 +137,9 @@ export class LiveRoom implements OpenRoom {
     };
   }
 
-  /** Lets in who waits at the door; whoever is in already, or gone, is passed over. */
+  /** Lets in who waits at the door. */
   letIn(participantIds: readonly string[]): void {
-    for (const participantId of participantIds) {
-      const before = this.roster.letIn(participantId, this.needs.nowMs());
-      if (!before) continue;
-      for (const { id } of before) this.tellReleased(id, () => this.hub.moveDesk(id));
-      this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId }));
-      this.desks.tell(participantId);
-    }
+    this.places.letIn(participantIds);
   }
 
   /** Keeps an answer that the teacher enters for a pupil of the class. @throws CoreError PUPIL_UNKNOWN, QUESTION_NOT_OPEN, RESPONSE_SHAPE */
@@ -177,32 +172,19 @@ export class LiveRoom implements OpenRoom {
     if (this.answers.count(responseId, counted)) this.hub.tellEvent((seq) => ({ type: 'counted', seq, responseId, counted }));
   }
 
-  /**
-   * Gives a pupil's place up: the device goes back to the room key.
-   * @param sendsOut the teacher sends the pupil out, who waits at the door when coming again
-   * @returns the place as it was
-   */
+  /** Gives a pupil's place up. @param sendsOut by the teacher: the pupil waits at the door when coming again */
   release(participantId: string, sendsOut = false): Participant {
-    const place = this.roster.release(participantId, this.needs.nowMs(), sendsOut);
-    this.tellReleased(participantId, () => this.hub.releaseDesk(participantId));
-    return place;
+    return this.places.release(participantId, sendsOut);
   }
 
-  /** The class has changed: new names are seen everywhere, and deleted pupils leave with all they gave. */
+  /** The class has changed. @returns who is gone */
   renewRoster(pupils: readonly Pupil[]): readonly Participant[] {
-    const gone = this.roster.renew(pupils);
-    this.answers.forget(new Set(gone.map(({ pupilId }) => pupilId)));
-    for (const { id } of gone) this.hub.releaseDesk(id);
-    this.hub.tellEvent((seq) => ({ type: 'roster', seq, pupils, participants: this.roster.all }));
-    this.desks.tellAll();
-    return gone;
+    return this.places.renew(pupils);
   }
 
-  /** Two pupils of the class became one: what was answered is theirs now, and every console sees it so. */
+  /** Two pupils of the class became one. */
   readAgain(responses: readonly MarkedResponse[]): void {
-    this.answers.readAgain(responses);
-    this.hub.showConsoles();
-    this.desks.tellAll();
+    this.places.readAgain(responses);
   }
 
   /** The class was deleted, and everything of this room with it. */
@@ -238,10 +220,7 @@ export class LiveRoom implements OpenRoom {
   }
 
   join(coming: Coming): string {
-    const participant = this.roster.join(coming, this.needs.nowMs(), this.door.admitsOneByOne);
-    if (participant) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant }));
-    else this.hub.endDesk(coming.participantId);
-    return coming.participantId;
+    return this.places.join(coming);
   }
 
   /** A pupil answers "Ready?". */
@@ -258,18 +237,8 @@ export class LiveRoom implements OpenRoom {
     if (this.passing.show(participantId, pose)) this.hub.tell({ type: 'shown', participantId, pose });
   }
 
-  /**
-   * Lets a pupil in by join card; a device that had the pupil's place before is told that it moved.
-   * @returns the place in the room
-   */
   joinByCard(joinId: string, pupilId: string, hashOfToken: string): string {
-    const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
-    if (!before) this.hub.tellEvent((seq) => ({ type: 'joined', seq, participant: place }));
-    else {
-      this.hub.moveDesk(place.id);
-      if (before.waits) this.hub.tellEvent((seq) => ({ type: 'let-in', seq, participantId: place.id }));
-    }
-    return place.id;
+    return this.places.joinByCard(joinId, pupilId, hashOfToken);
   }
 
   hasParticipant(participantId: string): boolean {
@@ -307,21 +276,12 @@ export class LiveRoom implements OpenRoom {
     return this.desks.message(participantId);
   }
 
-  // --- who listens ---
-
   listen(window: TeacherWindow, line: Line): () => void {
     return this.hub.listen(window, line);
   }
 
   listenDesk(participantId: string, line: Line): () => void {
     return this.hub.listenDesk(participantId, line);
-  }
-
-  private tellReleased(participantId: string, tellDesk: () => void): void {
-    this.hub.tellEvent((seq) => ({ type: 'released', seq, participantId }));
-    tellDesk();
-    this.passing.forget(participantId);
-    this.needs.onReleased(participantId);
   }
 
   private setOnline(participantId: string, online: boolean): void {

@@ -2,7 +2,6 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { writeRoomState } from '@zeitpunkt/core/formats/stored';
 import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
-import { type KeyPicture, drawRoomKey, KEY_LENGTH, roomKeyText } from '@zeitpunkt/core/live/room-key';
 import { newRoom, SILENCE_MS } from '@zeitpunkt/core/live/room';
 import type {
   CommandDone,
@@ -15,16 +14,17 @@ import type {
   SessionStart,
   TeacherMessage,
 } from '@zeitpunkt/contract';
-import { randomInt, randomUUID } from 'node:crypto';
+import { randomUUID } from 'node:crypto';
 import type { Store } from '../db/connection.js';
 import { groupCommit } from '../db/group-commit.js';
 import { type Events, listenTo } from '../events.js';
 import type { FailedTries } from '../http/failed-tries.js';
 import type { Json, Work } from '../work/work.js';
-import { responseOfRow } from './answers.js';
+import { responseOfRow } from './response-rows.js';
 import { DeskTokens } from './desk-tokens.js';
 import { EndedLessons } from './ended-lessons.js';
 import { LiveRoom, type RoomNeeds } from './live-room.js';
+import { RoomDoors } from './room-doors.js';
 import { sessionQueries } from './queries.js';
 import { pupilsOf } from './queries/pupils.js';
 import { takesOf } from './queries/takes.js';
@@ -48,6 +48,7 @@ export interface DirectoryOptions {
 export class RoomDirectory {
   readonly queries;
   readonly tokens = new DeskTokens();
+  readonly doors: RoomDoors;
   private readonly rooms = new Map<string, LiveRoom>();
   private readonly ended;
   /** What every room needs, of either pace; writes of all of them share transactions. */
@@ -56,6 +57,7 @@ export class RoomDirectory {
   constructor(private readonly options: DirectoryOptions) {
     const { store, events, nowMs, keyTries, mostAttempts } = options;
     this.queries = sessionQueries(store.db);
+    this.doors = new RoomDoors(this.queries, (id) => this.find(id));
     const onEnded = (room: LiveRoom) => this.forget(room);
     const onReleased = (participantId: string) => this.tokens.forget((place) => place.participantId === participantId);
     const commit = groupCommit(store.sqlite);
@@ -94,7 +96,7 @@ export class RoomDirectory {
         ...start,
         teacherId,
         lessonVersion: lesson.version,
-        roomKey: this.freeKey(),
+        roomKey: this.doors.freeKey(),
         title: lesson.file.title,
         phase: room.phase,
         room: writeRoomState(room),
@@ -160,40 +162,6 @@ export class RoomDirectory {
   /** The last thing to say on a line to a session that has ended. */
   lastWord(sessionId: string): Promise<Json<TeacherMessage>> {
     return this.options.work.json('lastWord', sessionId, this.options.nowMs());
-  }
-
-  /**
-   * The room that a key opens.
-   * @throws CoreError ROOM_KEY_UNKNOWN, the same whether there is no such room or its door is closed
-   */
-  byKey(pictures: readonly KeyPicture[], who: { readonly joinId?: string; readonly knockId?: string | undefined } = {}): LiveRoom {
-    const room = this.behindDoor(pictures);
-    const isIn = who.joinId !== undefined && room?.hasParticipant(who.joinId); // the same join once more
-    if (!room || !(isIn || room.door.isOpenTo(who.knockId))) {
-      throw new CoreError('ROOM_KEY_UNKNOWN', 'No open door has these four pictures in this order. Look at them once more.');
-    }
-    return room;
-  }
-
-  /** Knocks at the door that has a key, if there is one: whoever knocks does not learn that. */
-  knock(pictures: readonly KeyPicture[], knockId: string, mustBeOpened: boolean): void {
-    this.behindDoor(pictures)?.door.knock(knockId, mustBeOpened);
-  }
-
-  /** Whether a teacher has opened to one who knocked with these pictures. */
-  isOpenedTo(pictures: readonly KeyPicture[], knockId: string): boolean {
-    return this.behindDoor(pictures)?.door.isOpenedTo(knockId) ?? false;
-  }
-
-  /** The room that is open by now to one who knocked; null while it is not. */
-  openedTo(pictures: readonly KeyPicture[], knockId: string): LiveRoom | null {
-    const room = this.behindDoor(pictures);
-    return room?.door.hasKnocked(knockId) && room.door.isOpenTo(knockId) ? room : null;
-  }
-
-  /** Whether an open room has a key, whatever its door; nobody outside is told. */
-  isThere(pictures: readonly KeyPicture[]): boolean {
-    return this.behindDoor(pictures) !== undefined;
   }
 
   /** Ends every room in which nothing was heard for three hours. Returns how many. */
@@ -287,11 +255,6 @@ export class RoomDirectory {
     }
   }
 
-  private behindDoor(pictures: readonly KeyPicture[]): LiveRoom | undefined {
-    const id = this.queries.sessionIdByKey(pictures.join(' '));
-    return id === undefined ? undefined : this.find(id);
-  }
-
   /** The recording of a lesson has changed. */
   private takesChanged(lessonId: string): void {
     for (const room of this.rooms.values()) room.takesChanged(lessonId);
@@ -306,14 +269,6 @@ export class RoomDirectory {
   private forget(room: LiveRoom): void {
     this.rooms.delete(room.id);
     this.tokens.forget((place) => place.room === room);
-  }
-
-  /** A room key that no session has. */
-  freeKey(length = KEY_LENGTH): string {
-    for (;;) {
-      const key = roomKeyText(drawRoomKey(() => randomInt(2 ** 32) / 2 ** 32, length));
-      if (this.queries.sessionIdByKey(key) === undefined) return key;
-    }
   }
 }
 

@@ -6,7 +6,7 @@ import type { MarkedResponse } from '@zeitpunkt/contract';
 import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../db/connection.js';
 import { stored } from '../db/stored.js';
-import { responseOfRow } from './answers.js';
+import { responseOfRow } from './response-rows.js';
 import { sessionQueries } from './queries.js';
 import { lessonOf } from './session-record.js';
 import { liveSession } from '../tables/sessions.js';

@@ -4,7 +4,7 @@ import type { RoomState } from '@zeitpunkt/core/live/room';
 import { readPictures } from '@zeitpunkt/core/live/room-key';
 import type { MarkedResponse, Participant, Pupil, SessionDetail } from '@zeitpunkt/contract';
 import { stored } from '../db/stored.js';
-import { responseOfRow } from './answers.js';
+import { responseOfRow } from './response-rows.js';
 import { NOTHING_IN_PASSING } from './in-passing.js';
 import type { SessionQueries } from './queries.js';
 
@@ -101,24 +101,12 @@ export function lessonOf(file: string, title: string): PreparedLesson {
   return known;
 }
 
-/** A session as its teacher sees it, from the database alone. */
-export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
-  const {
-    id,
-    lessonId,
-    classId,
-    className,
-    pace,
-    simulated,
-    roomKey,
-    createdAtMs,
-    endedAtMs,
-    lesson,
-    room,
-    participants,
-    responses,
-    unreadable,
-  } = record;
+/** A session as its teacher sees it. @param now what of it changes while it is taught */
+export function sessionDetail(
+  { id, lessonId, classId, className, pace, simulated, roomKey, createdAtMs, lesson }: SessionFrame,
+  now: Pick<SessionDetail, 'endedAtMs' | 'pupils' | 'live' | 'unreadable'>,
+): SessionDetail {
+  const isOpen = now.endedAtMs === null;
   return {
     id,
     lessonId,
@@ -126,12 +114,16 @@ export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], 
     className,
     pace,
     simulated,
-    roomKey: endedAtMs === null ? roomKey : null,
+    roomKey: isOpen ? roomKey : null,
     createdAtMs,
-    endedAtMs,
     lesson: lesson.lesson,
-    pupils,
-    live: { seq: 0, nowMs, room, participants, responses, outside: { knocks: [], wrongKeys: 0 }, passing: NOTHING_IN_PASSING },
-    unreadable,
+    ...now,
   };
+}
+
+/** A session as its teacher sees it, from the database alone. */
+export function detailOfRecord(record: SessionRecord, pupils: readonly Pupil[], nowMs: number): SessionDetail {
+  const { endedAtMs, room, participants, responses, unreadable } = record;
+  const nobody = { outside: { knocks: [], wrongKeys: 0 }, passing: NOTHING_IN_PASSING };
+  return sessionDetail(record, { endedAtMs, pupils, live: { seq: 0, nowMs, room, participants, responses, ...nobody }, unreadable });
 }

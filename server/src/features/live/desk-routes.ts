@@ -1,17 +1,6 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
-import {
-  BesideJoin,
-  DeskView,
-  Join,
-  Knock,
-  KnockAnswer,
-  NextLesson,
-  ReadyPost,
-  RoomFound,
-  RoomLookup,
-  ShownPost,
-} from '@zeitpunkt/contract';
+import { DeskView, Join, Knock, KnockAnswer, NextLesson, ReadyPost, RoomFound, RoomLookup, ShownPost } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyReply, FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
@@ -22,12 +11,13 @@ import type { Limits } from '../../http/limits.js';
 import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
 import { ClassLists } from '../classes/gives.js';
 import type { OwnRooms } from '../own-pace/gives.js';
+import { besideRoutes } from './beside-routes.js';
+import { DEVICE_SECONDS, deskTools } from './desk-tools.js';
 import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from '../../sessions/desk-places.js';
 import type { OpenRoom } from '../../sessions/open-room.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 
-/** A device that was never in is told from others behind its address for a school day, one that was for half a school year. */
-const DEVICE_SECONDS = 12 * 3600;
+/** A device that has been in a room is known for half a school year. */
 export const KNOWN_SECONDS = 150 * 24 * 3600;
 /** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
 export const DEVICE_COOKIE = 'zp_device';
@@ -67,7 +57,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
   const lists = new ClassLists(store, events);
   /** Of the keys of what stays open for days. */
   const lastingTries = new FailedTries(limits.lastingKey, nowMs);
-  const keep = (reply: FastifyReply, name: string, token: string, maxAge: number) => reply.setCookie(name, token, { ...cookies, maxAge });
+  const { keep, inRoom, foundOf } = deskTools({ rooms, findDesk, cookies });
 
   const deviceOf = (request: FastifyRequest) => request.cookies[DEVICE_COOKIE] ?? null;
   /** A device that has been in a room of this school: nobody else has its token. */
@@ -79,22 +69,21 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     const isLasting = roomKey.length > KEY_LENGTH;
     const tries = isLasting ? lastingTries : keyTries;
     tries.mustBeFree(device);
-    const isExpected = who.knockId !== undefined && rooms.isOpenedTo(roomKey, who.knockId);
+    const isExpected = who.knockId !== undefined && rooms.doors.isOpenedTo(roomKey, who.knockId);
     // A guesser behind the class's own address stops nobody whose device has been here before, nor whom the teacher opens to.
     if (!isExpected && !isKnown(device) && tries.isCrowded(request.ip)) throw isLasting ? tooManyLasting() : crowded();
     if (device === null) keep(reply, DEVICE_COOKIE, newToken(), DEVICE_SECONDS);
     try {
-      return own.byKey(roomKey) ?? rooms.byKey(roomKey, who);
+      return own.byKey(roomKey) ?? rooms.doors.byKey(roomKey, who);
     } catch (error) {
       if (error instanceof CoreError && error.code === 'ROOM_KEY_UNKNOWN') {
-        const isWrong = !rooms.isThere(roomKey);
+        const isWrong = !rooms.doors.isThere(roomKey);
         tries.failed(device, request.ip, isWrong);
         if (isWrong) rooms.wrongKeyTried();
       }
       throw error;
     }
   };
-  const foundOf = ({ className, names, admitsNewcomers }: OpenRoom) => ({ className, ...names, newcomers: admitsNewcomers });
 
   /** One who is not on the class list is put on it, at its end. @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN */
   const takeNewcomer = (room: OpenRoom, pupil: { readonly id: string; readonly name: string }) => {
@@ -103,13 +92,7 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     }
     lists.add(room.classId, pupil);
   };
-  /** Of a device that is in an open room. @throws CoreError DESK_NOT_JOINED, ROOM_NOT_RUNNING */
-  const inRoom = (request: FastifyRequest) => {
-    const place = findDesk(request.cookies[DESK_COOKIE]);
-    const room = place.room && rooms.find(place.room.id);
-    if (!place.room || !room) throw new CoreError('ROOM_NOT_RUNNING', 'The lesson is over.');
-    return { room, participantId: place.participantId };
-  };
+  await app.register(besideRoutes, { rooms, findDesk, limits, cookies });
 
   app.post('/api/desk/room', { schema: { body: RoomLookup, response: { 200: RoomFound } }, bodyLimit }, async (request, reply) =>
     foundOf(await tryKey(request, reply, request.body)),
@@ -134,13 +117,13 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     const device = deviceOf(request);
     keyTries.mustBeFree(device);
     const mustBeOpened = !isKnown(device) && keyTries.isCrowded(request.ip);
-    keyTries.failed(device, request.ip, !rooms.isThere(roomKey));
-    rooms.knock(roomKey, knockId, mustBeOpened);
+    keyTries.failed(device, request.ip, !rooms.doors.isThere(roomKey));
+    rooms.doors.knock(roomKey, knockId, mustBeOpened);
     return reply.code(204).send(null);
   });
 
   app.post('/api/desk/knock/answer', { schema: { body: Knock, response: { 200: KnockAnswer } }, bodyLimit }, (request) => {
-    const room = rooms.openedTo(request.body.roomKey, request.body.knockId);
+    const room = rooms.doors.openedTo(request.body.roomKey, request.body.knockId);
     return { room: room && foundOf(room) };
   });
 
@@ -167,30 +150,6 @@ export const deskRoutes: Feature<DeskRoutesOptions> = async (
     room.showDial(participantId, request.body.pose);
     void reply.code(204);
     return null;
-  });
-
-  // --- two pupils on one device ---
-
-  app.get('/api/desk/beside', { schema: { response: { 200: RoomFound } } }, (request) => foundOf(inRoom(request).room));
-
-  app.post('/api/desk/beside/join', { schema: { body: BesideJoin, response: { 200: DeskView } }, bodyLimit }, (request, reply) => {
-    const { room } = inRoom(request);
-    const { joinId, pupilId } = request.body;
-    const token = newToken();
-    room.join({ participantId: joinId, pupilId, tokenHash: tokenHash(token) });
-    rooms.tokens.forget((place) => place.participantId === joinId);
-    keep(reply, BESIDE_COOKIE, request.cookies[DESK_COOKIE]!, room.deskSeconds);
-    keep(reply, DESK_COOKIE, token, room.deskSeconds);
-    return room.deskView(joinId);
-  });
-
-  app.post('/api/desk/swap', { schema: { response: { 200: DeskView } } }, (request, reply) => {
-    const { [DESK_COOKIE]: mine, [BESIDE_COOKIE]: other } = request.cookies;
-    const place = findDesk(other);
-    const seconds = place.room?.deskSeconds ?? DEVICE_SECONDS;
-    keep(reply, DESK_COOKIE, other!, seconds);
-    if (mine) keep(reply, BESIDE_COOKIE, mine, seconds);
-    return place.room ? place.room.deskView(place.participantId) : endedView(place.ended);
   });
 
   app.post('/api/desk/leave', { schema: { response: { 204: Type.Null() } } }, (request, reply) => {

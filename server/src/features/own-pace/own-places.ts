@@ -1,9 +1,9 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { writeRun } from '@zeitpunkt/core/formats/stored';
 import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
-import { answeredOwn, beginOwn, isOwnDone } from '@zeitpunkt/core/run/own-pace';
+import { answeredOwn, beginOwn, isOwnDone, ownIndex } from '@zeitpunkt/core/run/own-pace';
 import { newRun, type Run } from '@zeitpunkt/core/run/run';
-import type { Pupil } from '@zeitpunkt/contract';
+import type { OwnPlace, Pupil } from '@zeitpunkt/contract';
 import { stored } from '../../db/stored.js';
 import type { OwnPaceQueries } from './queries.js';
 
@@ -107,5 +107,11 @@ export class OwnPlaces {
         place.run = answeredOwn(place.run!, id, this.lesson, this.needs.nowMs());
       }
     }
+  }
+
+  /** A place as the teacher sees it. */
+  told(pupilId: string, online: boolean): OwnPlace {
+    const { name, run, heardAtMs, finishedAtMs, line } = this.of(pupilId);
+    return { pupilId, name, at: run && ownIndex(this.lesson, run.at), done: finishedAtMs !== null, heardAtMs, online, line };
   }
 }

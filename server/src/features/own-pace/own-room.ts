@@ -1,11 +1,9 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
+import type { PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
 import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
-import { NO_CALLS } from '@zeitpunkt/core/live/calls';
 import type { Run } from '@zeitpunkt/core/run/run';
 import { dayOf } from '@zeitpunkt/core/series/school-days';
-import type { Take } from '@zeitpunkt/core/voice/take';
-import { answeredOwn, farthestOwnStep, goOwn, ownIndex, ownSteps } from '@zeitpunkt/core/run/own-pace';
+import { answeredOwn, goOwn, ownSteps } from '@zeitpunkt/core/run/own-pace';
 import type {
   DeskView,
   MarkedResponse,
@@ -18,7 +16,6 @@ import type {
   ResponsePost,
 } from '@zeitpunkt/contract';
 import { Answers } from '../../sessions/answers.js';
-import { deskMessage, deskView, sharedView } from '../../sessions/desk-view.js';
 import { Hub } from '../../sessions/hub.js';
 import type { Line } from '../../sessions/line.js';
 import type { RoomNeeds } from '../../sessions/live-room.js';
@@ -26,9 +23,10 @@ import type { OpenRoom } from '../../sessions/open-room.js';
 import { Roster, type Coming } from '../../sessions/roster.js';
 import type { SessionRecord } from '../../sessions/session-record.js';
 import { InTurn } from './in-turn.js';
+import { mustBeOpen } from './own-days.js';
+import { OwnWindows } from './own-windows.js';
 import { OwnPlaces, type Standing } from './own-places.js';
-import { OwnTakes } from './own-takes.js';
-import { ownView } from './own-view.js';
+import { OwnDesks } from './own-desks.js';
 import type { OwnPaceQueries } from './queries.js';
 import type { ownPace } from '../../tables/own-pace.js';
 
@@ -50,13 +48,10 @@ export class OwnRoom implements OpenRoom {
   private readonly roster: Roster;
   private readonly answers: Answers;
   private readonly hub: Hub;
-  private readonly windows = new Set<Line>();
-  private readonly takes: OwnTakes;
+  private readonly windows = new OwnWindows();
+  private readonly desks: OwnDesks;
   private readonly places: OwnPlaces;
   private readonly turns = new InTurn();
-  /** Counts the views that went out, so that a desk knows the newer one. */
-  private seq = 0;
-
   constructor(
     record: SessionRecord,
     private given: typeof ownPace.$inferSelect,
@@ -71,13 +66,21 @@ export class OwnRoom implements OpenRoom {
     this.lesson = lesson;
     this.hub = new Hub((participantId, online) => this.setOnline(participantId, online));
     this.answers = new Answers(id, responses, lesson.lesson.settings, needs, (response) => this.answered(response));
-    this.takes = new OwnTakes(lesson, () => needs.takesOf(record.lessonId));
     this.places = new OwnPlaces(id, lesson, needs);
     this.places.mend((pupilId, askingId) => this.answers.latestOf(pupilId, askingId) !== undefined);
     this.roster = new Roster(id, this.places.pupils, participants, needs.queries);
+    this.desks = new OwnDesks({
+      nowMs: needs.nowMs,
+      lesson,
+      className: this.className,
+      given: () => this.given,
+      roster: this.roster,
+      answers: this.answers,
+      places: this.places,
+      hub: this.hub,
+      takes: () => needs.takesOf(record.lessonId),
+    });
   }
-
-  // --- pupils ---
 
   /** Whose place no device has yet, and the others. */
   get names(): { readonly pupils: readonly Pupil[]; readonly inAlready: readonly Pupil[] } {
@@ -102,7 +105,7 @@ export class OwnRoom implements OpenRoom {
   }
 
   joinByCard(joinId: string, pupilId: string, hashOfToken: string): string {
-    this.mustBeOpen();
+    mustBeOpen(this.given, dayOf(this.needs.nowMs()));
     const { place, before } = this.roster.joinByCard(joinId, pupilId, hashOfToken, this.needs.nowMs());
     if (before) this.hub.moveDesk(place.id);
     if (!this.places.of(pupilId).run) {
@@ -131,16 +134,13 @@ export class OwnRoom implements OpenRoom {
     this.tellWindows(pupilId);
   }
 
-  /** Whether a take belongs to a step that the pupil may be at. */
   mayHear(participantId: string, takeId: string): boolean {
-    const farthest = farthestOwnStep(this.lesson, this.places.runOf(this.roster.get(participantId).pupilId));
-    const steps = ownSteps(this.lesson).slice(0, farthest + 1);
-    return steps.some((step) => this.takeAt(step)?.id === takeId);
+    return this.desks.mayHear(participantId, takeId);
   }
 
   /** A pupil goes to another step, or has the same one once more. @throws CoreError ROOM_POSITION_RANGE, OWN_PACE_DAYS */
   async go(participantId: string, to: StepRef): Promise<void> {
-    this.mustBeOpen();
+    mustBeOpen(this.given, dayOf(this.needs.nowMs()));
     const { pupilId } = this.roster.get(participantId);
     await this.changeRun(pupilId, (run) => goOwn(run, to, this.lesson, this.needs.nowMs()));
   }
@@ -163,38 +163,33 @@ export class OwnRoom implements OpenRoom {
   }
 
   deskView(participantId: string): DeskView {
-    const { shared, pupil, latest } = this.viewParts(participantId);
-    return deskView(shared, pupil, latest);
+    return this.desks.view(participantId);
   }
 
   deskMessage(participantId: string): string {
-    const { shared, pupil, latest } = this.viewParts(participantId);
-    return deskMessage(shared, pupil, latest);
+    return this.desks.message(participantId);
   }
 
   listenDesk(participantId: string, line: Line): () => void {
     return this.hub.listenDesk(participantId, line);
   }
 
-  // --- the teacher ---
-
   listen(line: Line): () => void {
-    this.windows.add(line);
-    return () => this.windows.delete(line);
+    return this.windows.listen(line);
   }
 
   live(): OwnPaceLive {
     const { firstDay, lastDay, byKey, voice, line } = this.given;
-    const places = this.toldAll();
+    const places = this.toldAll;
     return { nowMs: this.needs.nowMs(), firstDay, lastDay, byKey, voice, endedAtMs: null, line, places, responses: this.answers.latest };
   }
 
   progress(): OwnPaceProgress {
-    const places = this.toldAll().map(({ at, done }) => ({ at, done }));
+    const places = this.toldAll.map(({ at, done }) => ({ at, done }));
     return { lastDay: this.given.lastDay, steps: ownSteps(this.lesson).length, places };
   }
 
-  private toldAll(): OwnPlace[] {
+  private get toldAll(): OwnPlace[] {
     return this.places.pupilIds.map((pupilId) => this.told(pupilId));
   }
 
@@ -227,19 +222,17 @@ export class OwnRoom implements OpenRoom {
     this.tellAll();
   }
 
-  /** The mark of a response was corrected, or that was taken back: desks and windows follow. */
+  /** Desks and windows follow. */
   corrected(responseId: string): void {
     this.answers.corrected(responseId);
     this.tellAll();
   }
 
-  /** Something was recorded or deleted: it is heard from now on, or not any more. */
   takesChanged(): void {
-    this.takes.forget();
+    this.desks.takesChanged();
     if (this.given.voice) this.tellAll();
   }
 
-  /** Other wordings count in the class now. */
   wordingsChanged(): void {
     this.answers.wordingsChanged();
   }
@@ -248,34 +241,26 @@ export class OwnRoom implements OpenRoom {
   close(): void {
     this.tellAll();
     this.hub.closeAll();
-    for (const line of [...this.windows]) line.close();
+    this.windows.closeAll();
   }
 
   /** The class was deleted, and this lesson with it. */
   dissolve(): void {
     for (const { id } of this.roster.all) this.hub.releaseDesk(id);
-    for (const line of [...this.windows]) line.close();
-  }
-
-  // --- within ---
-
-  private mustBeOpen(): void {
-    const today = dayOf(this.needs.nowMs());
-    const { firstDay, lastDay } = this.given;
-    if (today < firstDay) throw new CoreError('OWN_PACE_DAYS', `This lesson opens on ${firstDay}.`, { firstDay });
-    if (today > lastDay) throw new CoreError('OWN_PACE_DAYS', 'This lesson is over.');
+    this.windows.closeAll();
   }
 
   /** An answer that was kept. */
   private answered(response: MarkedResponse): void {
-    for (const line of this.windows) line.tell(JSON.stringify({ type: 'answer', response }));
+    this.windows.tellAnswer(response);
     this.tell(response.pupilId);
   }
 
   /** Where a pupil stands now: written first, and only then told; what could not be written changes nothing. */
   private changeRun(pupilId: string, change: (run: Run) => Run): Promise<void> {
     return this.turns.do(pupilId, async () => {
-      const [was, next] = [this.places.runOf(pupilId), change(this.places.runOf(pupilId))];
+      const was = this.places.runOf(pupilId);
+      const next = change(was);
       if (next === was) return;
       const changed = this.places.standing(pupilId, next);
       await this.needs.commit(() => this.places.save(pupilId, changed));
@@ -289,48 +274,26 @@ export class OwnRoom implements OpenRoom {
   }
 
   private setOnline(participantId: string, online: boolean): void {
-    if (!this.roster.setOnline(participantId, online)) return;
-    const { pupilId } = this.roster.get(participantId);
-    this.tellWindows(pupilId);
+    if (this.roster.setOnline(participantId, online)) this.tellWindows(this.roster.get(participantId).pupilId);
   }
 
   private tell(pupilId: string): void {
-    this.seq += 1;
-    for (const { id } of this.roster.all.filter((one) => one.pupilId === pupilId)) this.hub.tellDesk(id, (desk) => this.deskMessage(desk));
+    this.desks.tell(pupilId);
     this.tellWindows(pupilId);
   }
 
   private tellWindows(pupilId: string): void {
-    const text = JSON.stringify({ type: 'place', place: this.told(pupilId) });
-    for (const line of this.windows) line.tell(text);
+    this.windows.tellPlace(this.told(pupilId));
   }
 
   private tellAll(): void {
-    this.seq += 1;
-    this.hub.tellDesks((id) => this.deskMessage(id));
-    for (const line of this.windows) line.show();
+    this.desks.tellAll();
+    this.windows.showAll();
   }
 
   /** A place as the teacher sees it. */
   private told(pupilId: string): OwnPlace {
-    const { name, run, heardAtMs, finishedAtMs, line } = this.places.of(pupilId);
     const online = this.roster.all.some((one) => one.pupilId === pupilId && one.online);
-    return { pupilId, name, at: run && ownIndex(this.lesson, run.at), done: finishedAtMs !== null, heardAtMs, online, line };
-  }
-
-  private takeAt(step: Step | undefined): Take | null {
-    return this.given.voice ? this.takes.at(step) : null;
-  }
-
-  private viewParts(participantId: string) {
-    const { name, pupilId } = this.roster.get(participantId);
-    const { line } = this.places.of(pupilId);
-    const run = this.places.runOf(pupilId);
-    const nowMs = this.needs.nowMs();
-    const room = { phase: 'running', run, aside: null, calls: NO_CALLS } as const;
-    const shared = sharedView({ lesson: this.lesson, room, seq: this.seq, className: this.className, takeId: null }, nowMs);
-    const own = ownView(this.lesson, run, this.given, line, (step) => this.takeAt(step));
-    const pupil = { participantId, pupilName: name, ready: null, own };
-    return { shared, pupil, latest: (askingId: string) => this.answers.latestOf(pupilId, askingId) };
+    return this.places.told(pupilId, online);
   }
 }

@@ -4,13 +4,14 @@ import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { prepareLesson, type PreparedLesson } from '@zeitpunkt/core/lesson/prepare';
 import { type RoomState, newRoom } from '@zeitpunkt/core/live/room';
 import { type KeyPicture, LASTING_KEY_LENGTH } from '@zeitpunkt/core/live/room-key';
-import { dayOf, isIsoDate } from '@zeitpunkt/core/series/school-days';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
 import type { CardRead, OwnPaceChange, OwnPaceDetail, OwnPaceProgress, OwnPaceStart } from '@zeitpunkt/contract';
 import type { Store } from '../../db/connection.js';
 import { type Events, listenTo } from '../../events.js';
 import { pupilsOf } from '../../sessions/queries/pupils.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { readAttempts, readRecord, readSession, type SessionFrame, type SessionRecord } from '../../sessions/session-record.js';
+import { mustBeDays } from './own-days.js';
 import { OwnRoom, type OwnRoomNeeds } from './own-room.js';
 import { ownPaceQueries } from './queries.js';
 import type { ownPace } from '../../tables/own-pace.js';
@@ -51,7 +52,7 @@ export class OwnRooms {
     if (known && known.teacherId !== teacherId)
       throw new CoreError('SESSION_ID_TAKEN', 'This session id is in use already; please try again.');
     if (!known) {
-      mustBeDays(firstDay, lastDay, dayOf(this.options.nowMs()));
+      mustBeDays({ firstDay, lastDay }, dayOf(this.options.nowMs()));
       const inClass = pupilsOf(this.options.store.db, classId).map((pupil) => pupil.id);
       if (pupilIds?.some((pupilId) => !inClass.includes(pupilId))) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
       this.options.store.sqlite.transaction(() => {
@@ -62,7 +63,7 @@ export class OwnRooms {
           teacherId,
           lessonVersion: lesson.version,
           pace: 'own',
-          roomKey: this.options.rooms.freeKey(LASTING_KEY_LENGTH),
+          roomKey: this.options.rooms.doors.freeKey(LASTING_KEY_LENGTH),
           title: lesson.file.title,
           phase: 'running',
           room: writeRoomState(askedInAll(prepareLesson(lesson.file), 'running')),
@@ -126,7 +127,7 @@ export class OwnRooms {
     const { frame, given } = this.mustOwn(sessionId, teacherId);
     const next = { ...given, ...change };
     const today = dayOf(this.options.nowMs());
-    mustBeDays(next.firstDay, next.lastDay, today);
+    mustBeDays(next, today);
     this.own.change(sessionId, change);
     if (frame.endedAtMs !== null) {
       const room = writeRoomState(askedInAll(frame.lesson, 'running'));
@@ -202,7 +203,7 @@ export class OwnRooms {
   private renewShortKeys(): void {
     const { rooms } = this.options;
     for (const { id, roomKey } of this.own.openKeys()) {
-      if (roomKey?.split(' ').length !== LASTING_KEY_LENGTH) this.own.setKey(id, rooms.freeKey(LASTING_KEY_LENGTH));
+      if (roomKey?.split(' ').length !== LASTING_KEY_LENGTH) this.own.setKey(id, rooms.doors.freeKey(LASTING_KEY_LENGTH));
     }
   }
 
@@ -256,13 +257,4 @@ function askedInAll(prepared: PreparedLesson, phase: 'running' | 'ended'): RoomS
   });
   const once = askings.filter(({ id }, index) => askings.findIndex((one) => one.id === id) === index);
   return { ...room, phase, run: { ...room.run, askings: once }, endedBy: null };
-}
-
-/** @throws CoreError OWN_PACE_DAYS */
-function mustBeDays(firstDay: string, lastDay: string, today: string): void {
-  for (const day of [firstDay, lastDay]) {
-    if (!isIsoDate(day)) throw new CoreError('OWN_PACE_DAYS', `There is no day ${day} in the calendar.`, { day });
-  }
-  if (lastDay < firstDay) throw new CoreError('OWN_PACE_DAYS', 'The last day lies before the first.');
-  if (lastDay < today) throw new CoreError('OWN_PACE_DAYS', 'The last day is over already.');
 }

@@ -10,7 +10,7 @@ import type { Store } from '../../db/connection.js';
 import type { Events } from '../../events.js';
 import type { Work } from '../../work/work.js';
 import { stored } from '../../db/stored.js';
-import { responseOfRow } from '../../sessions/answers.js';
+import { responseOfRow } from '../../sessions/response-rows.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { readSession, type SessionFrame } from '../../sessions/session-record.js';
 import type { ReviewQueries } from './queries.js';

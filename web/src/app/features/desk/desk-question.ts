@@ -54,7 +54,8 @@ const KEY_AS_GIVEN: ReadonlySet<ShapeId> = new Set<ShapeId>(['pairs', 'order', '
   imports: [NgComponentOutlet, PictureView, ReadAloud, ResponseView, SceneView, Sign],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './desk-question.html',
-  styleUrl: './desk-question.scss',
+  // What is laid out anew for small and large screens stands in the second, for both.
+  styleUrls: ['./desk-reveal.scss', './desk-question.scss'],
 })
 export class DeskQuestion {
   readonly question = input.required<Question>();

@@ -20,7 +20,7 @@ import { ActivatedRoute, Router, RouterLink } from '@angular/router';
 import type { LessonSummary } from '@zeitpunkt/contract';
 import { RUNGS } from '@zeitpunkt/core/ladder/registry';
 import { Course, COURSE } from '../../shared/course/course';
-import { download, fileName } from '../../shared/download';
+import { downloadLesson } from '../../shared/download';
 import { inSlices } from '../../shared/in-slices';
 import { DayMenu } from '../../shared/plan/day-menu';
 import { useShortcuts } from '../../shared/shortcuts';
@@ -260,10 +260,7 @@ export class Lessons {
   }
 
   protected async saveFile(lesson: LessonSummary): Promise<void> {
-    await this.course.shelf.file(lesson.id, (file) => {
-      const text = `${JSON.stringify(file, null, 2)}\n`;
-      download(new Blob([text], { type: 'application/json' }), fileName(file.title, 'lesson', 'lesson.json'));
-    });
+    await this.course.shelf.file(lesson.id, downloadLesson);
   }
 
   protected async takeFile(file: File): Promise<void> {

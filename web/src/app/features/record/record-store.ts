@@ -2,37 +2,27 @@ import { computed, DestroyRef, inject } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { RecordingDetail } from '@zeitpunkt/contract';
 import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
-import { sameStep, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
-import { motionMs, narrationAt } from '@zeitpunkt/core/stage/player';
-import type { LevelFault } from '@zeitpunkt/core/voice/level-watch';
-import { type Take, LONGEST_TAKE_MS } from '@zeitpunkt/core/voice/take';
-import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
-import { v4 as uuid } from 'uuid';
+import { sameStep } from '@zeitpunkt/core/lesson/step-ref';
+import { type Take } from '@zeitpunkt/core/voice/take';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { fetchCutter, finishTake, type WholeTake } from './finish-take';
-import { Microphone, type MicrophoneChoice } from './microphone';
-import type { TakeEncoder } from './encoder';
-import { encoderOfBrowser } from './take-encoder';
+import { Leavings } from './leavings';
+import { MICROPHONE_OFF, OpenMicrophone, type MicrophoneState } from './open-microphone';
+import { RecordingLock } from './recording-lock';
+import { newTake, TakeAtHand } from './take-at-hand';
+import { RECORD_WORDS } from './words';
 import { TakeKeeper, type Safety } from './take-keeper';
 import type { KeptTake } from './take-store';
-import { deviceStore } from '../../shared/device-store';
 
 type CutOff = RecordingDetail['cutOff'][number];
 
-interface RecordState {
+interface RecordState extends MicrophoneState {
   readonly lessonId: string | null;
   /** What the server holds; null until it has said so. */
   readonly detail: RecordingDetail | null;
   /** Takes that are whole and still on their way to the server. */
   readonly onTheWay: readonly WholeTake[];
   readonly safety: Safety;
-  /** The microphone: not asked for, being opened, or heard. */
-  readonly microphone: 'off' | 'opening' | 'on';
-  readonly microphones: readonly MicrophoneChoice[];
-  readonly microphoneId: string | null;
-  /** How loud it is now, in dB, and what is wrong with it. */
-  readonly db: number;
-  readonly fault: LevelFault | null;
   /** The take at hand: none, being recorded, waiting in a pause, or being ended. */
   readonly taking: 'none' | 'recording' | 'paused' | 'ending';
   /** When it began, or went on after a pause, on this window's clock; and how long it was before that, in milliseconds. */
@@ -49,13 +39,7 @@ interface RecordState {
   readonly leaving: readonly string[];
 }
 
-const LOCK = 'zeitpunkt-recording';
-const CHOSEN = 'zeitpunkt-microphone';
-const device = deviceStore();
 const ALL_SAFE: Safety = { waiting: 0, deviceKeeps: true, lineLost: false, problem: null };
-
-/** So long a take that was taken away can be brought back, in milliseconds. */
-export const UNDO_MS = 10_000;
 
 /** The recording of a lesson as it is made: the microphone, the take at hand, and where what was said is safe. */
 export const RecordStore = signalStore(
@@ -64,11 +48,7 @@ export const RecordStore = signalStore(
     detail: null,
     onTheWay: [],
     safety: ALL_SAFE,
-    microphone: 'off',
-    microphones: [],
-    microphoneId: null,
-    db: -100,
-    fault: null,
+    ...MICROPHONE_OFF,
     taking: 'none',
     sinceMs: 0,
     tookMs: 0,
@@ -88,16 +68,12 @@ export const RecordStore = signalStore(
   })),
   withMethods((store) => {
     let keeper: TakeKeeper | null = null;
-    let microphone: Microphone | null = null;
-    let encoder: TakeEncoder | null = null;
-    let taken: KeptTake | null = null;
-    let tooLong = 0;
-    /** Takes that were taken away a moment ago, each with what deletes it for good. */
-    const leavings = new Map<string, () => void>();
-    let letGo: () => void = () => undefined;
+    const lock = new RecordingLock();
+    const leavings = new Leavings((leaving) => patchState(store, { leaving }));
     /** Takes that are being made ready: another window may record once they are. */
     let settled: Promise<unknown> = Promise.resolve();
 
+    const words = RECORD_WORDS;
     const tell = (problem: string | null) => patchState(store, { problem });
     const showOnTheWay = () => patchState(store, { onTheWay: keeper?.whole ?? [] });
 
@@ -110,11 +86,10 @@ export const RecordStore = signalStore(
         if (whole) await keeper.finish(kept.id, whole);
         else await keeper.drop(kept.id);
         showOnTheWay();
-        if (cutOff && whole)
-          patchState(store, { word: 'A take that was cut off was kept as far as it had come. Listen to it, or retake it.' });
-        if (!whole && !cutOff) patchState(store, { word: 'Nothing was heard, so no take was kept.' });
+        if (cutOff && whole) patchState(store, { word: words().keptCutOff });
+        if (!whole && !cutOff) patchState(store, { word: words().nothingHeard });
       } catch (error) {
-        tell(`This take could not be made ready; it is kept on this device. ${sentenceOf(error)}`);
+        tell(words().notReady(sentenceOf(error)));
       } finally {
         patchState(store, ({ finishing }) => ({ finishing: finishing - 1 }));
       }
@@ -122,90 +97,39 @@ export const RecordStore = signalStore(
 
     /** Ends the take at hand and goes on at once: it is made ready meanwhile. */
     const endTake = async (): Promise<void> => {
-      const [ending, kept] = [encoder, taken];
-      if (!ending || !kept) return;
-      [encoder, taken] = [null, null];
-      clearTimeout(tooLong);
+      const ended = atHand.end();
+      if (!ended) return;
       patchState(store, { taking: 'ending' });
-      await ending.stop();
+      await ended.stopped;
       patchState(store, { taking: 'none', tookMs: 0 });
-      settled = Promise.all([settled, finish(kept, false)]);
+      settled = Promise.all([settled, finish(ended.kept, false)]);
     };
 
-    const newTake = (prepared: PreparedLesson, id: string, at: StepRef, mime: string): KeptTake => ({
-      id,
-      lessonId: store.lessonId()!,
-      at,
-      mime,
-      said: narrationAt(prepared, at),
-      fingerprint: fingerprintOf(prepared, at),
-      madeAtMs: Date.now(),
-      moves: motionMs(prepared, at) > 0,
-      whole: null,
-    });
-
     const beginTake = (prepared: PreparedLesson, { ref }: Step): boolean => {
-      const start = encoderOfBrowser();
-      if (!keeper || !microphone) return false;
-      if (!start) {
-        tell('This browser cannot record sound. A newer one can.');
+      const { stream } = microphone;
+      if (!keeper || !stream) return false;
+      if (!atHand.begin({ lessonId: store.lessonId()!, prepared, at: ref, stream, keeper })) {
+        tell(words().cannotRecord);
         return false;
       }
-      const id = uuid();
-      const own = keeper;
-      // The first piece may come before the device has begun to keep the take: pieces wait for that.
-      let kept: Promise<void> = Promise.resolve();
-      encoder = start(microphone.stream, (bytes) => void (kept = kept.then(() => own.addPiece(id, bytes))), microphoneGone);
-      taken = newTake(prepared, id, ref, encoder.mime);
-      kept = own.begin(taken);
-      const stop = encoder.stop;
-      encoder = { ...encoder, stop: () => stop().then(() => kept) };
-      tooLong = window.setTimeout(() => void forgotten(), LONGEST_TAKE_MS);
       patchState(store, { taking: 'recording', sinceMs: Date.now(), tookMs: 0, problem: null, word: null });
       return true;
     };
 
     const forgotten = async () => {
       await endTake();
-      patchState(store, { word: 'Half an hour at one step: the recording has stopped by itself. What was said is kept.' });
+      patchState(store, { word: words().forgotten });
     };
 
-    const microphoneGone = () => {
-      const wasTaking = encoder !== null;
-      void endTake().then(() => {
-        closeMicrophone();
-        tell(
-          wasTaking
-            ? 'The microphone was pulled out. What was said up to then is kept; choose a microphone and retake this step.'
-            : 'The microphone was pulled out. Choose another one.',
-        );
-      });
+    const microphoneGone = async () => {
+      const wasTaking = atHand.isThere;
+      await endTake();
+      microphone.close();
+      tell(words().pulledOut(wasTaking));
     };
 
-    const closeMicrophone = () => {
-      microphone?.close();
-      microphone = null;
-      patchState(store, { microphone: 'off', db: -100, fault: null });
-    };
-
-    const openMicrophone = async (id: string | null): Promise<boolean> => {
-      closeMicrophone();
-      patchState(store, { microphone: 'opening', problem: null });
-      try {
-        const opened = await Microphone.open(id);
-        microphone = opened;
-        opened.onGone(microphoneGone);
-        opened.listen((db, { fault }) => patchState(store, { db, fault }));
-        const chosen = opened.id;
-        if (chosen) device.set(CHOSEN, chosen);
-        patchState(store, { microphone: 'on', microphoneId: chosen, microphones: await Microphone.all() });
-        return true;
-      } catch (error) {
-        if (!(error instanceof ApiProblem)) throw error;
-        patchState(store, { microphone: 'off', problem: sentenceOf(error) });
-        return false;
-      }
-    };
+    const microphone = new OpenMicrophone({ state: (state) => patchState(store, state), gone: () => void microphoneGone() });
+    const atHand = new TakeAtHand({ gone: () => void microphoneGone(), forgotten: () => void forgotten() });
 
     /** Does something with the recording on the server, and shows what it holds then. */
     const change = async (work: () => Promise<RecordingDetail>): Promise<boolean> => {
@@ -219,16 +143,6 @@ export const RecordStore = signalStore(
     };
     const pathOf = (path: string) => `/api/lessons/${store.lessonId()}/${path}`;
 
-    /** One window of a browser records at a time; the lock goes with the page, however it ends. */
-    const takeLock = (): Promise<boolean> =>
-      new Promise((resolve) => {
-        if (!('locks' in navigator)) return resolve(true);
-        void navigator.locks.request(LOCK, { ifAvailable: true }, (lock) => {
-          resolve(lock !== null);
-          return lock && new Promise<void>((release) => (letGo = release));
-        });
-      });
-
     return {
       tell,
 
@@ -237,7 +151,7 @@ export const RecordStore = signalStore(
         await change(() => ask('GET', pathOf('recording')));
         // What cuts takes is here before the server may be gone.
         fetchCutter().catch(() => undefined); // tried again when a take is made ready
-        if (!(await takeLock())) return patchState(store, { elsewhere: true });
+        if (!(await lock.take())) return patchState(store, { elsewhere: true });
         patchState(store, { elsewhere: false });
         keeper = new TakeKeeper(lessonId, {
           safety: (safety) => patchState(store, { safety }),
@@ -250,35 +164,29 @@ export const RecordStore = signalStore(
         showOnTheWay();
       },
 
-      /** Opens the microphone that was used last, where there is one. */
-      async listen(id: string | null = device.get(CHOSEN)): Promise<boolean> {
-        if (await openMicrophone(id)) return true;
-        // The one of last time is not plugged in today: any other will do.
-        if (id === null || id !== device.get(CHOSEN)) return false;
-        device.remove(CHOSEN);
-        return openMicrophone(null);
-      },
+      /** Opens a microphone: the one that is named, or the one that was used last. @returns whether one is heard */
+      listen: (id?: string | null): Promise<boolean> => microphone.listen(id),
 
       beginTake,
       endTake,
 
       pause(): void {
         if (store.taking() !== 'recording') return;
-        encoder?.pause();
+        atHand.pause();
         patchState(store, { taking: 'paused', tookMs: store.tookMs() + Date.now() - store.sinceMs() });
       },
       resume(): void {
         if (store.taking() !== 'paused') return;
-        encoder?.resume();
+        atHand.resume();
         patchState(store, { taking: 'recording', sinceMs: Date.now() });
       },
 
       /** A take that was cut off on another device is made whole here, as far as it had come to the server. */
       async rescue(prepared: PreparedLesson, { id, at, mime }: CutOff): Promise<void> {
-        if (!keeper || !prepared.steps.some(({ ref }) => sameStep(ref, at))) return tell('The script does not have this step any more.');
+        if (!keeper || !prepared.steps.some(({ ref }) => sameStep(ref, at))) return tell(words().noStep);
         const reply = await fetch(pathOf(`takes/${id}/pieces`)).catch(() => null);
-        if (!reply?.ok) return tell('This take cannot be fetched just now.');
-        const kept = newTake(prepared, id, at, mime);
+        if (!reply?.ok) return tell(words().notFetched);
+        const kept = newTake(store.lessonId()!, prepared, id, at, mime);
         await keeper.begin(kept);
         await keeper.addPiece(id, await reply.arrayBuffer());
         await finish(kept, true);
@@ -290,7 +198,7 @@ export const RecordStore = signalStore(
         const own = keeper?.whole.find((one) => one.take.id === take.id);
         if (own) return new Blob([own.sound], { type: take.mime });
         const reply = await fetch(pathOf(`takes/${take.id}/sound`));
-        if (!reply.ok) throw new ApiProblem('SOUND_NOT_FETCHED', 'The sound of this take cannot be fetched just now.');
+        if (!reply.ok) throw new ApiProblem('SOUND_NOT_FETCHED', words().notFetched);
         return reply.blob();
       },
 
@@ -299,35 +207,21 @@ export const RecordStore = signalStore(
       bringBack: ({ id }: Take) => change(() => ask('POST', pathOf(`takes/${id}/before`))),
       deleteTake: ({ id }: Pick<Take, 'id'>) => change(() => ask('POST', pathOf(`takes/${id}/delete`))),
       /** Takes a take away: for a while that can be undone, then it is deleted for good. @returns what undoes it */
-      throwAway({ id }: Pick<Take, 'id'>): () => void {
-        const leave = () => {
-          clearTimeout(timer);
-          leavings.delete(id);
-          void change(() => ask('POST', pathOf(`takes/${id}/delete`))).then(() => stay());
-        };
-        const stay = () => patchState(store, ({ leaving }) => ({ leaving: leaving.filter((one) => one !== id) }));
-        const timer = setTimeout(leave, UNDO_MS);
-        leavings.set(id, leave);
-        patchState(store, ({ leaving }) => ({ leaving: [...leaving, id] }));
-        return () => {
-          clearTimeout(timer);
-          leavings.delete(id);
-          stay();
-        };
-      },
+      throwAway: ({ id }: Pick<Take, 'id'>): (() => void) =>
+        leavings.takeAway(id, () => change(() => ask('POST', pathOf(`takes/${id}/delete`)))),
       /** The page is left: what was taken away is deleted now. */
-      leaveNow: () => [...leavings.values()].forEach((leave) => leave()),
+      leaveNow: () => leavings.goNow(),
       deleteAll: () => change(() => ask('POST', pathOf('recording/delete'))),
       keepFor: (keepDays: number) => change(() => ask('POST', pathOf('recording/keep'), { keepDays })),
 
       close(): void {
-        for (const leave of [...leavings.values()]) leave();
+        leavings.goNow();
         void endTake()
           .then(() => settled)
           .finally(() => {
-            closeMicrophone();
+            microphone.close();
             keeper?.stop();
-            letGo();
+            lock.letGo();
           });
       },
     };

@@ -42,6 +42,21 @@ export const RECORD_WORDS = catalogue({
     changedSteps: (n: number) => count(n, { one: '{n} step changed since its take', other: '{n} steps changed since their takes' }),
     toFirst: 'Go to the first',
     all: 'Everything is recorded.',
+    lastStep: 'This is the last step, and it is recorded. “Retake this step” records it once more.',
+    cannotRecord: 'This browser cannot record sound. A newer one can.',
+    forgotten: 'Half an hour at one step: the recording has stopped by itself. What was said is kept.',
+    pulledOut: (wasTaking: boolean) =>
+      wasTaking
+        ? 'The microphone was pulled out. What was said up to then is kept; choose a microphone and retake this step.'
+        : 'The microphone was pulled out. Choose another one.',
+    keptCutOff: 'A take that was cut off was kept as far as it had come. Listen to it, or retake it.',
+    nothingHeard: 'Nothing was heard, so no take was kept.',
+    notReady: (why: string) => `This take could not be made ready; it is kept on this device. ${why}`,
+    noStep: 'The script does not have this step any more.',
+    notFetched: 'The sound of this take cannot be fetched just now.',
+    notPlayed: 'This take cannot be played here just now.',
+    deleted: (comesBack: boolean) => (comesBack ? 'The take is deleted; the one before it comes back.' : 'The take is deleted.'),
+    undo: 'Undo',
     generated: 'Some are spoken by a generated sound, for demonstration.',
     pace: (words: number) => `You speak about ${words} words a minute.`,
     planWith: 'Plan with it',

@@ -15,6 +15,8 @@ export const longDay = (date: IsoDate): string => written(date, { weekday: 'long
 export const shortDay = (date: IsoDate): string => written(date, { weekday: 'short', day: 'numeric', month: 'short' });
 /** "30 Nov". */
 export const dayAndMonth = (date: IsoDate): string => written(date, { day: 'numeric', month: 'short' });
+/** "30 November 2027". */
+export const dayInYear = (date: IsoDate): string => written(date, { day: 'numeric', month: 'long', year: 'numeric' });
 /** "Monday". */
 export const weekday = (date: IsoDate): string => written(date, { weekday: 'long' });
 /** "Mon". */

@@ -104,3 +104,9 @@ function newBeat(kind: BeatKindId, timeSec: SecondOfDay, rung: RungId): NewBeat 
       return { kind: 'say', text };
   }
 }
+
+/** Adds questions before a beat, each with its time to think and its answer. @param beforeId null for the end */
+export const questionsBefore =
+  (beforeId: string | null, items: readonly Item[], lesson: Lesson): ScriptEdit =>
+  (one) =>
+    items.reduce((now, item) => addQuestion(item, thinkSecondsFor(item.kind, rungOfLesson(lesson)), beforeId)(now), one);
