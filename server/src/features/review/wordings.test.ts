@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import type { ReviewNotes } from '@zeitpunkt/contract';
 import { heavyTasks } from '../../work/tasks.js';
 import { workInPlace, type Work } from '../../work/work.js';
 import { respond, schoolWithRoom, TestRoom, type Browser, type SchoolWithRoom } from '../../testing/school.js';
