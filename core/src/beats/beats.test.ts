@@ -3,7 +3,6 @@ import { gearedPose } from '../dial/pose.js';
 import { reportPose } from '../dial/possible.js';
 import { RUNG_IDS } from '../ladder/registry.js';
 import { cardTime, patternOf, type CardPattern } from '../lesson/card-pattern.js';
-import type { Lesson } from '../lesson/lesson.js';
 import { narrationAt, stageAt } from '../stage/player.js';
 import { prepareLesson, type PreparedLesson } from '../lesson/prepare.js';
 import { referenceChart } from '../stage/reference-chart.js';
@@ -15,18 +14,13 @@ import { stageScene } from '../scene/stage-scene.js';
 import { secondOfDay as at, toSecondOfDay } from '../time/second-of-day.js';
 import { mistakenReading } from './mistake.js';
 import { nameOfBeat, type Beat, type NewBeat } from './registry.js';
+import { lessonWith, numbered } from '../testing/lessons.js';
 
-const lessonOf = (...beats: NewBeat[]): Lesson => ({
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'On the pier',
-  goal: 'Look closely.',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: DEFAULT_SETTINGS,
-  items: [{ id: 'q1', kind: 'read-dial', timeSec: at(7, 30) }],
-  beats: beats.map((beat, index) => ({ ...beat, id: `b${index + 1}` }) as Beat),
-});
+const lessonOf = (...beats: NewBeat[]) =>
+  lessonWith({
+    items: [{ id: 'q1', kind: 'read-dial', timeSec: at(7, 30) }],
+    beats: numbered(beats),
+  });
 const played = (...beats: NewBeat[]) => prepareLesson(lessonOf(...beats));
 const settled = (prepared: PreparedLesson) => prepared.steps.map(({ ref }) => stageAt(prepared, ref, Infinity));
 const said = (prepared: PreparedLesson) => prepared.steps.map(({ ref }) => narrationAt(prepared, ref));

@@ -1,7 +1,6 @@
 import fc from 'fast-check';
 import { CoreError } from '../errors.js';
 import { NEW_ASIDE } from '../stage/aside.js';
-import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { seededRng } from '../random/rng.js';
@@ -15,15 +14,9 @@ import { moreTimeFor, withoutWaiting } from './calls.js';
 import { DOOR_OPEN_MS, isDoorOpen } from './door.js';
 import { applyCommand, askingOfRoom, newRoom, type RoomCommand, type RoomState } from './room.js';
 import { drawRoomKey, KEY_PICTURES, readPictures, roomKeyText } from './room-key.js';
+import { lessonWith } from '../testing/lessons.js';
 
-const LESSON: Lesson = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'The school ferry',
-  goal: '',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: DEFAULT_SETTINGS,
+const LESSON = lessonWith({
   items: [
     { id: 'q1', kind: 'read-dial', timeSec: 27_000 },
     { id: 'q2', kind: 'read-dial', timeSec: 9000 },
@@ -37,7 +30,7 @@ const LESSON: Lesson = {
     { id: 'answer-2', kind: 'answer', itemId: 'q2' },
     { id: 'bye', kind: 'say', text: 'Good-bye.' },
   ],
-};
+});
 const prepared = prepareLesson(LESSON);
 const NEW_ROOM = newRoom(prepared);
 const play = (commands: RoomCommand[], from: RoomState = NEW_ROOM) =>

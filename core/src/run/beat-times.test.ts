@@ -1,25 +1,17 @@
 import fc from 'fast-check';
-import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
-import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { beatTimes } from './beat-times.js';
 import { enterStep, newRun } from './run.js';
+import { lessonWith } from '../testing/lessons.js';
 
-const lesson: Lesson = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'The school ferry',
-  goal: 'Read half past.',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: DEFAULT_SETTINGS,
+const lesson = lessonWith({
   items: [],
   beats: [
     { id: 'hello', kind: 'say', text: 'Hello.' },
     { id: 'example', kind: 'worked-example', timeSec: 27_000 },
     { id: 'bye', kind: 'say', text: 'Good-bye.', plannedSec: 30 },
   ],
-};
+});
 const prepared = prepareLesson(lesson);
 const { steps } = prepared;
 

@@ -1,20 +1,12 @@
 import fc from 'fast-check';
-import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
-import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { describeStage } from '../scene/describe-stage.js';
 import { answeredOwn, beginOwn, farthestOwnStep, goOwn, isOwnDone, ownIndex, ownSteps } from './own-pace.js';
 import { newRun } from './run.js';
 import { stageOfRun } from './run-stage.js';
+import { lessonWith } from '../testing/lessons.js';
 
-const LESSON: Lesson = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'The school ferry',
-  goal: '',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: DEFAULT_SETTINGS,
+const LESSON = lessonWith({
   items: [
     { id: 'q1', kind: 'read-dial', timeSec: 27_000 },
     { id: 'q2', kind: 'read-dial', timeSec: 9000 },
@@ -32,7 +24,7 @@ const LESSON: Lesson = {
     { id: 'ask-2', kind: 'ask', itemId: 'q2', text: '' },
     { id: 'bye', kind: 'say', text: 'Good-bye.' },
   ],
-};
+});
 const prepared = prepareLesson(LESSON);
 const steps = ownSteps(prepared);
 const BEGUN = beginOwn(newRun(prepared), prepared, 1000);

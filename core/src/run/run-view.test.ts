@@ -1,14 +1,13 @@
 import type { Beat } from '../beats/registry.js';
 import { NEW_ASIDE, type Aside } from '../stage/aside.js';
-import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
-import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import type { Item } from '../question-kinds/registry.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
 import { timesAsked, type Asking } from './asking.js';
 import { askBeside, closeRun, enterStep, newRun, type Run } from './run.js';
 import { motionOfRun } from './run-stage.js';
 import { viewOfRun } from './run-view.js';
+import { lessonWith } from '../testing/lessons.js';
 
 const NOTE = 'Look at Dov first.';
 const SWEEP = { kind: 'sweep', fromSec: 7 * 3600, toSec: 8 * 3600, turnSeconds: 30, count: 'fives', stops: [], text: 'Watch.' } as const;
@@ -19,17 +18,10 @@ const BEATS = [
   { id: 'answer', kind: 'answer', itemId: 'q1' },
   { ...SWEEP, id: 'sweep' },
 ] as const satisfies readonly Beat[];
-const LESSON: Lesson = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'On the pier',
-  goal: '',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: DEFAULT_SETTINGS,
+const LESSON = lessonWith({
   items: [{ id: 'q1', kind: 'read-dial', timeSec: 4 * 3600 + 2100 }],
   beats: BEATS.map((beat) => ({ ...beat, note: NOTE })),
-};
+});
 const prepared = prepareLesson(LESSON);
 const goingTo = (...beatIds: readonly string[]) =>
   beatIds.reduce((run, beatId) => enterStep(run, { beatId, step: ONLY_STEP }, prepared, 1000), newRun(prepared));

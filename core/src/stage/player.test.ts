@@ -4,35 +4,29 @@ import { gearedPose } from '../dial/pose.js';
 import { CLEAR_STAGE, keepOnStage, type StageState } from '../scene/stage-state.js';
 import { NEW_BUILD, stageOfBuild } from './dial-build.js';
 import { secondOfDay, toSecondOfDay } from '../time/second-of-day.js';
-import { type BEAT_KINDS, beatKindOf, type Beat, type PlayBeat } from '../beats/registry.js';
+import { type BEAT_KINDS, beatKindOf, type NewBeat, type PlayBeat } from '../beats/registry.js';
 import { explain, type ExplainStep } from './explain.js';
 import type { Lesson } from '../lesson/lesson.js';
 import { narrationAt, stageAt } from './player.js';
 import { prepareLesson, stepIndex, type PreparedLesson } from '../lesson/prepare.js';
 import { DEFAULT_SETTINGS } from '../lesson/settings.js';
 import { ONLY_STEP } from '../lesson/step-ref.js';
+import { lessonWith, numbered } from '../testing/lessons.js';
 
 const at = secondOfDay;
-/** A beat as it is written here: each gets the id of its place. */
-type Written = Beat extends infer One ? (One extends Beat ? Omit<One, 'id'> : never) : never;
-const named = (beats: readonly Written[]) => beats.map((beat, index) => ({ id: `b${index + 1}`, ...beat }) as Beat);
+
 /** The stage at a step by its number. */
 const stageOf = (prepared: PreparedLesson, step: number, elapsedMs: number) => stageAt(prepared, prepared.steps[step]!.ref, elapsedMs);
-const lessonOf = (beats: readonly Written[], settings: Partial<Lesson['settings']> = {}): Lesson => ({
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
-  title: 'At the tide gauge',
-  goal: 'Read the gauge.',
-  successCriteria: [],
-  targetMinutes: 5,
-  settings: { ...DEFAULT_SETTINGS, ...settings },
-  items: [
-    { id: 'q1', kind: 'read-dial', timeSec: at(7, 30) },
-    { id: 'q2', kind: 'set-dial', timeSec: at(2, 30), from: 'words', hands: 'geared' },
-  ],
-  beats: named(beats),
-});
-const SWEEP: Written = {
+const lessonOf = (beats: readonly NewBeat[], settings: Partial<Lesson['settings']> = {}) =>
+  lessonWith({
+    settings: { ...DEFAULT_SETTINGS, ...settings },
+    items: [
+      { id: 'q1', kind: 'read-dial', timeSec: at(7, 30) },
+      { id: 'q2', kind: 'set-dial', timeSec: at(2, 30), from: 'words', hands: 'geared' },
+    ],
+    beats: numbered(beats),
+  });
+const SWEEP: NewBeat = {
   kind: 'sweep',
   fromSec: at(10, 0),
   toSec: at(11, 0),
@@ -41,7 +35,7 @@ const SWEEP: Written = {
   stops: [{ atSec: at(10, 30), prompt: 'Look at the short hand.' }],
   text: 'Count with me.',
 };
-const ALL: Written[] = [
+const ALL: NewBeat[] = [
   { kind: 'set', timeSec: at(4, 0), display: 'full', words: true, text: 'Four o’clock.' },
   SWEEP,
   { kind: 'mark', marks: [{ type: 'count', toMinute: 60, by: 15 }], text: 'Quarters.', board: 'Four quarters.' },
@@ -152,8 +146,8 @@ test('while a question is asked its stage shows no display digits, words or reas
 
 test.each<[string, Partial<Lesson>]>([
   ['LESSON_EMPTY', { beats: [] }],
-  ['LESSON_ITEM_UNKNOWN', { beats: named([{ kind: 'ask', itemId: 'q9', text: '' }]) }],
-  ['LESSON_BEAT_ORDER', { beats: named([{ kind: 'answer', itemId: 'q1' }]) }],
+  ['LESSON_ITEM_UNKNOWN', { beats: numbered([{ kind: 'ask', itemId: 'q9', text: '' }]) }],
+  ['LESSON_BEAT_ORDER', { beats: numbered([{ kind: 'answer', itemId: 'q1' }]) }],
   [
     'LESSON_BEAT_TWICE',
     {
@@ -244,17 +238,17 @@ describe('one stage, nothing left over', () => {
     const kinds = fc.constantFrom(...Object.values(beats).filter((beat) => beat.kind !== 'verse' && beat.kind !== 'daily-card'));
     fc.assert(
       fc.property(kinds, kinds, (first, second) => {
-        const opening: Written[] = [
+        const opening: NewBeat[] = [
           { kind: 'show', build: { ...NEW_BUILD, bands: ['day-line'], words: 'all' }, text: '' },
           { kind: 'ask', itemId: 'q1', text: '' },
           { kind: 'ask', itemId: 'q2', text: '' },
         ];
-        const prepared = prepareLesson(lessonOf([...opening, first, second] as Written[]));
+        const prepared = prepareLesson(lessonOf([...opening, first, second] as NewBeat[]));
         const [, , , one, two] = prepared.steps;
         const kept = keepOnStage(stageAt(prepared, one!.ref, Infinity), beatKindOf(second).keeps);
         expect(stageAt(prepared, two!.ref, Infinity)).toEqual(beatKindOf(second).at(kept, second, Infinity, prepared.context));
         if (beatKindOf(second).keeps.length === 0) {
-          const alone = prepareLesson(lessonOf([...opening, second] as Written[]));
+          const alone = prepareLesson(lessonOf([...opening, second] as NewBeat[]));
           expect(stageAt(prepared, two!.ref, Infinity)).toEqual(stageAt(alone, alone.steps[3]!.ref, Infinity));
         }
       }),

@@ -1,4 +1,3 @@
-import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { ONLY_STEP, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
 import { NO_CALLS } from '@zeitpunkt/core/live/calls';
@@ -9,14 +8,10 @@ import type { Asking, AskingPhase } from '@zeitpunkt/core/run/asking';
 import { seededRng } from '@zeitpunkt/core/random/rng';
 import { simulateResponse } from '@zeitpunkt/core/rehearsal/simulated-pupil';
 import type { MarkedResponse, SessionDetail } from '@zeitpunkt/contract';
+import { lessonWith } from '@zeitpunkt/core/testing/lessons';
 
-const LESSON: Lesson = {
-  format: 'zeitpunkt-lesson',
-  formatVersion: 3,
+const LESSON = lessonWith({
   title: 'The lamp at the harbour light',
-  goal: 'Read half past.',
-  successCriteria: [],
-  targetMinutes: 5,
   settings: {
     readingOrder: 'hour-first',
     betweenRule: 'passed',
@@ -35,7 +30,7 @@ const LESSON: Lesson = {
     { id: 'b3', kind: 'answer', itemId: 'q1' },
     { id: 'b4', kind: 'ask', itemId: 'q2', text: '' },
   ],
-};
+});
 
 /** The step of a beat of that lesson, by its place from 1. */
 export const stepOf = (beat: number): StepRef => ({ beatId: `b${beat}`, step: ONLY_STEP });

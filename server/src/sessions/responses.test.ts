@@ -1,4 +1,4 @@
-import { reading, respond, TestRoom, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
+import { reading, respond, TestRoom, schoolWithRoom, type SchoolWithRoom } from '../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
 beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));

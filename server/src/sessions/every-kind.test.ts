@@ -3,7 +3,7 @@ import { readFileSync } from 'node:fs';
 import type { Beat } from '@zeitpunkt/core/beats/registry';
 import { DEFAULT_SETTINGS } from '@zeitpunkt/core/lesson/settings';
 import { kindOf, QUESTION_KIND_IDS, type Item, type QuestionKindId } from '@zeitpunkt/core/question-kinds/registry';
-import { respond, School, TestRoom, type Browser } from '../../testing/school.js';
+import { respond, School, TestRoom, type Browser } from '../testing/school.js';
 
 // A question of every kind over the real routes: what cannot be an answer is refused with its place, and nothing of it is kept.
 

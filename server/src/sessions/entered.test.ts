@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { SessionDetail } from '@zeitpunkt/contract';
-import { anotherTeacher, reading, respond, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
+import { anotherTeacher, reading, respond, schoolWithRoom, type SchoolWithRoom } from '../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
 beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { reading, respond, TestRoom, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
+import { reading, respond, TestRoom, schoolWithRoom, type SchoolWithRoom } from '../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
 beforeEach(async () => ([school, teacher, room] = await schoolWithRoom()));

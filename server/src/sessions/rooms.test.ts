@@ -1,12 +1,12 @@
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { randomUUID } from 'node:crypto';
-import { type Events, newEvents } from '../../events.js';
-import { School } from '../../testing/school.js';
-import { pinLesson } from '../lessons/pin.js';
-import type { Line } from '../../sessions/line.js';
-import { heavyTasks } from '../../work/tasks.js';
-import { workInPlace, type Json } from '../../work/work.js';
-import { RoomDirectory } from '../../sessions/room-directory.js';
+import { type Events, newEvents } from '../events.js';
+import { School } from '../testing/school.js';
+import { pinLesson } from '../features/lessons/pin.js';
+import type { Line } from './line.js';
+import { heavyTasks } from '../work/tasks.js';
+import { workInPlace, type Json } from '../work/work.js';
+import { RoomDirectory } from './room-directory.js';
 
 let school: School;
 let rooms: RoomDirectory;

@@ -1,6 +1,6 @@
 import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import type { DeskView } from '@zeitpunkt/contract';
-import { reading, respond, type Browser, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
+import { reading, respond, type Browser, schoolWithRoom, type SchoolWithRoom } from '../testing/school.js';
 
 let [school, , room] = [] as unknown as SchoolWithRoom;
 beforeEach(async () => ([school, , room] = await schoolWithRoom()));

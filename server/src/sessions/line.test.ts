@@ -1,6 +1,6 @@
 import { PassThrough } from 'node:stream';
 import type { WebSocket } from 'ws';
-import { Line } from '../../sessions/line.js';
+import { Line } from './line.js';
 
 /** A socket whose other side reads only when told to. */
 class SlowSocket {
