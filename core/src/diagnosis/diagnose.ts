@@ -1,5 +1,5 @@
 import { DEFAULT_SETTINGS, type LessonSettings } from '../lesson/settings.js';
-import type { MisconceptionId } from '../misconceptions/registry.js';
+import { MISCONCEPTION_IDS, type MisconceptionId } from '../misconceptions/registry.js';
 import type { Verdict } from '../question-kinds/question-kind.js';
 import type { Item, Response } from '../question-kinds/registry.js';
 import { follow, type Belief } from './filter.js';
@@ -67,7 +67,9 @@ export interface Diagnosis {
 export function diagnose(given: readonly Answered[], nowMs: number): Diagnosis {
   const answered = given.filter(({ atMs }) => !isForgotten(atMs, nowMs)).sort((one, other) => one.atMs - other.atMs);
   const models = answered.map(({ item, settings }) => itemModel(item, settings));
-  const ideas = [...new Set(models.flatMap((model) => model.ideas))];
+  const possible = new Set(models.flatMap((model) => model.ideas));
+  // Always in the same order: what is found does not depend on which answer came first.
+  const ideas = MISCONCEPTION_IDS.filter((id) => possible.has(id));
   const shown = answered.map(({ response, verdict }, index) => models[index]!.shown(response, verdict));
   const observed = answered.map(({ atMs }, index) => ({ model: models[index]!, shown: shown[index]!, atMs }));
   const settings = answered.at(-1)?.settings ?? DEFAULT_SETTINGS;

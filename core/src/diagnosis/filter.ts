@@ -86,7 +86,9 @@ function showing(observed: readonly Observed[], count: number, place: ReadonlyMa
       hits[place.get(id)!]! += own > 0 ? own : explained === 0 && inPair.has(index) ? 0.5 : 0;
     });
   }
-  return [...hits.keys()].filter((idea) => hits[idea]! > 0).sort((one, other) => hits[other]! - hits[one]!).slice(0, MOST_IN_PAIRS); // prettier-ignore
+  // In steps, so that sums of the same hits in another order are no different.
+  const most = (idea: number) => Math.round(hits[idea]! * 1000);
+  return [...hits.keys()].filter((idea) => hits[idea]! > 0).sort((one, other) => most(other) - most(one)).slice(0, MOST_IN_PAIRS); // prettier-ignore
 }
 
 /** Every two variants of different ideas, by their places. */
