@@ -35,7 +35,7 @@ beforeAll(() =>
       arc() {}
     },
   }),
-); // eslint-disable-line @typescript-eslint/no-empty-function
+);
 afterAll(() => delete (globalThis as unknown as Record<string, unknown>)['Path2D']);
 
 test('the picture is as wide as wanted, on a sheet where one is wanted, and clear otherwise', () => {

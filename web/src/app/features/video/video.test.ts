@@ -50,10 +50,10 @@ const take: Take = {
 beforeEach(() => {
   worker.told = [];
   jest.mocked(downloads.download).mockClear();
-  Object.assign(window, { VideoEncoder: class {}, OffscreenCanvas: class {} });
+  Object.assign(window, { VideoEncoder: Object, OffscreenCanvas: Object });
 });
 afterEach(() => {
-  for (const name of ['VideoEncoder', 'OffscreenCanvas', 'showSaveFilePicker']) delete (window as unknown as Record<string, unknown>)[name];
+  for (const name of ['VideoEncoder', 'OffscreenCanvas', 'showSaveFilePicker']) Reflect.deleteProperty(window, name);
 });
 
 async function open(recording: unknown = { takes: [take] }) {
@@ -75,7 +75,7 @@ const canMake = {
 const order = () => worker.told.flatMap((one) => (one.type === 'make' ? [one.order] : []))[0] as FilmOrder;
 
 test('a browser that cannot make films says so and leads to own pace instead', async () => {
-  delete (window as unknown as Record<string, unknown>)['VideoEncoder'];
+  Reflect.deleteProperty(window, 'VideoEncoder');
   const { find, page } = await open();
   expect(worker.told).toEqual([]);
   expect(find.getByRole('link', { name: 'Give at own pace' })).toBeTruthy();
