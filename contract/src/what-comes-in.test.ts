@@ -146,6 +146,29 @@ test.each<[string, TSchema, object, Readonly<Record<string, object>>]>([
     { pose: { hourDeg: 135, minuteDeg: 180 } },
     { 'a full turn': { pose: { hourDeg: 360, minuteDeg: 0 } }, 'no number': { pose: { hourDeg: null, minuteDeg: 0 } } },
   ],
+  [
+    'a teacher who is invited',
+    contract.Invite,
+    { id: ID, forWhom: 'Ms Tove Lund' },
+    { nobody: { forWhom: '' }, 'a whole page': { forWhom: 'x'.repeat(201) }, 'an id of one’s own kind': { id: '1' } },
+  ],
+  [
+    'a recording that is kept',
+    contract.RecordingKeep,
+    { keepDays: 365 },
+    {
+      'for no day': { keepDays: 0 },
+      'for half a day': { keepDays: 0.5 },
+      'for ever': { keepDays: null },
+      'for a thousand years': { keepDays: 365_000 },
+    },
+  ],
+  [
+    'a time that a class keeps its answers',
+    contract.ClassChange,
+    { name: 'Terns', keepDays: 400 },
+    { 'a name of nothing': { name: '' }, 'for no day': { keepDays: 0 }, 'whose it is': { teacherId: ID } },
+  ],
   ['what a window says', ClientMessage, { type: 'ping' }, { 'a command': { type: 'end' }, 'more than that': { type: 'sync', since: 0 } }],
 ])('%s is taken as it should be, and refused otherwise', (_what, schema, good, bad) => {
   const check = new Ajv({ allErrors: true, discriminator: true }).compile(schema as object);
