@@ -23,7 +23,7 @@ export default {
       comment: 'What several features share stands below them.',
       severity: 'error',
       from: {
-        path: ['^server/src/(db|files|http|sessions|tables)/', '^web/src/app/(shared|state|ui|question-views)/'],
+        path: ['^server/src/(backup|db|files|http|sessions|tables)/', '^web/src/app/(shared|state|ui|question-views)/'],
         pathNot: '\\.test\\.ts$',
       },
       to: { path: '^(server/src|web/src/app)/features/' },

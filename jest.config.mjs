@@ -5,7 +5,7 @@ const plain = (name, ...declares) => ({
   rootDir: name,
   testMatch: ['<rootDir>/src/**/*.test.ts'],
   transform: swc,
-  transformIgnorePatterns: ['/node_modules/(?!.*(cookie|content-disposition)/)'],
+  transformIgnorePatterns: ['/node_modules/(?!.*(cookie|content-disposition|age-encryption|@noble/[a-z-]+|@scure/base)/)'],
   moduleNameMapper: ours,
   sandboxInjectedGlobals: nearGlobals(...declares),
 });

@@ -1,3 +1,4 @@
+export { BackupStatus } from './backups.js';
 export { type Data, Problem, Uuid } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';
 export { StageStateSchema } from './stage.js';

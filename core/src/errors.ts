@@ -77,6 +77,16 @@ export const ERROR_CODES = {
   STORE_BUSY: 'Another program holds the database just now.',
   STORE_FULL: 'The disk takes nothing more.',
   START_DATABASE_NEWER: 'The database was written by a newer version.',
+  BACKUP_NONE: 'There is no school to back up.',
+  BACKUP_NOWHERE: 'No place for backups is set.',
+  BACKUP_NO_ROOM: 'There is no room on the disk for a backup, or for what is restored.',
+  BACKUP_MISSING: 'There is no such backup.',
+  BACKUP_HERE: 'A school is there already where one was to be restored.',
+  BACKUP_SEALED: 'A backup is sealed, and no passphrase was said or another one.',
+  BACKUP_DAMAGED: 'A backup is damaged or was cut off.',
+  BACKUP_FOREIGN: 'A file is no backup of a school.',
+  BACKUP_NEWER: 'A backup was made by a newer version.',
+  START_RESTORE_CUT: 'A restore into the data directory was cut off.',
   INTERNAL: 'Something went wrong inside the program.',
 } as const;
 

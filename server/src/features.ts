@@ -2,6 +2,7 @@ import { addressesPlugin } from './features/addresses/plugin.js';
 import { archivePlugin } from './features/archive/plugin.js';
 import { authPlugin } from './features/auth/plugin.js';
 import { staffPlugin } from './features/auth/staff-plugin.js';
+import { backupsPlugin } from './features/backups/plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
 import { clockPlugin } from './features/clock/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
@@ -30,6 +31,7 @@ const features = {
   plansPlugin,
   lessonsPlugin,
   addressesPlugin,
+  backupsPlugin,
   dialsPlugin,
   teacherRoutes,
   silentRooms,

@@ -12,7 +12,22 @@ export interface StartOptions {
   /** Where pupils reach the school, without a path; null where it was not set. */
   readonly publicUrl: string | null;
   readonly behindProxy: boolean;
+  /** Where the school is backed up each day, when and under which name; null where that was not set. */
+  readonly backups: BackupSetting | null;
 }
+
+export interface BackupSetting {
+  readonly to: string;
+  readonly school: string;
+  /** Minutes since midnight. */
+  readonly atMin: number;
+  readonly keep: number;
+}
+
+/** After school, where nothing else is said. */
+const USUAL_BACKUP_AT = '17:00';
+/** A fortnight of daily ones. */
+const USUAL_KEEP = '14';
 
 /**
  * Reads the command line, and the environment for what is not given there.
@@ -33,6 +48,7 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
     demo: values.demo ?? false,
     publicUrl: url === null ? null : originOf(url),
     behindProxy: values.proxy ?? env['ZEITPUNKT_PROXY'] === '1',
+    backups: backupsOf(values, env),
   };
 }
 
@@ -40,20 +56,46 @@ function parse(args: string[]) {
   try {
     const text = { type: 'string' } as const;
     const flag = { type: 'boolean' } as const;
-    return parseArgs({ args, options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag } }).values;
+    const backups = { backups: text, 'backup-at': text, 'backup-keep': text, name: text };
+    return parseArgs({ args, options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, ...backups } }).values;
   } catch (error) {
     const [sentence] = (error as Error).message.split('\n');
-    throw new CoreError('START_OPTION', `${sentence} The options are --port, --host, --data, --url, --proxy and --demo.`, {
-      why: sentence ?? '',
-    });
+    throw new CoreError(
+      'START_OPTION',
+      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --backups, --backup-at, --backup-keep and --name.`,
+      {
+        why: sentence ?? '',
+      },
+    );
   }
+}
+
+function backupsOf(
+  values: Readonly<Partial<Record<'backups' | 'backup-at' | 'backup-keep' | 'name', string | boolean>>>,
+  env: Readonly<Record<string, string | undefined>>,
+): BackupSetting | null {
+  const set = (option: keyof typeof values, name: string) => values[option]?.toString() ?? env[name];
+  const to = set('backups', 'ZEITPUNKT_BACKUPS');
+  if (to === undefined) return null;
+  const at = set('backup-at', 'ZEITPUNKT_BACKUP_AT') ?? USUAL_BACKUP_AT;
+  const [, hour, minute] = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(at) ?? [];
+  if (hour === undefined) throw new CoreError('START_OPTION', `A time for backups is written like 17:00, but “${at}” came.`, { at });
+  const keep = set('backup-keep', 'ZEITPUNKT_BACKUP_KEEP') ?? USUAL_KEEP;
+  if (!/^[1-9]\d{0,3}$/.test(keep))
+    throw new CoreError('START_OPTION', `So many backups are kept is a whole number from 1 on, but “${keep}” came.`, { keep });
+  return {
+    to: resolve(to),
+    school: set('name', 'ZEITPUNKT_NAME') ?? 'school',
+    atMin: Number(hour) * 60 + Number(minute),
+    keep: Number(keep),
+  };
 }
 
 /** A value that begins with a minus, "--port -1", is a value all the same, and told to be wrong as such. */
 const joined = (args: readonly string[]): string[] =>
   args.reduce<string[]>((all, arg) => {
     const before = all.at(-1);
-    if (/^-\d/.test(arg) && before && /^--[a-z]+$/.test(before)) return [...all.slice(0, -1), `${before}=${arg}`];
+    if (/^-\d/.test(arg) && before && /^--[a-z-]+$/.test(before)) return [...all.slice(0, -1), `${before}=${arg}`];
     return [...all, arg];
   }, []);
 

@@ -4,11 +4,13 @@ import { randomInt } from 'node:crypto';
 import { networkInterfaces } from 'node:os';
 import { resolve } from 'node:path';
 import { buildApp } from './app.js';
+import { backUpInOwnProcess } from './backup/in-process-of-its-own.js';
+import { ScheduledBackups } from './backup/scheduled.js';
 import { openStore, type Store } from './db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from './demo/seed.js';
 import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
-import type { StartOptions } from './options.js';
+import type { BackupSetting, StartOptions } from './options.js';
 import { WorkThread } from './work/thread.js';
 import type { Work } from './work/work.js';
 
@@ -44,7 +46,25 @@ function workThread(store: Store, here: string): Work {
   return new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault });
 }
 
-async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions, store: Store, here: string, work: Work): Promise<Served> {
+/** Backups of a school that is served, made beside it. */
+function scheduled({ to, school, atMin, keep }: BackupSetting, dataDir: string, here: string): ScheduledBackups {
+  return new ScheduledBackups({
+    to,
+    school,
+    atMin,
+    nowMs: Date.now,
+    make: () => backUpInOwnProcess({ here, dataDir, to, school, keep }),
+    onDone: (problem) =>
+      problem === null ? console.log(`The school was backed up to ${to}.`) : console.error(`The school could not be backed up. ${problem}`),
+  });
+}
+
+async function listen(
+  { port, host, demo, publicUrl, behindProxy, ...options }: StartOptions,
+  store: Store,
+  here: string,
+  work: Work,
+): Promise<Served> {
   if (demo) await seedDemo(store, Date.now());
   const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
   let listensTo = port;
@@ -58,6 +78,7 @@ async function listen({ port, host, demo, publicUrl, behindProxy }: StartOptions
     publicUrl,
     behindProxy,
     addresses,
+    backups: options.backups && scheduled(options.backups, options.dataDir, here),
     logger: { level: process.env['LOG_LEVEL'] ?? 'warn' },
   });
   try {

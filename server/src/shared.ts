@@ -1,4 +1,5 @@
 import type { FastifyServerOptions } from 'fastify';
+import type { ScheduledBackups } from './backup/scheduled.js';
 import type { Store } from './db/connection.js';
 import { type Events, newEvents } from './events.js';
 import { type FindTeacher, type RequireTeacher, teacherGuard } from './features/auth/guard.js';
@@ -27,6 +28,8 @@ export interface AppOptions {
   /** Where pupils can reach the school from their own devices. */
   readonly addresses?: () => readonly string[];
   readonly limits?: Partial<Limits>;
+  /** Where the school is backed up; left out where no place is set. */
+  readonly backups?: ScheduledBackups | null;
   /** Who does heavy work; where it is left out, it is done in place. */
   readonly work?: Work;
   readonly logger?: FastifyServerOptions['logger'];
@@ -53,6 +56,7 @@ export interface Shared {
   readonly keyTries: FailedTries;
   readonly setUpCode: string | null;
   readonly addresses: () => readonly string[];
+  readonly backups: ScheduledBackups | null;
   /** The built application; null where only the API is served. */
   readonly pages: WebPages | null;
 }
@@ -84,6 +88,7 @@ export function sharedOf({ store, nowMs, ...options }: AppOptions): Shared {
     keyTries,
     setUpCode: options.setUpCode ?? null,
     addresses: options.addresses ?? (() => []),
+    backups: options.backups ?? null,
     pages: options.webDir === undefined ? null : readPages(options.webDir),
   };
 }

@@ -30,6 +30,7 @@ export async function buildServer() {
     const { bundle } = await import('./bundle.mjs');
     await bundle('server/src/main.ts', 'server/dist/main.js');
     await bundle('server/src/work/worker.ts', 'server/dist/worker.js');
+    await bundle('server/src/backup/main.ts', 'server/dist/backup.js');
   });
 }
 

@@ -18,6 +18,9 @@ export interface Store {
   close(): void;
 }
 
+/** A database that is being restored is called so, until it is whole. */
+export const RESTORING = '.restoring';
+
 export interface StoreOptions {
   readonly dataDir: string;
   /** Folder of the drizzle-kit migrations. */
@@ -34,7 +37,8 @@ const BUSY_MS = 5;
  * Opens the school of a data directory and brings it up to date, or makes a new one where there is none. Committed means on
  * the disk: write-ahead log with full synchronisation. What is there and is no sound school of this version or an earlier
  * one is refused and stays as it is.
- * @throws CoreError START_DATA_DIR, START_DATA_IN_USE, START_DATABASE_NEWER, START_DATABASE_DAMAGED, START_DATABASE_FOREIGN
+ * @throws CoreError START_DATA_DIR, START_DATA_IN_USE, START_DATABASE_NEWER, START_DATABASE_DAMAGED, START_DATABASE_FOREIGN,
+ * START_RESTORE_CUT
  */
 export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
   prepareDataDir(dataDir);
@@ -87,6 +91,13 @@ function createSchool(file: string, migrationsDir: string): void {
     throw new CoreError(
       'START_DATABASE_DAMAGED',
       `The log of a database lies at ${file}-wal, but the database itself is gone. Bring it back from a backup. Nothing was changed.`,
+      { file },
+    );
+  }
+  if (existsSync(`${file}${RESTORING}`)) {
+    throw new CoreError(
+      'START_RESTORE_CUT',
+      `A restore into this directory was cut off: restore once more, or delete ${file}${RESTORING} to begin with a new school.`,
       { file },
     );
   }

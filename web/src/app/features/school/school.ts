@@ -22,12 +22,14 @@ import { Place } from '../../ui/parts/place';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { Failing, Loading } from '../../ui/parts/states';
 import { QrCode } from '../../ui/qr-code';
+import { BackupsPart } from './backups-part';
 import { SCHOOL_WORDS } from './words';
 
 /** Who teaches at this school, how it looks for whoever is here, how pupils reach the machine, and what is kept. */
 @Component({
   selector: 'zp-school',
   imports: [
+    BackupsPart,
     Failing,
     Loading,
     MatButton,

@@ -56,6 +56,17 @@ export const SCHOOL_WORDS = catalogue({
       change: 'Change',
       law: 'Your school’s rules and your law on children’s data and on recording lessons decide what may be kept, not Zeitpunkt.',
     },
+    backups: {
+      heading: 'Backups',
+      never: 'No backup was made yet.',
+      last: (day: string, at: string, megabytes: string, sealed: boolean) =>
+        `The last one is of ${day}, ${at} (${megabytes} MB${sealed ? ', sealed with a passphrase' : ''}).`,
+      each: (at: string, to: string) => `One is made each day at ${at}, in ${to}.`,
+      nowhere: 'No backups are made: whoever runs this machine says where they go. Until then a broken disk takes everything with it.',
+      failed: (why: string) => `The last backup did not work. ${why}`,
+      now: 'Back up now',
+      running: 'A backup is being made; lessons go on meanwhile.',
+    },
     loading: 'One moment …',
   },
 });

@@ -1,0 +1,42 @@
+import { CoreError } from '@zeitpunkt/core/errors';
+import { BackupStatus } from '@zeitpunkt/contract';
+import type { ScheduledBackups } from '../../backup/scheduled.js';
+import type { Store } from '../../db/connection.js';
+import type { Feature } from '../../http/feature.js';
+import { isFirstTeacher, type RequireTeacher } from '../auth/gives.js';
+
+export interface BackupsOptions {
+  readonly store: Store;
+  readonly requireTeacher: RequireTeacher;
+  /** Null where no place for backups was set. */
+  readonly backups: ScheduledBackups | null;
+}
+
+/** Whether one is due is looked at so often, in milliseconds. */
+const LOOK_EVERY_MS = 10 * 60_000;
+
+const NONE: BackupStatus = { each: null, last: null, problem: null, running: false };
+
+/** The backups of the school: one a day, the latest of them for every teacher to see, and one more where the first teacher asks. */
+export const backupsPlugin: Feature<BackupsOptions> = async (app, { store, requireTeacher, backups }) => {
+  if (backups) {
+    const timer = setInterval(() => void backups.makeIfDue(), LOOK_EVERY_MS).unref();
+    app.addHook('onReady', async () => void backups.makeIfDue());
+    app.addHook('onClose', async () => clearInterval(timer));
+  }
+
+  app.get('/api/backups', { schema: { response: { 200: BackupStatus } } }, (request) => {
+    requireTeacher(request);
+    return backups?.status() ?? NONE;
+  });
+
+  // Not waited for: a large school takes minutes, and the page asks how far it is.
+  app.post('/api/backups', { schema: { response: { 200: BackupStatus } } }, (request) => {
+    const teacher = requireTeacher(request);
+    if (!isFirstTeacher(store.db, teacher.id))
+      throw new CoreError('NOT_ALLOWED', 'Only the first teacher of this school can have it backed up.');
+    if (!backups) throw new CoreError('BACKUP_NOWHERE', 'No place for backups is set: whoever runs the server names one with --backups.');
+    void backups.make();
+    return backups.status();
+  });
+};
