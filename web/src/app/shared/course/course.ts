@@ -142,8 +142,9 @@ export class Course {
 
   private async lookAt(classId: string | null): Promise<void> {
     if (classId !== null) await this.plans.load(classId);
-    // What did not come is not shown as if there were nothing.
-    if (this.missing() !== null) return;
+    // What did not come is not shown as if there were nothing; what went wrong beside it, a spoilt file for one, is told and no more.
+    const plan = this.plans.at();
+    if (!this.shelf.hasCome() || (classId !== null && plan?.classId !== classId)) return;
     this.isThere.set(true);
     if (classId !== null) await this.standings.load(classId);
   }

@@ -9,6 +9,8 @@ import { catalogue } from '../words/catalogue';
 
 interface LessonShelfState {
   readonly loading: boolean;
+  /** Whether the lists have come, now or before. */
+  readonly hasCome: boolean;
   /** A lesson is being drafted, or its file taken in. */
   readonly adding: boolean;
   /** The lesson that was just added so. */
@@ -24,6 +26,7 @@ interface LessonShelfState {
 export const LessonShelf = signalStore(
   withState<LessonShelfState>({
     loading: true,
+    hasCome: false,
     adding: false,
     added: null,
     opening: false,
@@ -86,7 +89,7 @@ export const LessonShelf = signalStore(
         patchState(store, { loading: true, problem: null });
         await attempt(async () => {
           const [sessions] = await Promise.all([ask<SessionSummary[]>('GET', '/api/sessions'), fetchLessons()]);
-          patchState(store, { sessions });
+          patchState(store, { sessions, hasCome: true });
         });
         patchState(store, { loading: false });
       },
