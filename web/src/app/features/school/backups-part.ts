@@ -40,6 +40,13 @@ const LOOK_AGAIN_MS = 1500;
     }
   `,
   styles: `
+    h3 {
+      margin: 16px 0 0;
+      font-size: 1rem;
+    }
+    button {
+      margin-top: 8px;
+    }
     p {
       overflow-wrap: anywhere;
     }
