@@ -42,7 +42,8 @@ const LOOK_AGAIN_MS = 1500;
   styles: `
     h3 {
       margin: 16px 0 0;
-      font-size: 1rem;
+      font-size: 16px;
+      line-height: 24px;
     }
     button {
       margin-top: 8px;
