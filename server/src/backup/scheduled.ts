@@ -25,7 +25,8 @@ export class ScheduledBackups {
 
   status(): BackupStatus {
     const { to, atMin } = this.options;
-    return { each: { to, atMin }, last: this.newest(), problem: this.problem, running: this.running !== null };
+    const last = this.newest();
+    return { each: { to, atMin }, last, problem: this.problem, running: this.running !== null };
   }
 
   /** Makes one now; asked for again meanwhile it is the same one. */
@@ -53,7 +54,17 @@ export class ScheduledBackups {
     this.options.onDone(this.problem);
   }
 
+  /** A place that cannot be looked at, a disk that is gone for one, is a problem to be told and stops nobody. */
   private newest(): BackupStatus['last'] {
+    try {
+      return this.lookFor();
+    } catch (error) {
+      this.problem = (error as Error).message;
+      return null;
+    }
+  }
+
+  private lookFor(): BackupStatus['last'] {
     const { to, school } = this.options;
     if (!existsSync(to)) return null;
     const own = readdirSync(to).flatMap((file) => {

@@ -57,6 +57,16 @@ test('one that fails is told with its reason, is tried again, and the reason goe
   expect(backups.status()).toMatchObject({ problem: null, last: { bytes: 100 } });
 });
 
+test('a place that cannot be looked at is told, and stops nothing', async () => {
+  rmSync(to, { recursive: true });
+  writeFileSync(to, 'a file where backups were to lie');
+  expect(backups.status()).toMatchObject({ last: null, problem: expect.stringMatching(/ENOTDIR/) });
+  nowMs = new Date(2026, 11, 1, 18, 0).getTime();
+  make.mockRejectedValueOnce(new Error('There is no directory for backups.'));
+  await backups.makeIfDue();
+  expect(told).toEqual(['There is no directory for backups.']);
+});
+
 test('every teacher sees how it is; the first one alone has one made, and asked for twice at once it is one', async () => {
   school = await new School().start({ backups });
   const teacher = await school.teacher();
