@@ -1,19 +1,20 @@
-import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { ClockLeap } from '@zeitpunkt/contract';
+import { dayOf } from '@zeitpunkt/core/series/school-days';
+import { clockOf, dayInYear, weekday } from '../../shared/words/days';
 import { ask, sentenceOf } from '../../shared/api';
 import { CLOCK_WORDS } from './clock-words';
 
 /** The server's clock leapt, or nobody was here for long: what is kept for a time waits until somebody says that the day is right. */
 @Component({
   selector: 'zp-clock-notice',
-  imports: [DatePipe, MatButton],
+  imports: [MatButton],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     @if (leap(); as leap) {
       <p class="word" role="alert">
-        {{ words().leapt((leap.toMs | date: 'EEEE d MMMM y, HH:mm')!, (leap.fromMs | date: 'EEEE d MMMM y')!) }}
+        {{ words().leapt(day(leap.toMs) + ', ' + clock(leap.toMs), day(leap.fromMs)) }}
         <button mat-stroked-button type="button" [disabled]="busy()" (click)="keepAsIs()">{{ words().isRight }}</button>
       </p>
     }
@@ -25,6 +26,7 @@ import { CLOCK_WORDS } from './clock-words';
 export class ClockNotice {
   protected readonly words = CLOCK_WORDS;
   protected readonly leap = signal<ClockLeap['leap']>(null);
+  protected readonly clock = clockOf;
   protected readonly busy = signal(false);
   protected readonly problem = signal<string | null>(null);
 
@@ -34,6 +36,12 @@ export class ClockNotice {
       ({ leap }) => this.leap.set(leap),
       () => undefined,
     );
+  }
+
+  /** "Thursday 2 July 2026", as days are written here. */
+  protected day(ms: number): string {
+    const day = dayOf(ms);
+    return `${weekday(day)} ${dayInYear(day)}`;
   }
 
   protected async keepAsIs(): Promise<void> {
