@@ -1,5 +1,6 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { resolve } from 'node:path';
+import { USUAL_MOST } from './backup/kept.js';
 import { parseArgs } from 'node:util';
 
 /** How the server was started. */
@@ -26,8 +27,6 @@ export interface BackupSetting {
 
 /** After school, where nothing else is said. */
 const USUAL_BACKUP_AT = '17:00';
-/** A fortnight of daily ones. */
-const USUAL_KEEP = '14';
 
 /**
  * Reads the command line, and the environment for what is not given there.
@@ -80,7 +79,7 @@ function backupsOf(
   const at = set('backup-at', 'ZEITPUNKT_BACKUP_AT') ?? USUAL_BACKUP_AT;
   const [, hour, minute] = /^([01]?\d|2[0-3]):([0-5]\d)$/.exec(at) ?? [];
   if (hour === undefined) throw new CoreError('START_OPTION', `A time for backups is written like 17:00, but “${at}” came.`, { at });
-  const keep = set('backup-keep', 'ZEITPUNKT_BACKUP_KEEP') ?? USUAL_KEEP;
+  const keep = set('backup-keep', 'ZEITPUNKT_BACKUP_KEEP') ?? String(USUAL_MOST);
   if (!/^[1-9]\d{0,3}$/.test(keep))
     throw new CoreError('START_OPTION', `So many backups are kept is a whole number from 1 on, but “${keep}” came.`, { keep });
   return {

@@ -2,6 +2,9 @@ import { readFileName } from './names.js';
 
 const DAY_MS = 86_400_000;
 
+/** So many are kept, where nothing else is said: a fortnight of daily ones. */
+export const USUAL_MOST = 14;
+
 /** How many backups of a school are kept, and for how many days; null for all, and for ever. */
 export interface Keeping {
   readonly most: number | null;

@@ -2,7 +2,7 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { readFileSync } from 'node:fs';
 import { resolve } from 'node:path';
 import { parseArgs } from 'node:util';
-import type { Keeping } from './kept.js';
+import { USUAL_MOST, type Keeping } from './kept.js';
 
 interface Common {
   readonly dataDir: string;
@@ -14,9 +14,6 @@ export type BackupOptions =
   | (Common & { readonly act: 'restore'; readonly file: string });
 
 type Env = Readonly<Record<string, string | undefined>>;
-
-/** So many backups are kept, where nothing else is said: a fortnight of daily ones. */
-const USUAL_MOST = 14;
 
 /**
  * Reads the command line of `npm run backup` and `npm run restore`. A passphrase is never an argument: those can be seen by

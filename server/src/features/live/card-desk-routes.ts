@@ -4,7 +4,8 @@ import type { Feature } from '../../http/feature.js';
 import { newToken, tokenHash } from '../../http/tokens.js';
 import { ClassLists } from '../classes/gives.js';
 import { DESK_COOKIE, type FindRoom } from '../../sessions/desk-places.js';
-import { DEVICE_COOKIE, KNOWN_SECONDS, type DeskRoutesOptions } from './desk-routes.js';
+import type { DeskRoutesOptions } from './desk-routes.js';
+import { DEVICE_COOKIE, deskTools, KNOWN_SECONDS } from './desk-tools.js';
 
 /** The pupil whose card it is, with the class. */
 interface CardOwner {
@@ -14,14 +15,15 @@ interface CardOwner {
   readonly className: string;
 }
 
-export interface CardDeskOptions extends Pick<DeskRoutesOptions, 'store' | 'events' | 'rooms' | 'own' | 'limits' | 'cookies'> {
+export interface CardDeskOptions extends Pick<DeskRoutesOptions, 'store' | 'events' | 'rooms' | 'own' | 'findDesk' | 'limits' | 'cookies'> {
   readonly findRoom: FindRoom;
 }
 
 /** Coming in by join card: it says who comes, so that nobody waits at the door and a second device takes over from the first. */
-export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { store, events, rooms, own, limits, cookies, findRoom }) => {
+export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { store, events, rooms, own, findDesk, limits, cookies, findRoom }) => {
   const bodyLimit = limits.deskBodyBytes;
   const lists = new ClassLists(store, events);
+  const { keep } = deskTools({ rooms, findDesk, cookies });
   /** A card holds 128 random bits: nobody guesses one, and so whoever has one waits for nobody. @throws CoreError CARD_UNKNOWN */
   const ownerOf = (token: string): CardOwner => {
     const owner = lists.ofCard(tokenHash(token));
@@ -46,8 +48,8 @@ export const cardDeskRoutes: Feature<CardDeskOptions> = async (app, { store, eve
     const token = newToken();
     const participantId = room.joinByCard(joinId, owner.id, tokenHash(token));
     rooms.tokens.forget((place) => place.participantId === participantId);
-    reply.setCookie(DESK_COOKIE, token, { ...cookies, maxAge: room.deskSeconds });
-    reply.setCookie(DEVICE_COOKIE, token, { ...cookies, maxAge: KNOWN_SECONDS });
+    keep(reply, DESK_COOKIE, token, room.deskSeconds);
+    keep(reply, DEVICE_COOKIE, token, KNOWN_SECONDS);
     return room.deskView(participantId);
   });
 };

@@ -12,15 +12,10 @@ import { newToken, tokenHash, type Cookies } from '../../http/tokens.js';
 import { ClassLists } from '../classes/gives.js';
 import type { OwnRooms } from '../own-pace/gives.js';
 import { besideRoutes } from './beside-routes.js';
-import { DEVICE_SECONDS, deskTools } from './desk-tools.js';
+import { DEVICE_COOKIE, DEVICE_SECONDS, deskTools, KNOWN_SECONDS } from './desk-tools.js';
 import { BESIDE_COOKIE, DESK_COOKIE, endedView, type FindDesk } from '../../sessions/desk-places.js';
 import type { OpenRoom } from '../../sessions/open-room.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
-
-/** A device that has been in a room is known for half a school year. */
-export const KNOWN_SECONDS = 150 * 24 * 3600;
-/** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
-export const DEVICE_COOKIE = 'zp_device';
 
 export interface DeskRoutesOptions {
   readonly rooms: RoomDirectory;

@@ -6,6 +6,10 @@ import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import type { OpenRoom } from '../../sessions/open-room.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 
+/** Tells one device from another behind the same address, so that one that fails is slowed down alone. */
+export const DEVICE_COOKIE = 'zp_device';
+/** A device that has been in a room is known for half a school year. */
+export const KNOWN_SECONDS = 150 * 24 * 3600;
 /** A device that was never in is told from others behind its address for a school day. */
 export const DEVICE_SECONDS = 12 * 3600;
 

@@ -1,3 +1,6 @@
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { ONLY_STEP, type StepRef } from '@zeitpunkt/core/lesson/step-ref';
 import { NO_CALLS } from '@zeitpunkt/core/live/calls';
@@ -30,6 +33,22 @@ const LESSON = lessonWith({
     { id: 'b3', kind: 'answer', itemId: 'q1' },
     { id: 'b4', kind: 'ask', itemId: 'q2', text: '' },
   ],
+});
+
+/** A take of a beat as it was said, by its place from 1. */
+export const takeOf = (lesson: Lesson, beat: number, own: Partial<Take> = {}): Take => ({
+  id: `t${beat}`,
+  at: stepOf(beat),
+  durationMs: 4000,
+  mime: 'audio/webm',
+  speechDb: -20,
+  speech: [],
+  said: 'Good morning.',
+  fingerprint: fingerprintOf(prepareLesson(lesson), stepOf(beat)),
+  cues: [{ fromMs: 0, toMs: 1500, text: 'Good morning.' }],
+  cuesEdited: false,
+  madeAtMs: 0,
+  ...own,
 });
 
 /** The step of a beat of that lesson, by its place from 1. */

@@ -3,7 +3,7 @@ import { patchState, signalStore, withComputed, withHooks, withMethods, withStat
 import type { RecordingDetail } from '@zeitpunkt/contract';
 import type { PreparedLesson, Step } from '@zeitpunkt/core/lesson/prepare';
 import { sameStep } from '@zeitpunkt/core/lesson/step-ref';
-import { type Take } from '@zeitpunkt/core/voice/take';
+import type { Take } from '@zeitpunkt/core/voice/take';
 import { ApiProblem, ask, sentenceOf } from '../../shared/api';
 import { fetchCutter, finishTake, type WholeTake } from './finish-take';
 import { Leavings } from './leavings';

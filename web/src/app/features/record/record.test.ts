@@ -2,13 +2,11 @@ import 'fake-indexeddb/auto';
 import { provideRouter } from '@angular/router';
 import { screen } from '@testing-library/dom';
 import type { RecordingDetail } from '@zeitpunkt/contract';
-import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { lessonWith, numbered } from '@zeitpunkt/core/testing/lessons';
-import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import type { Take } from '@zeitpunkt/core/voice/take';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
-import { stepOf } from '../../testing/session';
+import { stepOf, takeOf } from '../../testing/session';
 import { Microphone } from './microphone';
 import { Record } from './record';
 
@@ -20,20 +18,7 @@ const lesson = lessonWith({
     { kind: 'say', text: 'Goodbye.' },
   ]),
 });
-const take = (beat: number, own: Partial<Take> = {}): Take => ({
-  id: `t${beat}`,
-  at: stepOf(beat),
-  durationMs: 4000,
-  mime: 'audio/webm',
-  speechDb: -20,
-  speech: [],
-  said: 'Good morning.',
-  fingerprint: fingerprintOf(prepareLesson(lesson), stepOf(beat)),
-  cues: [{ fromMs: 0, toMs: 1500, text: 'Good morning.' }],
-  cuesEdited: false,
-  madeAtMs: 0,
-  ...own,
-});
+const take = (beat: number, own: Partial<Take> = {}) => takeOf(lesson, beat, own);
 const DAY = Date.UTC(2027, 10, 30, 12);
 const recording = (takes: readonly Take[], own: Partial<RecordingDetail> = {}): RecordingDetail =>
   ({ takes, before: [], cutOff: [], keepDays: 365, deletesAtMs: DAY, ...own }) as RecordingDetail;

@@ -1,32 +1,21 @@
 import { provideRouter } from '@angular/router';
-import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
-import type { Take } from '@zeitpunkt/core/voice/take';
-import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
 import * as downloads from '../../shared/download';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
-import { sessionDetail, stepOf } from '../../testing/session';
+import { sessionDetail, takeOf } from '../../testing/session';
 import { Transcript } from './transcript';
 
 jest.mock('../../shared/download', () => ({ ...jest.requireActual('../../shared/download'), download: jest.fn() }));
 
 const { lesson } = sessionDetail();
-const take: Take = {
-  id: 't1',
-  at: stepOf(1),
-  durationMs: 4000,
-  mime: 'audio/webm',
-  speechDb: -20,
-  speech: [],
+const take = takeOf(lesson, 1, {
   said: 'Hello.',
-  fingerprint: fingerprintOf(prepareLesson(lesson), stepOf(1)),
   cues: [
     { fromMs: 0, toMs: 1500, text: 'Hello to all of you.' },
     { fromMs: 1800, toMs: 3500, text: 'Look at my clock.' },
   ],
   cuesEdited: true,
-  madeAtMs: 0,
-};
+});
 
 async function open(takes: unknown = { takes: [take] }) {
   jest.mocked(downloads.download).mockClear();

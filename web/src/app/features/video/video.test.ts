@@ -1,12 +1,9 @@
 import { provideRouter } from '@angular/router';
-import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { lessonWith, numbered } from '@zeitpunkt/core/testing/lessons';
-import { fingerprintOf } from '@zeitpunkt/core/voice/fingerprint';
-import type { Take } from '@zeitpunkt/core/voice/take';
 import * as downloads from '../../shared/download';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
-import { stepOf } from '../../testing/session';
+import { takeOf } from '../../testing/session';
 import type { FilmOrder, FromFilmWorker, ToFilmWorker } from './film-messages';
 import { Video } from './video';
 
@@ -33,19 +30,7 @@ const lesson = lessonWith({
     { kind: 'answer', itemId: 'q1' },
   ]),
 });
-const take: Take = {
-  id: 't1',
-  at: stepOf(1),
-  durationMs: 4000,
-  mime: 'audio/webm',
-  speechDb: -20,
-  speech: [],
-  said: 'Good morning.',
-  fingerprint: fingerprintOf(prepareLesson(lesson), stepOf(1)),
-  cues: [{ fromMs: 0, toMs: 1500, text: 'Good morning.' }],
-  cuesEdited: false,
-  madeAtMs: 0,
-};
+const take = takeOf(lesson, 1);
 
 beforeEach(() => {
   worker.told = [];

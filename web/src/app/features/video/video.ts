@@ -216,10 +216,14 @@ export class Video {
     if (!this.worker) {
       this.worker = startFilm();
       this.worker.onmessage = ({ data }: MessageEvent<FromFilmWorker>) => void this.hear(data);
-      this.worker.onerror = () =>
-        this.hear({ type: 'failed', problem: { code: null, sentence: this.words().failed, status: 0, params: {} } });
+      this.worker.onerror = () => this.fail(this.words().failed);
     }
     this.tell({ type: 'formats', height });
+  }
+
+  private fail(sentence: string): void {
+    this.problem.set(sentence);
+    this.making.set({ at: 'not' });
   }
 
   private async hear(message: FromFilmWorker): Promise<void> {
@@ -234,8 +238,7 @@ export class Video {
       case 'cancelled':
         return this.making.set({ at: 'cancelled' });
       case 'failed':
-        this.problem.set(sentenceOf(errorOf(message.problem)));
-        return this.making.set({ at: 'not' });
+        return this.fail(sentenceOf(errorOf(message.problem)));
       case 'made': {
         const file = message.name === null ? null : await ownFilm(message.name);
         if (file) this.saveFilm(file);

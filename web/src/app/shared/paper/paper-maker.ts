@@ -99,13 +99,7 @@ export class PaperMaker {
     if (!this.worker) {
       this.worker = startPaper();
       this.worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => this.hear(data));
-      this.worker.addEventListener('error', () =>
-        this.hear({
-          type: 'failed',
-          number: this.number,
-          problem: { code: null, sentence: 'Papers cannot be made just now: load this page again.', status: 0, params: {} },
-        }),
-      );
+      this.worker.addEventListener('error', () => this.fail('Papers cannot be made just now: load this page again.'));
     }
     return this.worker;
   }
@@ -127,9 +121,13 @@ export class PaperMaker {
       case 'drawn': // in workers of its own, see draw-versions.ts
         return;
       case 'failed':
-        this.making.set({ at: 'failed', sentence: sentenceOf(errorOf(message.problem)) });
-        return this.done(null);
+        return this.fail(sentenceOf(errorOf(message.problem)));
     }
+  }
+
+  private fail(sentence: string): void {
+    this.making.set({ at: 'failed', sentence });
+    this.done(null);
   }
 
   private done(file: Blob | null): void {
