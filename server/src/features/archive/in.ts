@@ -10,7 +10,7 @@ import { setImmediate } from 'node:timers/promises';
 import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { jsonOf, textOf } from '../../files/text-of.js';
-import { changeClass, findPupil, insertClass, insertPupils } from '../classes/gives.js';
+import { findPupil, insertClass, insertPupils } from '../classes/gives.js';
 import { pupil } from '../../tables/classes.js';
 import { insertLesson, lessonById, nextPlace } from '../lessons/gives.js';
 import { sessionQueries } from '../../sessions/queries.js';
@@ -113,8 +113,8 @@ export async function readyArchive(archive: Archive): Promise<ReadyArchive> {
 /** Makes a class of an archive. Runs inside a transaction of whoever calls, so that it is done whole or not at all. @returns the class */
 export function takeArchive(db: Db, teacherId: string, archive: ReadyArchive, nowMs: number): string {
   const { file, plan, lessons, taught, rows, ready } = archive;
-  const { id: classId } = insertClass(db, { teacherId, name: file.name, pupilNames: [], createdAtMs: nowMs });
-  changeClass(db, classId, { keepDays: file.keepDays });
+  const { name, keepDays } = file;
+  const { id: classId } = insertClass(db, { teacherId, name, pupilNames: [], createdAtMs: nowMs, keepDays });
   sessionQueries(db).setDoorAdmits(classId, file.doorAdmits);
   // Ids are kept where nobody has them: files of results then find the same pupils.
   const pupilOf = new Map(file.pupils.map(({ id }) => [id, findPupil(db, id) ? randomUUID() : id]));

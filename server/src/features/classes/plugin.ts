@@ -1,20 +1,21 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { ClassAdd, ClassChange, ClassDetail, ClassList, DataRecord, RetentionCheck } from '@zeitpunkt/contract';
+import { ClassAdd, ClassChange, ClassDetail, ClassList } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import { reallyDelete } from '../../db/connection.js';
 import { listenTo } from '../../events.js';
 import { nameFeatures, type Feature } from '../../http/feature.js';
 import type { ClassesOptions } from './options.js';
 import { cardRoutes } from './card-routes.js';
+import { classDataRoutes } from './class-data-routes.js';
+import { pupilDataRoutes } from './pupil-data-routes.js';
 import { pupilRoutes } from './pupil-routes.js';
-import { changeClass, classPupils, classesOf, deleteClass, insertClass, mustOwnClass, ownerOf, recordsOf } from './queries.js';
-import { checkRetention, deleteWhatIsOld } from './retention.js';
+import { changeClass, classPupils, classesOf, insertClass, mustOwnClass, ownerOf } from './queries.js';
+import { deleteWhatIsOld } from './retention.js';
 import { rosterRoutes } from './roster-routes.js';
 
 const Params = Type.Object({ id: Type.String() });
-nameFeatures({ pupilRoutes, rosterRoutes, cardRoutes });
+nameFeatures({ pupilRoutes, pupilDataRoutes, classDataRoutes, rosterRoutes, cardRoutes });
 
-/** A teacher's classes: made, named, kept for a time, and deleted for good; their pupils, lists and cards in routes of their own. */
+/** A teacher's classes: made, named, kept for a time; their pupils, lists, cards and data in routes of their own. */
 export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
   const { store, clock, events, requireTeacher, nowMs } = options;
   const { db } = store;
@@ -28,6 +29,8 @@ export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
   };
   const shared = { ...options, detail };
   await app.register(pupilRoutes, shared);
+  await app.register(pupilDataRoutes, shared);
+  await app.register(classDataRoutes, shared);
   await app.register(rosterRoutes, shared);
   await app.register(cardRoutes, shared);
 
@@ -53,31 +56,5 @@ export const classesPlugin: Feature<ClassesOptions> = async (app, options) => {
     changeClass(db, id, request.body);
     if (request.body.keepDays !== undefined && clock.look()) deleteWhatIsOld(store, nowMs());
     return detail(teacher.id, id);
-  });
-
-  app.get(
-    '/api/classes/:id/retention/:days',
-    {
-      schema: {
-        params: Type.Object({ id: Type.String(), days: Type.String({ pattern: '^[1-9][0-9]{0,3}$' }) }),
-        response: { 200: RetentionCheck },
-      },
-    },
-    (request) => {
-      const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-      return checkRetention(db, id, Number(request.params.days), nowMs());
-    },
-  );
-
-  app.get('/api/classes/:id/record', { schema: { params: Params, response: { 200: DataRecord } } }, (request) =>
-    recordsOf(db, mustOwnClass(db, requireTeacher(request).id, request.params.id).id),
-  );
-
-  app.post('/api/classes/:id/delete', { schema: { params: Params, response: { 204: Type.Null() } } }, (request, reply) => {
-    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    reallyDelete(store, () => deleteClass(db, id));
-    events.emit('classDeleted', { classId: id });
-    void reply.code(204);
-    return null;
   });
 };

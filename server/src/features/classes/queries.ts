@@ -14,10 +14,18 @@ const RECORDS_TOLD = 100;
 /** Adds a class with its pupils in the order given; returns the class's id and the pupils. */
 export function insertClass(
   db: Db,
-  row: { id?: string; teacherId: string; name: string; pupilNames: readonly string[]; createdAtMs: number; simulated?: boolean },
+  row: {
+    id?: string;
+    teacherId: string;
+    name: string;
+    pupilNames: readonly string[];
+    createdAtMs: number;
+    simulated?: boolean;
+    keepDays?: number | null;
+  },
 ) {
-  const { id = randomUUID(), teacherId, name, createdAtMs, simulated = false } = row;
-  db.insert(schoolClass).values({ id, teacherId, name, createdAtMs, simulated, keepDays: NEW_CLASS_KEEPS_DAYS }).run();
+  const { id = randomUUID(), teacherId, name, createdAtMs, simulated = false, keepDays = NEW_CLASS_KEEPS_DAYS } = row;
+  db.insert(schoolClass).values({ id, teacherId, name, createdAtMs, simulated, keepDays }).run();
   const pupils = row.pupilNames.map((pupilName, place) => ({ id: randomUUID(), classId: id, name: pupilName, place }));
   if (pupils.length > 0) db.insert(pupil).values(pupils).run();
   return { id, pupils };
@@ -95,6 +103,14 @@ export function classPupils(db: Db, classId: string) {
     .where(eq(pupil.classId, classId))
     .orderBy(sql`${pupil.leftAtMs} IS NOT NULL`, asc(pupil.place))
     .all();
+}
+
+/** A pupil of a class of a teacher's own, with the class. @throws CoreError NOT_FOUND, PUPIL_UNKNOWN */
+export function mustOwnPupil(db: Db, teacherId: string, { id, pupilId }: { readonly id: string; readonly pupilId: string }) {
+  const schoolClass = mustOwnClass(db, teacherId, id);
+  const pupil = findPupil(db, pupilId);
+  if (pupil?.classId !== schoolClass.id) throw new CoreError('PUPIL_UNKNOWN', 'This class has no such pupil.');
+  return { pupil, schoolClass };
 }
 
 /** A pupil by id, with the class. */

@@ -1,3 +1,4 @@
+import { CoreError } from '@zeitpunkt/core/errors';
 import { and, asc, desc, eq, max } from 'drizzle-orm';
 import { randomUUID } from 'node:crypto';
 import { writeLesson } from '@zeitpunkt/core/formats/stored';
@@ -48,6 +49,13 @@ export function ownLesson(db: Db, teacherId: string, lessonId: string) {
     .from(lesson)
     .where(and(eq(lesson.id, lessonId), eq(lesson.teacherId, teacherId)))
     .get();
+}
+
+/** A lesson of a teacher's own. @throws CoreError NOT_FOUND */
+export function mustOwnLesson(db: Db, teacherId: string, lessonId: string) {
+  const row = ownLesson(db, teacherId, lessonId);
+  if (!row) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
+  return row;
 }
 
 /** A lesson, whoever it belongs to. */

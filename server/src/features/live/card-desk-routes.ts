@@ -4,7 +4,7 @@ import type { Feature } from '../../http/feature.js';
 import { newToken, tokenHash } from '../../http/tokens.js';
 import { ClassLists } from '../classes/gives.js';
 import { DESK_COOKIE, type FindRoom } from '../../sessions/desk-places.js';
-import type { DeskRoutesOptions } from './desk-routes.js';
+import type { ComingInOptions } from './coming-in-routes.js';
 import { DEVICE_COOKIE, deskTools, KNOWN_SECONDS } from './desk-tools.js';
 
 /** The pupil whose card it is, with the class. */
@@ -15,7 +15,7 @@ interface CardOwner {
   readonly className: string;
 }
 
-export interface CardDeskOptions extends Pick<DeskRoutesOptions, 'store' | 'events' | 'rooms' | 'own' | 'findDesk' | 'limits' | 'cookies'> {
+export interface CardDeskOptions extends Pick<ComingInOptions, 'store' | 'events' | 'rooms' | 'own' | 'findDesk' | 'limits' | 'cookies'> {
   readonly findRoom: FindRoom;
 }
 

@@ -1,47 +1,18 @@
-import {
-  SheetAnswers,
-  SheetAnswersOpen,
-  SheetDetail,
-  SheetFound,
-  SheetKeep,
-  SheetKept,
-  SheetList,
-  SheetOfSession,
-} from '@zeitpunkt/contract';
+import { SheetDetail, SheetFound, SheetKeep, SheetKept, SheetList } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { writeLesson } from '@zeitpunkt/core/formats/stored';
-import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
-import type { Item } from '@zeitpunkt/core/question-kinds/registry';
 import { sameJson } from '@zeitpunkt/core/same-json';
 import { Type } from '@sinclair/typebox';
-import { randomInt, randomUUID } from 'node:crypto';
-import type { Store } from '../../db/connection.js';
+import { randomInt } from 'node:crypto';
+import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
-import type { Feature } from '../../http/feature.js';
-import type { RequireTeacher } from '../auth/gives.js';
+import { nameFeatures, type Feature } from '../../http/feature.js';
 import { pupilsOf } from '../../sessions/queries/pupils.js';
 import { mustOwnClass } from '../classes/gives.js';
-import { ownLesson, insertTaught } from '../lessons/gives.js';
-import { sessionQueries } from '../../sessions/queries.js';
-import {
-  copiesOf,
-  deleteSheet,
-  insertSheet,
-  insertSheetSession,
-  mustOwnSheet,
-  sessionsOf,
-  sheetByCode,
-  sheetById,
-  sheetOfSession,
-  sheetsOf,
-  type SheetRow,
-} from './queries.js';
-
-export interface PaperOptions {
-  readonly store: Store;
-  readonly requireTeacher: RequireTeacher;
-  readonly nowMs: () => number;
-}
+import { mustOwnLesson } from '../lessons/gives.js';
+import { sheetAnswerRoutes } from './answer-routes.js';
+import type { PaperOptions } from './options.js';
+import { copiesOf, deleteSheet, fileOf, insertSheet, mustOwnSheet, sessionsOf, sheetByCode, sheetById, sheetsOf } from './queries.js';
 
 const Params = Type.Object({ id: Type.String() });
 const CodeParams = Type.Object({ code: Type.String({ maxLength: 20 }) });
@@ -49,15 +20,19 @@ const CodeParams = Type.Object({ code: Type.String({ maxLength: 20 }) });
 const CODE_SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 const CODE_LENGTH = 4;
 
+nameFeatures({ sheetAnswerRoutes });
+
 /** Sheets that were printed, and what came back on them. */
-export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTeacher, nowMs }) => {
+export const paperPlugin: Feature<PaperOptions> = async (app, options) => {
+  const { store, requireTeacher, nowMs } = options;
   const { db } = store;
-  const fileOf = ({ file, code }: SheetRow): Lesson => stored.lesson(file, `Sheet ${code}`);
+
+  await app.register(sheetAnswerRoutes, options);
 
   app.post('/api/sheets', { schema: { body: SheetKeep, response: { 200: SheetKept } } }, (request) => {
     const teacher = requireTeacher(request);
     const { id, lessonId, versions, classId, copies } = request.body;
-    if (!ownLesson(db, teacher.id, lessonId)) throw new CoreError('NOT_FOUND', 'There is no such lesson.');
+    mustOwnLesson(db, teacher.id, lessonId);
     const file = stored.lesson(request.body.file, 'This sheet');
     if (file.items.length === 0 || file.items.length % versions !== 0) {
       throw new CoreError('SHEET_UNREADABLE', 'Each version of a sheet has as many questions as the others, and at least one.');
@@ -76,7 +51,7 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
       teacherId: teacher.id,
       lessonId,
       classId,
-      code: freeCode(teacher.id),
+      code: freeCode(db, teacher.id),
       file: writeLesson(file),
       versions,
       madeAtMs: nowMs(),
@@ -86,8 +61,7 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
   });
 
   app.get('/api/lessons/:id/sheets', { schema: { params: Params, response: { 200: SheetList } } }, (request) => {
-    const teacher = requireTeacher(request);
-    if (!ownLesson(db, teacher.id, request.params.id)) throw new CoreError('NOT_FOUND', 'There is no such lesson.');
+    mustOwnLesson(db, requireTeacher(request).id, request.params.id);
     const sheets = sheetsOf(db, request.params.id).map((row) => {
       const { id, code, versions, madeAtMs, classId } = row;
       const { title, items } = fileOf(row);
@@ -112,50 +86,12 @@ export const paperPlugin: Feature<PaperOptions> = async (app, { store, requireTe
     deleteSheet(db, mustOwnSheet(db, requireTeacher(request).id, request.params.id).id);
     void reply.code(204).send(null);
   });
-
-  app.post(
-    '/api/sheets/:id/answers',
-    { schema: { params: Params, body: SheetAnswersOpen, response: { 200: SheetAnswers } } },
-    (request) => {
-      const teacher = requireTeacher(request);
-      const row = mustOwnSheet(db, teacher.id, request.params.id);
-      const { id: classId } = mustOwnClass(db, teacher.id, request.body.classId);
-      const known = sessionsOf(db, row.id).find((one) => one.classId === classId);
-      if (known) return { sessionId: known.sessionId };
-      const [sessionId, atMs] = [randomUUID(), nowMs()];
-      const file = fileOf(row);
-      store.sqlite
-        .transaction(() => {
-          const askings = file.items.map((item) => ({ id: item.id, item }));
-          const times = { openedAtMs: row.madeAtMs, endedAtMs: atMs };
-          insertTaught(db, { sessionId, teacherId: teacher.id, classId, file, askings, pace: 'live', title: file.title, ...times }, atMs);
-          insertSheetSession(db, { sessionId, sheetId: row.id, classId });
-        })
-        .immediate();
-      return { sessionId };
-    },
-  );
-
-  app.get('/api/sessions/:id/sheet', { schema: { params: Params, response: { 200: SheetOfSession } } }, (request) => {
-    const teacher = requireTeacher(request);
-    if (sessionQueries(db).session(request.params.id)?.session.teacherId !== teacher.id)
-      throw new CoreError('NOT_FOUND', 'There is no such lesson.');
-    const row = sheetOfSession(db, request.params.id);
-    if (!row) return { sheet: null };
-    const copies = copiesOf(db, row.id).map(({ pupilId, version }) => ({ pupilId, version }));
-    return { sheet: { code: row.code, versions: versionsOf(fileOf(row).items, row.versions), copies } };
-  });
-
-  function freeCode(teacherId: string): string {
-    for (;;) {
-      const code = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]).join('');
-      if (!sheetByCode(db, teacherId, code)) return code;
-    }
-  }
 };
 
-/** The ids of the questions, version by version. */
-function versionsOf(items: readonly Item[], versions: number): string[][] {
-  const each = items.length / versions;
-  return Array.from({ length: versions }, (_, version) => items.slice(version * each, (version + 1) * each).map(({ id }) => id));
+/** A code that none of a teacher's sheets carries. */
+function freeCode(db: Db, teacherId: string): string {
+  for (;;) {
+    const code = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]).join('');
+    if (!sheetByCode(db, teacherId, code)) return code;
+  }
 }

@@ -1,3 +1,5 @@
+import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
+import { stored } from '../../db/stored.js';
 import { and, asc, desc, eq, isNull, sql } from 'drizzle-orm';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
@@ -10,6 +12,9 @@ export interface Copy {
   readonly pupilId: string;
   readonly version: number;
 }
+
+/** The questions of all versions of a sheet, as it was printed. */
+export const fileOf = ({ file, code }: SheetRow): Lesson => stored.lesson(file, `Sheet ${code}`);
 
 /** @throws CoreError NOT_FOUND where there is none or it is another teacher's */
 export function mustOwnSheet(db: Db, teacherId: string, id: string): SheetRow {

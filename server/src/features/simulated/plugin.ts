@@ -7,7 +7,7 @@ import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import { pinForTeaching } from '../lessons/gives.js';
-import { changeClass, insertClass, simulatedClassOf } from '../classes/gives.js';
+import { insertClass, simulatedClassOf } from '../classes/gives.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { SimulatedPupils } from './simulated-pupils.js';
 
@@ -38,8 +38,8 @@ export const simulatedPlugin: Feature<SimulatedOptions> = async (app, { store, r
   const classOf = (teacherId: string): string => {
     const known = simulatedClassOf(db, teacherId);
     if (known) return known;
-    const { id } = insertClass(db, { teacherId, name: 'Simulated pupils', pupilNames: SHORE_NAMES, createdAtMs: nowMs(), simulated: true });
-    changeClass(db, id, { keepDays: KEPT_DAYS });
+    const made = { name: 'Simulated pupils', pupilNames: SHORE_NAMES, createdAtMs: nowMs(), simulated: true, keepDays: KEPT_DAYS };
+    const { id } = insertClass(db, { teacherId, ...made });
     rooms.queries.setDoorAdmits(id, 'class-list');
     return id;
   };

@@ -4,7 +4,7 @@ import type { FastifyRequest } from 'fastify';
 import type { Store } from '../../db/connection.js';
 import type { Events } from '../../events.js';
 import type { RequireTeacher } from '../auth/gives.js';
-import { ownLesson } from '../lessons/gives.js';
+import { mustOwnLesson } from '../lessons/gives.js';
 import * as queries from './queries.js';
 
 /** The recordings of whoever asks. */
@@ -18,7 +18,7 @@ export class OwnRecordings {
   /** @returns the id of a lesson of the teacher's @throws CoreError NOT_FOUND */
   mustOwnLesson(request: FastifyRequest, id: string): string {
     const teacher = this.requireTeacher(request);
-    if (!ownLesson(this.store.db, teacher.id, id)) throw new CoreError('NOT_FOUND', 'There is no such lesson among yours.');
+    mustOwnLesson(this.store.db, teacher.id, id);
     return id;
   }
 
