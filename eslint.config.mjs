@@ -77,6 +77,12 @@ export default tseslint.config(
     plugins: { ours: { rules: { 'coded-errors': codedErrors } } },
     rules: { 'ours/coded-errors': 'error' },
   },
+  // Journeys and suites are stories that are told from the beginning to the end.
+  {
+    files: ['**/*.ts', '**/*.mjs'],
+    ignores: ['e2e/**', '**/*.test.ts', '**/*.config.mjs'],
+    rules: { 'max-lines-per-function': ['error', { max: 60, skipBlankLines: true, skipComments: true }] },
+  },
   {
     files: ['contract/src/**/*.ts'],
     ignores: ['**/*.test.ts'],

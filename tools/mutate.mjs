@@ -4,12 +4,15 @@ import { cpSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, stat
 import { tmpdir } from 'node:os';
 import { dirname, join, relative } from 'node:path';
 import ts from 'typescript';
+import { buildServer } from './lib/build.mjs';
 import { install } from './lib/install.mjs';
 import { ROOT, say } from './lib/shell.mjs';
 
 // Whether tests notice when a guard is gone: npm run mutate -- 40 core/src/run. Mutants are drawn at random over the folders, one
 // at a time is put into a copy of the tree, and the tests that reach its file run until one fails. Goal: 85 of 100 are killed.
 await install();
+// What tests of pages load is made by the build.
+await buildServer();
 const FOLDERS = [
   'core/src/run',
   'core/src/live',

@@ -5,21 +5,22 @@ const AFTER = [12, 24, 40, 80];
 const PUPILS_AFTER = 480;
 const OFTEN = 10;
 
+const percent = (part) => (100 * part).toFixed(1);
+// A share of nothing is no share.
+const row = (name, { recall, precision, calibrationError, held, said }) =>
+  `| ${name} | ${held ? percent(recall) : '–'} | ${said ? percent(precision) : '–'} | ${calibrationError.toFixed(3)} | ${held} | ${said} |`;
+const table = (title, rows) => [
+  `| ${title} | recall % | precision % | calibration error | held | said |`,
+  '| --- | --- | --- | --- | --- | --- |',
+  ...rows,
+];
+const sorted = (groups, nameOf) =>
+  [...groups].sort(([, one], [, other]) => one.recall - other.recall).map(([key, measured]) => row(nameOf(key), measured));
+
 /** How well the diagnosis does on simulated pupils, its weak spots among it. */
 export function diagnosisPage({ measureDiagnosis, measureLettingGo, MODEL, RUNGS, misconceptionOf }) {
-  const { all, byRung, byIdea, bySkill, byCount, mistaken, bins } = measureDiagnosis({ pupils: PUPILS, questions: QUESTIONS, seed: 2024 });
-  const percent = (part) => (100 * part).toFixed(1);
-  // A share of nothing is no share.
-  const row = (name, { recall, precision, calibrationError, held, said }) =>
-    `| ${name} | ${held ? percent(recall) : '–'} | ${said ? percent(precision) : '–'} | ${calibrationError.toFixed(3)} | ${held} | ${said} |`;
-  const taken = mistaken.filter(({ count }) => count >= OFTEN);
-  const table = (title, rows) => [
-    `| ${title} | recall % | precision % | calibration error | held | said |`,
-    '| --- | --- | --- | --- | --- | --- |',
-    ...rows,
-  ];
-  const sorted = (groups, nameOf) =>
-    [...groups].sort(([, one], [, other]) => one.recall - other.recall).map(([key, measured]) => row(nameOf(key), measured));
+  const measured = measureDiagnosis({ pupils: PUPILS, questions: QUESTIONS, seed: 2024 });
+  const { all, bins } = measured;
   return `${[
     '# How well the diagnosis does',
     '',
@@ -44,6 +45,23 @@ export function diagnosisPage({ measureDiagnosis, measureLettingGo, MODEL, RUNGS
       ({ answers, pupils, said }) => `| ${answers} | ${pupils} | ${percent(said / pupils)} |`,
     ),
     '',
+    ...weakSpots(measured, { RUNGS, misconceptionOf }),
+    '## Whether probabilities can be believed',
+    '',
+    '| probabilities | how many | their mean | share that is held |',
+    '| --- | --- | --- | --- |',
+    ...bins.map(
+      ({ count, mean, held }, bin) => `| ${bin / 10} to ${(bin + 1) / 10} | ${count} | ${mean.toFixed(2)} | ${held.toFixed(2)} |`,
+    ),
+    '',
+    'Most probabilities lie near 0 or 1, which makes the error small; the bins between hold few, and there ideas are held somewhat more often than is said.',
+  ].join('\n')}\n`;
+}
+
+/** By idea, rung, skill and number of ideas, and what is taken for what. */
+function weakSpots({ byRung, byIdea, bySkill, byCount, mistaken }, { RUNGS, misconceptionOf }) {
+  const taken = mistaken.filter(({ count }) => count >= OFTEN);
+  return [
     '## Where it is weak',
     '',
     'By idea, the hardest to find first:',
@@ -81,14 +99,5 @@ export function diagnosisPage({ measureDiagnosis, measureLettingGo, MODEL, RUNGS
           ...taken.map(({ held, said, count }) => `| ${misconceptionOf(held).name} | ${misconceptionOf(said).name} | ${count} |`),
         ]),
     '',
-    '## Whether probabilities can be believed',
-    '',
-    '| probabilities | how many | their mean | share that is held |',
-    '| --- | --- | --- | --- |',
-    ...bins.map(
-      ({ count, mean, held }, bin) => `| ${bin / 10} to ${(bin + 1) / 10} | ${count} | ${mean.toFixed(2)} | ${held.toFixed(2)} |`,
-    ),
-    '',
-    'Most probabilities lie near 0 or 1, which makes the error small; the bins between hold few, and there ideas are held somewhat more often than is said.',
-  ].join('\n')}\n`;
+  ];
 }

@@ -73,20 +73,7 @@ export function timeKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     judge,
     predict: (item, acts, settings) => parts.typed(item, acts, settings).map(give),
     doing: parts.doing,
-    hint(item, judgement, settings, response) {
-      const [hour, minute] = [isRightPart(judgement, 'hour'), isRightPart(judgement, 'minute')];
-      const lookAt = parts.lookAt(item, settings);
-      if (judgement.verdict === 'blank') return haveAGo(settings);
-      if (judgement.verdict === 'right') return opener(judgement, settings);
-      if (hour && minute) {
-        // Only the form is left: one digit for the minutes, or an hour above 12.
-        return aboutForm(isOf12(response) ? 'twoDigits' : 'hoursTo12', settings);
-      }
-      const again = (part: 'hour' | 'minute') => parts.lookAgain?.(item, part, settings) ?? lookAt;
-      if (minute) return `${partRight('minutesRight', settings)} ${again('hour')}`;
-      if (hour) return `${partRight('hourRight', settings)} ${again('minute')}`;
-      return `${opener(judgement, settings)} ${lookAt}`;
-    },
+    hint: (item, judgement, settings, response) => hintOf(parts, item, judgement, settings, response),
     lookAt: parts.lookAt,
     reason: parts.reason,
     keySentence: (item, settings) => {
@@ -110,4 +97,26 @@ export function timeKind<Kind extends string, Item extends ItemBase & Kinded<Kin
     make: parts.make,
     samples: parts.samples,
   };
+}
+
+/** What is right, and what to look at again. */
+function hintOf<Kind extends string, Item extends ItemBase & Kinded<Kind>>(
+  parts: TimeKindParts<Kind, Item>,
+  item: Item,
+  judgement: Judgement,
+  settings: LessonSettings,
+  response: TimeAnswer,
+): string {
+  const [hour, minute] = [isRightPart(judgement, 'hour'), isRightPart(judgement, 'minute')];
+  const lookAt = parts.lookAt(item, settings);
+  if (judgement.verdict === 'blank') return haveAGo(settings);
+  if (judgement.verdict === 'right') return opener(judgement, settings);
+  if (hour && minute) {
+    // Only the form is left: one digit for the minutes, or an hour above 12.
+    return aboutForm(isOf12(response) ? 'twoDigits' : 'hoursTo12', settings);
+  }
+  const again = (part: 'hour' | 'minute') => parts.lookAgain?.(item, part, settings) ?? lookAt;
+  if (minute) return `${partRight('minutesRight', settings)} ${again('hour')}`;
+  if (hour) return `${partRight('hourRight', settings)} ${again('minute')}`;
+  return `${opener(judgement, settings)} ${lookAt}`;
 }

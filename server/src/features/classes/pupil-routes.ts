@@ -1,6 +1,7 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { ClassDetail, PupilChange, PupilLeave, PupilMove, PupilsIn } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
+import type { Db } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
 import type { ClassRoutesOptions } from './options.js';
 import {
@@ -30,15 +31,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
     (request) => {
       const teacher = requireTeacher(request);
       const { id: classId } = mustOwnClass(db, teacher.id, request.params.id);
-      const present = classPupils(db, classId);
-      const ids = new Set(present.map(({ id }) => id));
-      const added = request.body.pupils.filter(({ id }) => !ids.has(id));
-      const names = new Set(present.map(({ name }) => name));
-      for (const { id, name } of added) {
-        if (names.has(name)) throw nameTaken(name);
-        if (findPupil(db, id)) throw new CoreError('PUPIL_UNKNOWN', 'This pupil id is in use in another class.');
-        names.add(name);
-      }
+      const added = newAmong(db, classId, request.body.pupils);
       store.sqlite.transaction(() => insertPupils(db, classId, added))();
       if (added.length > 0) events.emit('classChanged', { classId, merged: false });
       return detail(teacher.id, classId);
@@ -87,3 +80,17 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
     },
   );
 };
+
+/** Those of a list that are not in a class yet. @throws CoreError NAME_TAKEN, PUPIL_UNKNOWN */
+function newAmong(db: Db, classId: string, pupils: PupilsIn['pupils']): PupilsIn['pupils'] {
+  const present = classPupils(db, classId);
+  const ids = new Set(present.map(({ id }) => id));
+  const names = new Set(present.map(({ name }) => name));
+  const added = pupils.filter(({ id }) => !ids.has(id));
+  for (const { id, name } of added) {
+    if (names.has(name)) throw nameTaken(name);
+    if (findPupil(db, id)) throw new CoreError('PUPIL_UNKNOWN', 'This pupil id is in use in another class.');
+    names.add(name);
+  }
+  return added;
+}

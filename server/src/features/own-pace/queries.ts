@@ -40,49 +40,7 @@ export function ownPaceQueries(db: Db) {
         .where(and(eq(ownPlace.sessionId, sessionId), eq(ownPlace.pupilId, pupilId)))
         .run(),
 
-    /** Lessons that were given to a pupil and are not over, the one that ends first before the others. */
-    givenTo: (pupilId: string) =>
-      db
-        .select({
-          sessionId: ownPace.sessionId,
-          title: liveSession.title,
-          firstDay: ownPace.firstDay,
-          lastDay: ownPace.lastDay,
-          finishedAtMs: ownPlace.finishedAtMs,
-        })
-        .from(ownPlace)
-        .innerJoin(ownPace, eq(ownPace.sessionId, ownPlace.sessionId))
-        .innerJoin(liveSession, eq(liveSession.id, ownPlace.sessionId))
-        .where(and(eq(ownPlace.pupilId, pupilId), isNull(liveSession.endedAtMs)))
-        .orderBy(asc(ownPace.lastDay))
-        .all(),
-
-    /** Lessons of a class that are not over. */
-    openOf: (classId: string) =>
-      db
-        .select({ id: ownPace.sessionId, toAll: ownPace.toAll })
-        .from(ownPace)
-        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
-        .where(and(eq(liveSession.classId, classId), isNull(liveSession.endedAtMs)))
-        .all(),
-
-    /** Lessons that are open though their last day is over. */
-    over: (today: IsoDate) =>
-      db
-        .select({ id: ownPace.sessionId })
-        .from(ownPace)
-        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
-        .where(and(isNull(liveSession.endedAtMs), lt(ownPace.lastDay, today)))
-        .all(),
-
-    /** Lessons that are open, with their keys. */
-    openKeys: () =>
-      db
-        .select({ id: ownPace.sessionId, roomKey: liveSession.roomKey })
-        .from(ownPace)
-        .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
-        .where(isNull(liveSession.endedAtMs))
-        .all(),
+    ...openLessonQueries(db),
 
     setKey: (sessionId: string, roomKey: string) => db.update(liveSession).set({ roomKey }).where(eq(liveSession.id, sessionId)).run(),
 
@@ -95,5 +53,52 @@ export function ownPaceQueries(db: Db) {
         .run(),
   };
 }
+
+/** Which lessons at own pace are open: of a pupil, of a class, by their keys, and beyond their last day. */
+const openLessonQueries = (db: Db) => ({
+  /** Lessons that were given to a pupil and are not over, the one that ends first before the others. */
+  givenTo: (pupilId: string) =>
+    db
+      .select({
+        sessionId: ownPace.sessionId,
+        title: liveSession.title,
+        firstDay: ownPace.firstDay,
+        lastDay: ownPace.lastDay,
+        finishedAtMs: ownPlace.finishedAtMs,
+      })
+      .from(ownPlace)
+      .innerJoin(ownPace, eq(ownPace.sessionId, ownPlace.sessionId))
+      .innerJoin(liveSession, eq(liveSession.id, ownPlace.sessionId))
+      .where(and(eq(ownPlace.pupilId, pupilId), isNull(liveSession.endedAtMs)))
+      .orderBy(asc(ownPace.lastDay))
+      .all(),
+
+  /** Lessons of a class that are not over. */
+  openOf: (classId: string) =>
+    db
+      .select({ id: ownPace.sessionId, toAll: ownPace.toAll })
+      .from(ownPace)
+      .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+      .where(and(eq(liveSession.classId, classId), isNull(liveSession.endedAtMs)))
+      .all(),
+
+  /** Lessons that are open though their last day is over. */
+  over: (today: IsoDate) =>
+    db
+      .select({ id: ownPace.sessionId })
+      .from(ownPace)
+      .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+      .where(and(isNull(liveSession.endedAtMs), lt(ownPace.lastDay, today)))
+      .all(),
+
+  /** Lessons that are open, with their keys. */
+  openKeys: () =>
+    db
+      .select({ id: ownPace.sessionId, roomKey: liveSession.roomKey })
+      .from(ownPace)
+      .innerJoin(liveSession, eq(liveSession.id, ownPace.sessionId))
+      .where(isNull(liveSession.endedAtMs))
+      .all(),
+});
 
 export type OwnPaceQueries = ReturnType<typeof ownPaceQueries>;

@@ -61,43 +61,45 @@ export function reviewQueries(db: Db) {
     dropHomePage: (pupilId: string) => db.delete(homePage).where(eq(homePage.pupilId, pupilId)).run(),
 
     /** All that teachers themselves made of a class. */
-    notes: (classId: string): ReviewNotes => ({
-      comments: db
-        .select({ id: comment.id, pupilId: comment.pupilId, responseId: comment.responseId, text: comment.text, atMs: comment.atMs })
-        .from(comment)
-        .innerJoin(pupil, eq(pupil.id, comment.pupilId))
-        .where(eq(pupil.classId, classId))
-        .orderBy(asc(comment.atMs))
-        .all(),
-      moves: db
-        .select({ pupilId: groupMove.pupilId, key: groupMove.key })
-        .from(groupMove)
-        .innerJoin(pupil, eq(pupil.id, groupMove.pupilId))
-        .where(and(eq(groupMove.classId, classId), eq(pupil.classId, classId)))
-        .all(),
-      wordings: db
-        .select({
-          id: acceptedWording.id,
-          wording: acceptedWording.wording,
-          timeSec: acceptedWording.timeSec,
-          atMs: acceptedWording.atMs,
-          answers: count(correction.id),
-        })
-        .from(acceptedWording)
-        .leftJoin(correction, and(eq(correction.wordingId, acceptedWording.id), isNull(correction.undoneAtMs)))
-        .where(and(eq(acceptedWording.classId, classId), isNull(acceptedWording.undoneAtMs)))
-        .groupBy(acceptedWording.id)
-        .orderBy(asc(acceptedWording.atMs))
-        .all(),
-      homePages: db
-        .select({ page: homePage })
-        .from(homePage)
-        .innerJoin(pupil, eq(pupil.id, homePage.pupilId))
-        .where(eq(pupil.classId, classId))
-        .all()
-        .map(({ page: { pupilId, atMs, ...page } }) => ({ pupilId, page, atMs })),
-    }),
+    notes: (classId: string): ReviewNotes => notesOf(db, classId),
   };
 }
 
 export type ReviewQueries = ReturnType<typeof reviewQueries>;
+
+const notesOf = (db: Db, classId: string): ReviewNotes => ({
+  comments: db
+    .select({ id: comment.id, pupilId: comment.pupilId, responseId: comment.responseId, text: comment.text, atMs: comment.atMs })
+    .from(comment)
+    .innerJoin(pupil, eq(pupil.id, comment.pupilId))
+    .where(eq(pupil.classId, classId))
+    .orderBy(asc(comment.atMs))
+    .all(),
+  moves: db
+    .select({ pupilId: groupMove.pupilId, key: groupMove.key })
+    .from(groupMove)
+    .innerJoin(pupil, eq(pupil.id, groupMove.pupilId))
+    .where(and(eq(groupMove.classId, classId), eq(pupil.classId, classId)))
+    .all(),
+  wordings: db
+    .select({
+      id: acceptedWording.id,
+      wording: acceptedWording.wording,
+      timeSec: acceptedWording.timeSec,
+      atMs: acceptedWording.atMs,
+      answers: count(correction.id),
+    })
+    .from(acceptedWording)
+    .leftJoin(correction, and(eq(correction.wordingId, acceptedWording.id), isNull(correction.undoneAtMs)))
+    .where(and(eq(acceptedWording.classId, classId), isNull(acceptedWording.undoneAtMs)))
+    .groupBy(acceptedWording.id)
+    .orderBy(asc(acceptedWording.atMs))
+    .all(),
+  homePages: db
+    .select({ page: homePage })
+    .from(homePage)
+    .innerJoin(pupil, eq(pupil.id, homePage.pupilId))
+    .where(eq(pupil.classId, classId))
+    .all()
+    .map(({ page: { pupilId, atMs, ...page } }) => ({ pupilId, page, atMs })),
+});

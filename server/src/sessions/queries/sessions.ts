@@ -42,71 +42,74 @@ export function sessionRowQueries(db: Db) {
     sessionIdByKey: (roomKey: string) =>
       db.select({ id: liveSession.id }).from(liveSession).where(eq(liveSession.roomKey, roomKey)).get()?.id,
 
-    /** The live sessions of a class that have not ended, the newest first. */
-    openSessionsOf: (classId: string) =>
-      db
-        .select({ id: liveSession.id, title: liveSession.title })
-        .from(liveSession)
-        .where(and(eq(liveSession.classId, classId), eq(liveSession.pace, 'live'), isNull(liveSession.endedAtMs)))
-        .orderBy(desc(liveSession.createdAtMs))
-        .all(),
-
-    /** A teacher's sessions, the newest first, from columns alone. */
-    sessionsOf: (teacherId: string) =>
-      db
-        .select({
-          id: liveSession.id,
-          lessonId: liveSession.lessonId,
-          classId: liveSession.classId,
-          title: liveSession.title,
-          phase: liveSession.phase,
-          pace: liveSession.pace,
-          simulated: schoolClass.simulated,
-          createdAtMs: liveSession.createdAtMs,
-          endedAtMs: liveSession.endedAtMs,
-          className: schoolClass.name,
-          participantCount: countDistinct(participant.pupilId),
-        })
-        .from(liveSession)
-        .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
-        .leftJoin(participant, eq(participant.sessionId, liveSession.id))
-        .where(eq(liveSession.teacherId, teacherId))
-        .groupBy(liveSession.id)
-        .orderBy(desc(liveSession.createdAtMs))
-        .all(),
-
     insertSession: (row: typeof liveSession.$inferInsert) => db.insert(liveSession).values(row).run(),
 
     saveRoom: (id: string, phase: typeof liveSession.$inferSelect.phase, room: string) => saveRoom.run({ id, phase, room }),
 
     end: (id: string, endedAtMs: number) => db.update(liveSession).set({ endedAtMs, roomKey: null }).where(eq(liveSession.id, id)).run(),
-
-    /** Live sessions that were opened before a moment and have not ended. */
-    openSince: (beforeMs: number) =>
-      db
-        .select({ id: liveSession.id })
-        .from(liveSession)
-        .where(and(isNull(liveSession.endedAtMs), eq(liveSession.pace, 'live'), lt(liveSession.createdAtMs, beforeMs)))
-        .all(),
-
-    /** When something was last heard of a session: a command, somebody who came in, a response; 0 where nothing was. */
-    heardAtMs: (sessionId: string): number => {
-      const [event] = db
-        .select({ atMs: max(sessionEvent.atMs) })
-        .from(sessionEvent)
-        .where(eq(sessionEvent.sessionId, sessionId))
-        .all();
-      const [came] = db
-        .select({ atMs: max(participant.joinedAtMs) })
-        .from(participant)
-        .where(eq(participant.sessionId, sessionId))
-        .all();
-      const [given] = db
-        .select({ atMs: max(response.receivedAtMs) })
-        .from(response)
-        .where(eq(response.sessionId, sessionId))
-        .all();
-      return Math.max(event?.atMs ?? 0, came?.atMs ?? 0, given?.atMs ?? 0);
-    },
   };
 }
+
+/** Which sessions there are: of a teacher, of a class, and those that nobody ended. */
+export const sessionListQueries = (db: Db) => ({
+  /** The live sessions of a class that have not ended, the newest first. */
+  openSessionsOf: (classId: string) =>
+    db
+      .select({ id: liveSession.id, title: liveSession.title })
+      .from(liveSession)
+      .where(and(eq(liveSession.classId, classId), eq(liveSession.pace, 'live'), isNull(liveSession.endedAtMs)))
+      .orderBy(desc(liveSession.createdAtMs))
+      .all(),
+
+  /** A teacher's sessions, the newest first, from columns alone. */
+  sessionsOf: (teacherId: string) =>
+    db
+      .select({
+        id: liveSession.id,
+        lessonId: liveSession.lessonId,
+        classId: liveSession.classId,
+        title: liveSession.title,
+        phase: liveSession.phase,
+        pace: liveSession.pace,
+        simulated: schoolClass.simulated,
+        createdAtMs: liveSession.createdAtMs,
+        endedAtMs: liveSession.endedAtMs,
+        className: schoolClass.name,
+        participantCount: countDistinct(participant.pupilId),
+      })
+      .from(liveSession)
+      .innerJoin(schoolClass, eq(schoolClass.id, liveSession.classId))
+      .leftJoin(participant, eq(participant.sessionId, liveSession.id))
+      .where(eq(liveSession.teacherId, teacherId))
+      .groupBy(liveSession.id)
+      .orderBy(desc(liveSession.createdAtMs))
+      .all(),
+
+  /** Live sessions that were opened before a moment and have not ended. */
+  openSince: (beforeMs: number) =>
+    db
+      .select({ id: liveSession.id })
+      .from(liveSession)
+      .where(and(isNull(liveSession.endedAtMs), eq(liveSession.pace, 'live'), lt(liveSession.createdAtMs, beforeMs)))
+      .all(),
+
+  /** When something was last heard of a session: a command, somebody who came in, a response; 0 where nothing was. */
+  heardAtMs: (sessionId: string): number => {
+    const [event] = db
+      .select({ atMs: max(sessionEvent.atMs) })
+      .from(sessionEvent)
+      .where(eq(sessionEvent.sessionId, sessionId))
+      .all();
+    const [came] = db
+      .select({ atMs: max(participant.joinedAtMs) })
+      .from(participant)
+      .where(eq(participant.sessionId, sessionId))
+      .all();
+    const [given] = db
+      .select({ atMs: max(response.receivedAtMs) })
+      .from(response)
+      .where(eq(response.sessionId, sessionId))
+      .all();
+    return Math.max(event?.atMs ?? 0, came?.atMs ?? 0, given?.atMs ?? 0);
+  },
+});

@@ -36,103 +36,115 @@ function ownBuild(): string {
  * fit asks for the state again, after a pause that grows as long as nothing fits.
  * @param isMessage precompiled validator of the messages
  */
-export function openLine<Message extends { readonly type: string }>(
+export const openLine = <Message extends { readonly type: string }>(
   path: string,
   isMessage: (data: unknown) => data is Message,
   events: LineEvents<Message>,
-): Line {
-  const url = new URL(path, location.href);
-  url.protocol = url.protocol === 'https:' ? 'wss:' : 'ws:';
-  let socket: WebSocket | null = null;
-  let retryMs = FIRST_RETRY_MS;
-  let refusalMs = FIRST_RETRY_MS;
-  let timer = 0;
-  let refusal = 0;
-  let refusedAtMs = -Infinity;
-  let closed = false;
-  /** Runs while nothing is heard: until the line is asked, and then until it has to have answered. */
-  let quiet = 0;
+): Line => new ReconnectingLine(path, isMessage, events);
 
-  const connect = () => {
-    window.clearTimeout(timer);
-    const opened = new WebSocket(url);
-    socket = opened;
+class ReconnectingLine<Message extends { readonly type: string }> implements Line {
+  private readonly url: URL;
+  private socket: WebSocket | null = null;
+  private retryMs = FIRST_RETRY_MS;
+  private refusalMs = FIRST_RETRY_MS;
+  private timer = 0;
+  private refusal = 0;
+  private refusedAtMs = -Infinity;
+  private closed = false;
+  /** Runs while nothing is heard: until the line is asked, and then until it has to have answered. */
+  private quiet = 0;
+
+  constructor(
+    path: string,
+    private readonly isMessage: (data: unknown) => data is Message,
+    private readonly events: LineEvents<Message>,
+  ) {
+    this.url = new URL(path, location.href);
+    this.url.protocol = this.url.protocol === 'https:' ? 'wss:' : 'ws:';
+    window.addEventListener('online', this.tryNow);
+    document.addEventListener('visibilitychange', this.tryNow); // a tablet that slept has lost its line without noticing
+    this.connect();
+  }
+
+  sync(): void {
+    if (this.socket?.readyState === WebSocket.OPEN) this.socket.send('{"type":"sync"}');
+  }
+
+  /** A line can be dead without being closed: a tablet that slept, a mast that was changed, a proxy that swallows. */
+  check(): void {
+    window.clearTimeout(this.quiet);
+    if (this.closed || this.socket?.readyState !== WebSocket.OPEN) return;
+    this.socket.send('{"type":"ping"}');
+    this.quiet = window.setTimeout(() => this.giveUp(), ANSWER_MS);
+  }
+
+  refuse(): void {
+    if (this.refusal !== 0) return; // asked for already
+    if (Date.now() - this.refusedAtMs > 2 * LONGEST_REFUSAL_MS) this.refusalMs = FIRST_RETRY_MS;
+    this.refusedAtMs = Date.now();
+    this.refusal = window.setTimeout(() => {
+      this.refusal = 0;
+      this.sync();
+    }, this.refusalMs);
+    this.refusalMs = Math.min(this.refusalMs * 2, LONGEST_REFUSAL_MS);
+  }
+
+  close(): void {
+    this.closed = true;
+    for (const timer of [this.timer, this.quiet, this.refusal]) window.clearTimeout(timer);
+    window.removeEventListener('online', this.tryNow);
+    document.removeEventListener('visibilitychange', this.tryNow);
+    this.socket?.close();
+  }
+
+  private connect(): void {
+    window.clearTimeout(this.timer);
+    const opened = new WebSocket(this.url);
+    this.socket = opened;
     opened.onopen = () => {
-      retryMs = FIRST_RETRY_MS;
-      events.open(true);
-      heard();
+      this.retryMs = FIRST_RETRY_MS;
+      this.events.open(true);
+      this.heard();
     };
     opened.onmessage = ({ data }: MessageEvent<string>) => {
-      if (socket !== opened) return; // given up already: what it says late is old
-      heard();
-      const message: unknown = JSON.parse(data);
-      if (isPong(message)) return;
-      if (isHello(message)) {
-        if (message.build && ownBuild() && message.build !== ownBuild()) events.outdated();
-      } else if (isMessage(message)) events.message(message);
-      else refuse();
+      if (this.socket === opened) this.take(JSON.parse(data)); // given up already: what it says late is old
     };
     opened.onclose = () => {
-      if (closed || socket !== opened) return;
-      window.clearTimeout(quiet);
-      events.open(false);
-      timer = window.setTimeout(connect, retryMs);
-      retryMs = Math.min(retryMs * 2, LONGEST_RETRY_MS);
+      if (this.closed || this.socket !== opened) return;
+      window.clearTimeout(this.quiet);
+      this.events.open(false);
+      this.timer = window.setTimeout(() => this.connect(), this.retryMs);
+      this.retryMs = Math.min(this.retryMs * 2, LONGEST_RETRY_MS);
     };
-  };
-  const heard = () => {
-    window.clearTimeout(quiet);
-    quiet = window.setTimeout(check, QUIET_MS);
-  };
-  /** A line can be dead without being closed: a tablet that slept, a mast that was changed, a proxy that swallows. */
-  const check = () => {
-    window.clearTimeout(quiet);
-    if (closed || socket?.readyState !== WebSocket.OPEN) return;
-    socket.send('{"type":"ping"}');
-    quiet = window.setTimeout(giveUp, ANSWER_MS);
-  };
-  const giveUp = () => {
-    const dead = socket;
-    socket = null;
-    events.open(false);
-    connect();
+  }
+
+  private take(message: unknown): void {
+    this.heard();
+    if (isPong(message)) return;
+    if (isHello(message)) {
+      if (message.build && ownBuild() && message.build !== ownBuild()) this.events.outdated();
+    } else if (this.isMessage(message)) this.events.message(message);
+    else this.refuse();
+  }
+
+  private heard(): void {
+    window.clearTimeout(this.quiet);
+    this.quiet = window.setTimeout(() => this.check(), QUIET_MS);
+  }
+
+  private giveUp(): void {
+    const dead = this.socket;
+    this.socket = null;
+    this.events.open(false);
+    this.connect();
     dead?.close();
-  };
-  const sync = () => {
-    if (socket?.readyState === WebSocket.OPEN) socket.send('{"type":"sync"}');
-  };
-  const refuse = () => {
-    if (refusal !== 0) return; // asked for already
-    if (Date.now() - refusedAtMs > 2 * LONGEST_REFUSAL_MS) refusalMs = FIRST_RETRY_MS;
-    refusedAtMs = Date.now();
-    refusal = window.setTimeout(() => {
-      refusal = 0;
-      sync();
-    }, refusalMs);
-    refusalMs = Math.min(refusalMs * 2, LONGEST_REFUSAL_MS);
-  };
-  const tryNow = () => {
+  }
+
+  private readonly tryNow = (): void => {
     if (document.visibilityState === 'hidden') return;
-    if (socket?.readyState === WebSocket.CLOSED) return connect();
-    sync();
-    check();
-  };
-  window.addEventListener('online', tryNow);
-  document.addEventListener('visibilitychange', tryNow); // a tablet that slept has lost its line without noticing
-  connect();
-  return {
-    sync,
-    check,
-    refuse,
-    close() {
-      closed = true;
-      window.clearTimeout(timer);
-      window.clearTimeout(quiet);
-      window.clearTimeout(refusal);
-      window.removeEventListener('online', tryNow);
-      document.removeEventListener('visibilitychange', tryNow);
-      socket?.close();
-    },
+    if (this.socket?.readyState === WebSocket.CLOSED) return this.connect();
+    this.sync();
+    this.check();
   };
 }
 

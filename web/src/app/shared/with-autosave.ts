@@ -1,6 +1,7 @@
-import { DestroyRef, inject, type Signal } from '@angular/core';
+import type { Signal } from '@angular/core';
 import { patchState, signalStoreFeature, type, withHooks, withMethods, withState } from '@ngrx/signals';
 import { ApiProblem, sentenceOf } from './api';
+import { whenLeft } from './when-left';
 
 /** How long after the last change a document is saved. */
 const SAVE_AFTER_MS = 700;
@@ -32,27 +33,33 @@ export function withAutosave<Doc>({ send, overtakenBy }: Autosave<Doc>) {
       methods: { noteVersion(doc: Doc, version: number): void };
     }>(),
     withState<{ saving: Saving; saveProblem: string | null }>({ saving: 'saved', saveProblem: null }),
-    withMethods((store) => {
-      let timer = 0;
-      let underWay: Promise<void> | null = null;
-
-      const saveOnce = async (): Promise<void> => {
+    withMethods((store) => ({
+      /** Sends the document as it is. Resolves with whether it may be tried again by itself. */
+      async _sendNow(): Promise<boolean> {
         const doc = store.toSave();
-        if (doc === null || store.saving() === 'saved' || store.saving() === 'overtaken') return;
+        if (doc === null || store.saving() === 'saved' || store.saving() === 'overtaken') return false;
         patchState(store, { saving: 'saving' });
         try {
           store.noteVersion(doc, await send(doc));
           // Changed again while it was on its way: the next save has the newer one.
           patchState(store, ({ saving }) => ({ saving: saving === 'saving' ? 'saved' : saving, saveProblem: null }));
+          return false;
         } catch (error) {
           const [isOvertaken, mayPass] = [
             error instanceof ApiProblem && overtakenBy.includes(error.code),
             error instanceof ApiProblem && error.mayPass,
           ];
           patchState(store, { saving: isOvertaken ? 'overtaken' : mayPass ? 'failed' : 'refused', saveProblem: sentenceOf(error) });
-          // What is refused as it is would be refused again: the next change is tried.
-          if (mayPass) later(RETRY_AFTER_MS);
+          return mayPass;
         }
+      },
+    })),
+    withMethods((store) => {
+      let timer = 0;
+      let underWay: Promise<void> | null = null;
+      const saveOnce = async (): Promise<void> => {
+        // What is refused as it is would be refused again: the next change is tried.
+        if (await store._sendNow()) later(RETRY_AFTER_MS);
       };
       /** Saves now, after the save that is on its way. Resolves with whether everything is saved. */
       const save = async (): Promise<boolean> => {
@@ -83,15 +90,6 @@ export function withAutosave<Doc>({ send, overtakenBy }: Autosave<Doc>) {
         },
       };
     }),
-    withHooks({
-      onInit(store) {
-        const leaving = () => void store.save();
-        window.addEventListener('pagehide', leaving);
-        inject(DestroyRef).onDestroy(() => {
-          window.removeEventListener('pagehide', leaving);
-          leaving();
-        });
-      },
-    }),
+    withHooks({ onInit: (store) => whenLeft(() => void store.save()) }),
   );
 }

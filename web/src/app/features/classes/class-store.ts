@@ -33,12 +33,10 @@ export const ClassStore = signalStore(
     present: computed(() => detail()?.pupils.filter(({ leftAtMs }) => leftAtMs === null) ?? []),
     left: computed(() => detail()?.pupils.filter(({ leftAtMs }) => leftAtMs !== null) ?? []),
   })),
-  withMethods((store, router = inject(Router), current = inject(CurrentClass)) => {
-    const done = () => CLASS_WORDS().done;
-    const url = (rest = '') => `/api/classes/${store.detail()?.id}${rest}`;
-    const pupilUrl = ({ id }: ClassPupil, rest: string) => url(`/pupils/${id}/${rest}`);
+  withMethods((store) => {
+    const _url = (rest = '') => `/api/classes/${store.detail()?.id}${rest}`;
     /** Does something that may be refused. Says whether it went well. */
-    const attempt = async (work: () => Promise<void>): Promise<boolean> => {
+    const _attempt = async (work: () => Promise<void>): Promise<boolean> => {
       try {
         await work();
         return true;
@@ -48,51 +46,59 @@ export const ClassStore = signalStore(
       }
     };
     /** Asks for something that gives the class as it is then. Says whether it went well. */
-    const take = (path: string, body: unknown, word: string | null): Promise<boolean> =>
-      attempt(async () => {
+    const _take = (path: string, body: unknown, word: string | null): Promise<boolean> =>
+      _attempt(async () => {
         patchState(store, { detail: await ask<ClassDetail>('POST', path, body), problem: null, word });
-        patchState(store, { record: await ask<DataRecord>('GET', url('/record')) });
+        patchState(store, { record: await ask<DataRecord>('GET', _url('/record')) });
       });
+    return { _attempt, _take, _url };
+  }),
+  withMethods((store, router = inject(Router), current = inject(CurrentClass)) => ({
+    load: (id: string) =>
+      store._attempt(async () => {
+        const [detail, classes, record] = await Promise.all([
+          ask<ClassDetail>('GET', `/api/classes/${id}`),
+          ask<ClassSummary[]>('GET', '/api/classes'),
+          ask<DataRecord>('GET', `/api/classes/${id}/record`),
+        ]);
+        patchState(store, { detail, others: classes.filter((one) => one.id !== id), record, problem: null });
+      }),
+    loadRecord: () => store._attempt(async () => patchState(store, { record: await ask<DataRecord>('GET', store._url('/record')) })),
+    /** @param change the new name or how long answers are kept */
+    change: async (change: ClassChange): Promise<boolean> => {
+      const isDone = await store._take(store._url('/change'), change, CLASS_WORDS().done.kept);
+      if (isDone && change.name !== undefined) await current.load();
+      return isDone;
+    },
+    checkRetention: (days: number) => ask<RetentionCheck>('GET', store._url(`/retention/${days}`)),
+    takeIn: async (pupils: PupilsIn['pupils']): Promise<boolean> => {
+      const isDone = await store._take(store._url('/pupils'), { pupils }, CLASS_WORDS().done.added(pupils.map(({ name }) => name)));
+      if (isDone) await current.load(); // how many they are stands in the frame
+      return isDone;
+    },
+    async removeClass(): Promise<void> {
+      await store._attempt(async () => {
+        await ask('POST', store._url('/delete'));
+        await current.load();
+        await router.navigateByUrl('/today');
+      });
+    },
+  })),
+  withMethods((store) => {
+    const done = () => CLASS_WORDS().done;
+    const pupilUrl = ({ id }: ClassPupil, rest: string) => store._url(`/pupils/${id}/${rest}`);
     return {
-      load: (id: string) =>
-        attempt(async () => {
-          const [detail, classes, record] = await Promise.all([
-            ask<ClassDetail>('GET', `/api/classes/${id}`),
-            ask<ClassSummary[]>('GET', '/api/classes'),
-            ask<DataRecord>('GET', `/api/classes/${id}/record`),
-          ]);
-          patchState(store, { detail, others: classes.filter((one) => one.id !== id), record, problem: null });
-        }),
-      loadRecord: () => attempt(async () => patchState(store, { record: await ask<DataRecord>('GET', url('/record')) })),
-      /** @param change the new name or how long answers are kept */
-      change: async (change: ClassChange): Promise<boolean> => {
-        const isDone = await take(url('/change'), change, done().kept);
-        if (isDone && change.name !== undefined) await current.load();
-        return isDone;
-      },
-      checkRetention: (days: number) => ask<RetentionCheck>('GET', url(`/retention/${days}`)),
-      takeIn: async (pupils: PupilsIn['pupils']): Promise<boolean> => {
-        const isDone = await take(url('/pupils'), { pupils }, done().added(pupils.map(({ name }) => name)));
-        if (isDone) await current.load(); // how many they are stands in the frame
-        return isDone;
-      },
       changePupil: (pupil: ClassPupil, change: PupilChange) =>
-        take(pupilUrl(pupil, 'change'), change, change.name ? done().renamed(pupil.name, change.name) : done().referred(pupil.name)),
+        store._take(pupilUrl(pupil, 'change'), change, change.name ? done().renamed(pupil.name, change.name) : done().referred(pupil.name)),
       leave: (pupil: ClassPupil, left: boolean) =>
-        take(pupilUrl(pupil, 'leave'), { left }, left ? done().left(pupil.name) : done().back(pupil.name)),
-      move: (pupil: ClassPupil, to: ClassSummary) => take(pupilUrl(pupil, 'move'), { classId: to.id }, done().moved(pupil.name, to.name)),
+        store._take(pupilUrl(pupil, 'leave'), { left }, left ? done().left(pupil.name) : done().back(pupil.name)),
+      move: (pupil: ClassPupil, to: ClassSummary) =>
+        store._take(pupilUrl(pupil, 'move'), { classId: to.id }, done().moved(pupil.name, to.name)),
       merge: (goes: ClassPupil, stays: ClassPupil) =>
-        take(pupilUrl(goes, 'merge'), { into: stays.id }, done().merged(goes.name, stays.name)),
-      remove: (pupil: ClassPupil) => take(pupilUrl(pupil, 'delete'), undefined, done().removed(pupil.name)),
+        store._take(pupilUrl(goes, 'merge'), { into: stays.id }, done().merged(goes.name, stays.name)),
+      remove: (pupil: ClassPupil) => store._take(pupilUrl(pupil, 'delete'), undefined, done().removed(pupil.name)),
       revokeCards: (pupils: readonly ClassPupil[]) =>
-        take(url('/cards/revoke'), { pupilIds: pupils.map(({ id }) => id) }, done().revoked(pupils.map(({ name }) => name))),
-      async removeClass(): Promise<void> {
-        await attempt(async () => {
-          await ask('POST', url('/delete'));
-          await current.load();
-          await router.navigateByUrl('/today');
-        });
-      },
+        store._take(store._url('/cards/revoke'), { pupilIds: pupils.map(({ id }) => id) }, done().revoked(pupils.map(({ name }) => name))),
     };
   }),
 );

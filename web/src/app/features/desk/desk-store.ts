@@ -1,5 +1,5 @@
 import { computed, DestroyRef, inject } from '@angular/core';
-import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
+import { patchState, signalStore, withComputed, withHooks, withMethods, withProps, withState } from '@ngrx/signals';
 import type { DeskMessage, DeskView, Waiting } from '@zeitpunkt/contract';
 import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { v4 as uuid } from 'uuid';
@@ -82,92 +82,80 @@ export const DeskStore = signalStore(
       return question.given.late ? 'late' : 'kept';
     }),
   })),
+  withProps(() => ({
+    _outbox: new Outbox(),
+    /** Where this device stands with the server. */
+    _at: { line: null as Line | null, newest: null as DeskView | null, stopped: false, timer: 0, lineTurned: (_open: boolean) => {} },
+  })),
   withMethods((store) => {
-    const outbox = new Outbox();
-    let line: Line | null = null;
-    let stopped = false;
-    let timer = 0;
-    let newest: DeskView | null = null;
+    const at = store._at;
 
     const show = (view: DeskView, viewAtMs: number) => {
       speakAs(view.language);
       if (store.phase() !== 'in') device.set(IN_A_ROOM, 'yes');
       patchState(store, { phase: 'in', view, viewAtMs, problem: null });
-      if (view.phase === 'ended') line?.close(); // nothing more will be told
+      if (view.phase === 'ended') at.line?.close(); // nothing more will be told
       for (const shape of view.shapes) void loadShape(shape).catch(() => undefined); // ready before it is asked; tried again then
     };
     /** Shows a view once the part of the page is there that its question needs, unless a newer one has come meanwhile. */
     const take = async (view: DeskView): Promise<void> => {
-      newest = view;
+      at.newest = view;
       const viewAtMs = Date.now();
       if (view.question) {
         try {
           const { isView } = await loadShape(view.question.view.shape);
-          if (!isView(view.question.view)) return line?.refuse();
+          if (!isView(view.question.view)) return at.line?.refuse();
         } catch {
           void loadAgainIfReachable();
-          return line?.refuse(); // not to be fetched just now, or of a build that this page is not: asked for again
+          return at.line?.refuse(); // not to be fetched just now, or of a build that this page is not: asked for again
         }
       }
-      if (newest === view) show(view, viewAtMs);
+      if (at.newest === view) show(view, viewAtMs);
     };
 
-    const goOut = (problem: string | null, card: string | null = null) => {
-      line?.close();
-      line = null;
-      newest = null;
+    const _goOut = (problem: string | null, card: string | null = null) => {
+      at.line?.close();
+      at.line = null;
+      at.newest = null;
       device.remove(IN_A_ROOM);
       patchState(store, { phase: card ? 'card' : 'joining', card, view: null, beside: null, waiting: [], problem });
     };
 
-    const receive = (message: DeskMessage) => {
+    const _receive = (message: DeskMessage) => {
       if (message.type === 'view') void take(message.view);
-      else if (message.type === 'released') goOut(DESK_WORDS().out.freed);
-      else if (message.type === 'moved') goOut(DESK_WORDS().out.moved, tokenInAddress());
+      else if (message.type === 'released') _goOut(DESK_WORDS().out.freed);
+      else if (message.type === 'moved') _goOut(DESK_WORDS().out.moved, tokenInAddress());
       else if (message.type === 'problem') patchState(store, { problem: message.detail });
     };
 
-    /** An answer has arrived, or was refused for good: keeping it would block what comes after. */
-    const settled = async ({ post, participantId }: Waiting, how: Settled): Promise<void> => {
-      const view = store.view();
-      const kept = 'kept' in how ? how.kept : null;
-      const problem = 'refused' in how ? { problem: sentenceOf(how.refused) } : {};
-      if (kept && view?.participantId === participantId && view.question?.askingId === post.askingId) {
-        const given = { attempt: kept.attempt, response: post.response, late: kept.late };
-        patchState(store, { view: { ...view, question: { ...view.question, given } } });
-      }
-      // What is shown may be old by now: a dead line is noticed here at once, and what came late shows that it is.
-      if (store.lineOpen()) line?.check();
-      if (!kept || kept.late || (store.view()?.own && !store.lineOpen())) void look();
-      await outbox.remove(post.id);
-      patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...problem }));
-    };
-    const sending = new Sending({ waiting: store.waiting, isShared: () => store.beside() !== null, settled });
+    return { take, _goOut, _receive };
+  }),
+  withMethods((store) => {
+    const at = store._at;
 
     const enter = async (view: DeskView) => {
       // What waits is known before the question is shown: an answer given before a reload is shown as given.
       const beside = besideOf(view.participantId);
-      const others = beside ? await outbox.waitingFor(beside.participantId) : [];
-      patchState(store, { beside, waiting: [...others, ...(await outbox.waitingFor(view.participantId))] });
-      await take(view);
-      if (!line) await open();
+      const others = beside ? await store._outbox.waitingFor(beside.participantId) : [];
+      patchState(store, { beside, waiting: [...others, ...(await store._outbox.waitingFor(view.participantId))] });
+      await store.take(view);
+      if (!at.line) await open();
     };
 
     const open = async () => {
       const isDeskMessage = await loadMessageCheck().catch(() => null);
-      if (stopped || !newest) return; // the page is gone, or the place was given up meanwhile
+      if (at.stopped || !at.newest) return; // the page is gone, or the place was given up meanwhile
       if (!isDeskMessage) {
         void loadAgainIfReachable();
-        timer = window.setTimeout(() => void look(), RETRY_MS);
+        at.timer = window.setTimeout(() => void look(), RETRY_MS);
         return;
       }
-      line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
-        message: receive,
+      at.line ??= openLine<DeskMessage>('/ws/desk', isDeskMessage, {
+        message: store._receive,
         open: (lineOpen) => {
           patchState(store, { lineOpen });
-          sending.lineChanged();
-          if (lineOpen) void sending.send();
-          else void look(); // perhaps not the line but the place is gone
+          at.lineTurned(lineOpen);
+          if (!lineOpen) void look(); // perhaps not the line but the place is gone
         },
         outdated: () => patchState(store, { outdated: true }),
       });
@@ -177,30 +165,20 @@ export const DeskStore = signalStore(
     const look = async (): Promise<void> => {
       try {
         const view = await ask<DeskView>('GET', '/api/desk');
-        if (store.phase() === 'in' && line) await take(view);
+        if (store.phase() === 'in' && at.line) await store.take(view);
         else await enter(view);
       } catch (error) {
         if (!(error instanceof ApiProblem)) throw error;
-        if (error.code === 'DESK_NOT_JOINED') return goOut(null);
+        if (error.code === 'DESK_NOT_JOINED') return store._goOut(null);
         if (store.phase() === 'in' || store.phase() === 'card') return; // the line tries again by itself, and so does the card
-        patchState(store, { problem: sentenceOf(error), unsent: error.lineLost ? (await outbox.all()).length : null });
-        timer = window.setTimeout(() => void look(), RETRY_MS);
-      }
-    };
-
-    /** Does something that is not kept for later: where it fails, that is said. */
-    const tryTo = async (work: () => Promise<unknown>): Promise<void> => {
-      try {
-        await work();
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
+        patchState(store, { problem: sentenceOf(error), unsent: error.lineLost ? (await store._outbox.all()).length : null });
+        at.timer = window.setTimeout(() => void look(), RETRY_MS);
       }
     };
 
     return {
       look,
       enter,
-      take,
 
       /**
        * Shows the card in the address, if there is one that this tab has not come in with. A device that is in no room shows the
@@ -219,18 +197,74 @@ export const DeskStore = signalStore(
         patchState(store, { phase: 'asking', card: null, problem: null, unsent: null });
         void look();
       },
+    };
+  }),
+  withMethods((store) => {
+    const at = store._at;
 
+    /** An answer has arrived, or was refused for good: keeping it would block what comes after. */
+    const settled = async ({ post, participantId }: Waiting, how: Settled): Promise<void> => {
+      const view = store.view();
+      const kept = 'kept' in how ? how.kept : null;
+      const problem = 'refused' in how ? { problem: sentenceOf(how.refused) } : {};
+      if (kept && view?.participantId === participantId && view.question?.askingId === post.askingId) {
+        const given = { attempt: kept.attempt, response: post.response, late: kept.late };
+        patchState(store, { view: { ...view, question: { ...view.question, given } } });
+      }
+      // What is shown may be old by now: a dead line is noticed here at once, and what came late shows that it is.
+      if (store.lineOpen()) at.line?.check();
+      if (!kept || kept.late || (store.view()?.own && !store.lineOpen())) void store.look();
+      await store._outbox.remove(post.id);
+      patchState(store, ({ waiting }) => ({ waiting: waiting.filter((one) => one.post.id !== post.id), ...problem }));
+    };
+    const sending = new Sending({ waiting: store.waiting, isShared: () => store.beside() !== null, settled });
+
+    at.lineTurned = (open) => {
+      sending.lineChanged();
+      if (open) void sending.send();
+    };
+
+    return {
       async answer(response: Response, responseTimeMs: number): Promise<void> {
         const view = store.view();
         if (!view?.question) return;
         const id = uuid();
         const post = { id, askingId: view.question.askingId, response, responseTimeMs: Math.round(responseTimeMs) };
         const waiting: Waiting = { id, participantId: view.participantId, putAtMs: Date.now(), post };
-        const deviceKeeps = await outbox.put(waiting);
+        const deviceKeeps = await store._outbox.put(waiting);
         patchState(store, (state) => ({ waiting: [...state.waiting, waiting], deviceKeeps, problem: null }));
         await sending.send();
       },
 
+      /** It is another pupil's turn on this device: the one who was at it is beside it now. */
+      async turnTo(view: DeskView): Promise<void> {
+        const before = store.view();
+        if (before) keepBeside([before, view]);
+        at.line?.close();
+        at.line = null;
+        await store.enter(view);
+        await sending.send();
+      },
+
+      stop(): void {
+        at.stopped = true;
+        clearTimeout(at.timer);
+        sending.stop();
+        at.line?.close();
+      },
+    };
+  }),
+  withMethods((store) => {
+    /** Does something that is not kept for later: where it fails, that is said. */
+    const tryTo = async (work: () => Promise<unknown>): Promise<void> => {
+      try {
+        await work();
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
+    };
+
+    return {
       tryTo,
 
       leave: () =>
@@ -238,26 +272,9 @@ export const DeskStore = signalStore(
           await ask('POST', '/api/desk/leave');
           const stays = store.beside();
           keepBeside(null);
-          goOut(null);
-          if (stays) await look(); // whoever shared the device
+          store._goOut(null);
+          if (stays) await store.look(); // whoever shared the device
         }),
-
-      /** It is another pupil's turn on this device: the one who was at it is beside it now. */
-      async turnTo(view: DeskView): Promise<void> {
-        const before = store.view();
-        if (before) keepBeside([before, view]);
-        line?.close();
-        line = null;
-        await enter(view);
-        await sending.send();
-      },
-
-      stop(): void {
-        stopped = true;
-        clearTimeout(timer);
-        sending.stop();
-        line?.close();
-      },
     };
   }),
   withHooks({

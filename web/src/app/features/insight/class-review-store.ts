@@ -71,55 +71,8 @@ export const ClassReviewStore = signalStore(
       return known ? groupsFor(known.picture, notes().moves) : null;
     }),
   })),
-  withMethods((store, source = inject(InsightSource), designer = inject(Designer), planChange = inject(PlanChange)) => {
-    const classId = () => store.insight()!.classId;
+  withMethods((store, source = inject(InsightSource)) => {
     const tell = (error: unknown) => patchState(store, { problem: sentenceOf(error) });
-    const keep = async (path: string, body?: unknown): Promise<boolean> => {
-      try {
-        const notes = await ask<ReviewNotes | undefined>('POST', `/api/classes/${classId()}/${path}`, body);
-        patchState(store, { problem: null, ...(notes && { notes }) });
-        return true;
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-        return false;
-      }
-    };
-    const setOf = (key: GroupKey): GroupSet => store.sets()[key] ?? { count: QUESTIONS, progress: null, set: null, problem: null, seed: 1 };
-    const changeSet = (key: GroupKey, change: Partial<GroupSet>) =>
-      patchState(store, ({ sets }) => ({ sets: { ...sets, [key]: { ...setOf(key), ...change } } }));
-    /** Chooses the questions of a group, made to measure for what its pupils may hold. */
-    const design = async ({ key, ideas, rung }: Group): Promise<void> => {
-      const { count, seed } = setOf(key);
-      changeSet(key, { progress: 0, problem: null });
-      try {
-        const wish = { count, ideas };
-        const { settings } = store.insight()!;
-        const designing = designer.design({ wish, rung, settings, asked: [], seed, poolSize: POOL }, (progress) =>
-          changeSet(key, { progress }),
-        );
-        changeSet(key, { set: await designing.done, progress: null });
-      } catch (error) {
-        changeSet(key, { progress: null, problem: sentenceOf(error) });
-      }
-    };
-    const draft = async (
-      wish: { rung: RungId; minutes: number; insight: object },
-      date: IsoDate | null,
-      how: 'beside' | 'instead' = 'beside',
-    ): Promise<string | null> => {
-      const id = uuid();
-      patchState(store, { drafting: true, problem: null });
-      try {
-        await ask('POST', '/api/lessons', { id, classId: classId(), delivery: 'live', ...wish });
-        if (date) await planChange.put(classId(), id, date, how);
-        return id;
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-        return null;
-      } finally {
-        patchState(store, { drafting: false });
-      }
-    };
     return {
       /** Looks at all answers of a class. */
       async open(id: string): Promise<void> {
@@ -136,16 +89,6 @@ export const ClassReviewStore = signalStore(
           tell(error);
         }
         patchState(store, { progress: null });
-      },
-
-      /** Chooses questions for every group that has none yet, one group after the other. */
-      async designAll(): Promise<void> {
-        for (const group of store.groups()?.groups ?? []) if (!setOf(group.key).set) await design(group);
-      },
-
-      design: (group: Group, count: number) => {
-        changeSet(group.key, { count, seed: setOf(group.key).seed + 1 });
-        return design(group);
       },
 
       async show(title: string, filter: AnswerFilter): Promise<void> {
@@ -167,7 +110,20 @@ export const ClassReviewStore = signalStore(
       },
 
       weeks: (pupilId: string) => source.weeks(pupilId),
-
+    };
+  }),
+  withMethods((store) => {
+    const keep = async (path: string, body?: unknown): Promise<boolean> => {
+      try {
+        const notes = await ask<ReviewNotes | undefined>('POST', `/api/classes/${store.insight()!.classId}/${path}`, body);
+        patchState(store, { problem: null, ...(notes && { notes }) });
+        return true;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return false;
+      }
+    };
+    return {
       /** Puts a pupil into a group; null: where the proposal has them. */
       async move(pupilId: string, key: GroupKey | null): Promise<void> {
         const before = store.notes();
@@ -195,11 +151,66 @@ export const ClassReviewStore = signalStore(
         }));
         return true;
       },
+    };
+  }),
+  withMethods((store, designer = inject(Designer)) => {
+    const _setOf = (key: GroupKey): GroupSet =>
+      store.sets()[key] ?? { count: QUESTIONS, progress: null, set: null, problem: null, seed: 1 };
+    const changeSet = (key: GroupKey, change: Partial<GroupSet>) =>
+      patchState(store, ({ sets }) => ({ sets: { ...sets, [key]: { ..._setOf(key), ...change } } }));
+    /** Chooses the questions of a group, made to measure for what its pupils may hold. */
+    const design = async ({ key, ideas, rung }: Group): Promise<void> => {
+      const { count, seed } = _setOf(key);
+      changeSet(key, { progress: 0, problem: null });
+      try {
+        const wish = { count, ideas };
+        const { settings } = store.insight()!;
+        const designing = designer.design({ wish, rung, settings, asked: [], seed, poolSize: POOL }, (progress) =>
+          changeSet(key, { progress }),
+        );
+        changeSet(key, { set: await designing.done, progress: null });
+      } catch (error) {
+        changeSet(key, { progress: null, problem: sentenceOf(error) });
+      }
+    };
+    return {
+      _setOf,
 
+      /** Chooses questions for every group that has none yet, one group after the other. */
+      async designAll(): Promise<void> {
+        for (const group of store.groups()?.groups ?? []) if (!_setOf(group.key).set) await design(group);
+      },
+
+      design: (group: Group, count: number) => {
+        changeSet(group.key, { count, seed: _setOf(group.key).seed + 1 });
+        return design(group);
+      },
+    };
+  }),
+  withMethods((store, planChange = inject(PlanChange)) => {
+    const draft = async (
+      wish: { rung: RungId; minutes: number; insight: object },
+      date: IsoDate | null,
+      how: 'beside' | 'instead' = 'beside',
+    ): Promise<string | null> => {
+      const id = uuid();
+      patchState(store, { drafting: true, problem: null });
+      try {
+        await ask('POST', '/api/lessons', { id, classId: store.insight()!.classId, delivery: 'live', ...wish });
+        if (date) await planChange.put(store.insight()!.classId, id, date, how);
+        return id;
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+        return null;
+      } finally {
+        patchState(store, { drafting: false });
+      }
+    };
+    return {
       /** Drafts the next lesson for a group, with its questions in it, and puts it on a day. Returns its id; null with the reason in `problem`. */
       draft({ rung, ideas, key }: Group, date: IsoDate | null, how: 'beside' | 'instead'): Promise<string | null> {
         const misconceptions = ideas.slice(0, 5).map((one) => one.id);
-        return draft({ rung, minutes: MINUTES, insight: { misconceptions, items: setOf(key).set?.items ?? [] } }, date, how);
+        return draft({ rung, minutes: MINUTES, insight: { misconceptions, items: store._setOf(key).set?.items ?? [] } }, date, how);
       },
 
       /** Drafts a short lesson about one idea. Returns its id; null with the reason in `problem`. */

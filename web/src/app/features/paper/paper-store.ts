@@ -125,22 +125,21 @@ export const PaperStore = signalStore(
         return null;
       }
     };
-    const sessionOf = async (sheetId: string, classId: string) =>
-      (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId;
-    const sheetsOf = (lessonId: string) => ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`);
-    const loadSheets = async (lessonId: string) => patchState(store, await sheetsOf(lessonId));
+    const _sheetsOf = (lessonId: string) => ask<SheetList>('GET', `/api/lessons/${lessonId}/sheets`);
+    return { attempt, _sheetsOf };
+  }),
+  withMethods((store) => {
     /** What was chosen last: whatever comes for a lesson or a class from before is not shown any more. */
     const last = { lesson: 0, class: 0 };
     return {
-      attempt,
       async load(lessonId: string | null): Promise<void> {
         const mine = (last.lesson += 1);
-        await attempt(async () => {
+        await store.attempt(async () => {
           const [lessons, classes, detail, kept] = await Promise.all([
             ask<LessonSummary[]>('GET', '/api/lessons'),
             ask<ClassSummary[]>('GET', '/api/classes'),
             lessonId ? ask<LessonDetail>('GET', `/api/lessons/${lessonId}`) : null,
-            lessonId ? sheetsOf(lessonId) : null,
+            lessonId ? store._sheetsOf(lessonId) : null,
           ]);
           if (mine !== last.lesson) return;
           patchState(store, {
@@ -156,7 +155,7 @@ export const PaperStore = signalStore(
       },
       async chooseClass(classId: string | null): Promise<void> {
         const mine = (last.class += 1);
-        await attempt(async () => {
+        await store.attempt(async () => {
           const [ofClass, plan] = classId
             ? await Promise.all([
                 ask<ClassDetail>('GET', `/api/classes/${classId}`),
@@ -166,16 +165,23 @@ export const PaperStore = signalStore(
           if (mine === last.class) patchState(store, { ofClass, plan: plan?.plan ?? null });
         });
       },
-      setVersions: (versionCount: number) => patchState(store, { versionCount }),
-      choose: (id: string, isAsked: boolean) =>
-        patchState(store, ({ leftOut }) => ({ leftOut: isAsked ? leftOut.filter((one) => one !== id) : [...leftOut, id] })),
-      setRung: (rungOfChart: string) => patchState(store, { rungOfChart: rungOfChart as RungId }),
-      /** Other questions in all versions but the first. */
-      drawAnew: () => patchState(store, ({ seed }) => ({ seed: seed + 1 })),
-      setNamed: (named: boolean) => patchState(store, { named }),
+    };
+  }),
+  withMethods((store) => ({
+    setVersions: (versionCount: number) => patchState(store, { versionCount }),
+    choose: (id: string, isAsked: boolean) =>
+      patchState(store, ({ leftOut }) => ({ leftOut: isAsked ? leftOut.filter((one) => one !== id) : [...leftOut, id] })),
+    setRung: (rungOfChart: string) => patchState(store, { rungOfChart: rungOfChart as RungId }),
+    /** Other questions in all versions but the first. */
+    drawAnew: () => patchState(store, ({ seed }) => ({ seed: seed + 1 })),
+    setNamed: (named: boolean) => patchState(store, { named }),
+  })),
+  withMethods((store) => {
+    const loadSheets = async (lessonId: string) => patchState(store, await store._sheetsOf(lessonId));
+    return {
       /** Keeps the sheet as it is printed, so that its answers can be typed in. */
       keep: () =>
-        attempt(async () => {
+        store.attempt(async () => {
           const [detail, versions] = [store.detail()!, store.versions()];
           const copies = store.copies().flatMap(({ pupil, version }) => (pupil ? [{ pupilId: pupil.id, version }] : []));
           const sheet = {
@@ -197,15 +203,21 @@ export const PaperStore = signalStore(
           return kept;
         }),
       removeSheet: (id: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           await ask('POST', `/api/sheets/${id}/delete`);
           await loadSheets(store.detail()!.id);
         }),
+    };
+  }),
+  withMethods((store) => {
+    const sessionOf = async (sheetId: string, classId: string) =>
+      (await ask<SheetAnswers>('POST', `/api/sheets/${sheetId}/answers`, { classId })).sessionId;
+    return {
       /** Where the answers of a class to a sheet are typed in. */
-      answersOf: (sheetId: string, classId: string) => attempt(() => sessionOf(sheetId, classId)),
+      answersOf: (sheetId: string, classId: string) => store.attempt(() => sessionOf(sheetId, classId)),
       /** The same by the code that stands on the sheet: of the class it was named for, else of the one that is chosen. */
       answersByCode: (code: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           const { id, classId } = await ask<SheetFound>('GET', `/api/sheets/by-code/${encodeURIComponent(code)}`);
           const whose = classId ?? store.ofClass()?.id;
           if (!whose) throw new ApiProblem('CLASS_NEEDED', 'No names are printed on this sheet: choose the class that answered it.');

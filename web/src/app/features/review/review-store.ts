@@ -5,7 +5,8 @@ import { v4 as uuid } from 'uuid';
 import type { InsightAnswer } from '@zeitpunkt/core/insight/insight-answer';
 import { itemFacts } from '@zeitpunkt/core/insight/item-facts';
 import { stoodOut } from '@zeitpunkt/core/insight/stood-out';
-import { ask, sentenceOf } from '../../shared/api';
+import { ask } from '../../shared/api';
+import { withProblem } from '../../shared/with-problem';
 import { answersOfLesson } from '../../shared/insight/answers-of-lesson';
 import type { AnswerInLesson } from '../../shared/insight/insight-messages';
 import { withCounted } from '../../shared/late';
@@ -21,7 +22,6 @@ interface ReviewState {
   readonly detail: SessionDetail | null;
   /** The versions of the sheet that was answered, as asking ids; none where there was no sheet. */
   readonly versions: readonly (readonly string[])[];
-  readonly problem: string | null;
   readonly opened: Opened | null;
   /** What was done last, so that it can be taken back. */
   readonly word: string | null;
@@ -29,7 +29,8 @@ interface ReviewState {
 
 /** One taught lesson under review. */
 export const ReviewStore = signalStore(
-  withState<ReviewState>({ detail: null, versions: [], problem: null, opened: null, word: null }),
+  withState<ReviewState>({ detail: null, versions: [], opened: null, word: null }),
+  withProblem(),
   withComputed(({ detail, versions }) => ({
     table: computed(() => {
       const loaded = detail();
@@ -86,39 +87,30 @@ export const ReviewStore = signalStore(
       return at?.kind === 'question' ? (table()?.questions.find(({ askingId }) => askingId === at.askingId) ?? null) : null;
     }),
   })),
+  withMethods((store) => ({
+    async load(sessionId: string): Promise<void> {
+      patchState(store, { detail: null, versions: [], problem: null, opened: null, word: null });
+      await store.attempt(async () => {
+        const [detail, { sheet }] = await Promise.all([
+          ask<SessionDetail>('GET', `/api/sessions/${sessionId}`),
+          ask<SheetOfSession>('GET', `/api/sessions/${sessionId}/sheet`),
+        ]);
+        patchState(store, { detail, versions: sheet?.versions ?? [] });
+      });
+    },
+    open: (opened: Opened | null) => patchState(store, { opened, word: null }),
+  })),
   withMethods((store) => {
     const path = () => `/api/sessions/${store.detail()!.id}`;
-    const attempt = async (work: () => Promise<void>): Promise<boolean> => {
-      try {
-        await work();
-        patchState(store, { problem: null });
-        return true;
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-        return false;
-      }
-    };
     const put = (changed: MarkedResponse) => {
       const detail = store.detail()!;
       const responses = detail.live.responses.map((one) => (one.id === changed.id ? changed : one));
       patchState(store, { detail: { ...detail, live: { ...detail.live, responses } } });
     };
     return {
-      async load(sessionId: string): Promise<void> {
-        patchState(store, { detail: null, versions: [], problem: null, opened: null, word: null });
-        await attempt(async () => {
-          const [detail, { sheet }] = await Promise.all([
-            ask<SessionDetail>('GET', `/api/sessions/${sessionId}`),
-            ask<SheetOfSession>('GET', `/api/sessions/${sessionId}/sheet`),
-          ]);
-          patchState(store, { detail, versions: sheet?.versions ?? [] });
-        });
-      },
-      open: (opened: Opened | null) => patchState(store, { opened, word: null }),
-
       /** Lets a late answer count, or not. */
       count: (responseId: string, counted: boolean) =>
-        attempt(async () => {
+        store.attempt(async () => {
           await ask('POST', `${path()}/responses/${responseId}/count`, { counted });
           const detail = store.detail()!;
           const responses = detail.live.responses.map((one) => withCounted(one, { responseId, counted }));
@@ -127,20 +119,20 @@ export const ReviewStore = signalStore(
 
       /** Puts another mark beside the one that was given, with a reason. */
       correct: (responseId: string, verdict: MarkCorrect['verdict'], reason: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           put(await ask<MarkedResponse>('POST', `${path()}/responses/${responseId}/correct`, { id: uuid(), verdict, reason }));
           patchState(store, { word: 'Corrected. Everything that is computed follows.' });
         }),
 
       asAtFirst: (responseId: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           put(await ask<MarkedResponse>('POST', `${path()}/responses/${responseId}/as-at-first`));
           patchState(store, { word: 'Taken back: it is marked as at first.' });
         }),
 
       /** Lets a wording count for the whole class, in all its lessons. */
       accept: (responseId: string, wording: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           const detail = store.detail()!;
           const { wordings } = await ask<ReviewNotes>('POST', `/api/classes/${detail.classId}/wordings`, {
             id: uuid(),
@@ -155,7 +147,7 @@ export const ReviewStore = signalStore(
         }),
 
       comment: (pupilId: string, responseId: string, text: string) =>
-        attempt(async () => {
+        store.attempt(async () => {
           await ask('POST', `/api/classes/${store.detail()!.classId}/pupils/${pupilId}/comments`, { id: uuid(), responseId, text });
           patchState(store, { word: 'The remark is kept with the pupil.' });
         }),

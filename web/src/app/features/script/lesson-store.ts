@@ -1,4 +1,4 @@
-import { computed, DestroyRef, effect, inject, untracked } from '@angular/core';
+import { computed, effect, untracked } from '@angular/core';
 import { patchState, signalStore, withComputed, withHooks, withMethods, withState } from '@ngrx/signals';
 import type { LessonDetail, LessonSaved } from '@zeitpunkt/contract';
 import { edited, type ScriptEdit } from '@zeitpunkt/core/edit/edit';
@@ -6,16 +6,17 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import type { Lesson } from '@zeitpunkt/core/lesson/lesson';
 import { DEFAULT_SETTINGS, type LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import { withSettings } from '@zeitpunkt/core/edit/with-settings';
-import { ApiProblem, ask, sentenceOf } from '../../shared/api';
+import { ApiProblem, ask } from '../../shared/api';
+import { whenLeft } from '../../shared/when-left';
 import { withAutosave } from '../../shared/with-autosave';
 import { withHistory } from '../../shared/with-history';
+import { withProblem } from '../../shared/with-problem';
 import { deviceStore } from '../../shared/device-store';
 import { SCRIPT_WORDS } from './words';
 
 interface LessonState {
   /** The lesson at hand with the revision it is saved in; null until it is here. */
   readonly at: { readonly id: string; readonly revision: number } | null;
-  readonly problem: string | null;
 }
 
 /** Stands there until a lesson has come; it is never shown. */
@@ -73,7 +74,8 @@ const send = async ({ id, ...body }: LessonDetail): Promise<number> =>
 
 /** The draft of a lesson: rooms that are open keep what they teach, the next one takes what is here. */
 export const LessonStore = signalStore(
-  withState<LessonState>({ at: null, problem: null }),
+  withState<LessonState>({ at: null }),
+  withProblem(),
   withHistory<Lesson>(NO_LESSON),
   withComputed(({ at, history }) => ({
     lesson: computed(() => (at() ? history().now : null)),
@@ -88,16 +90,8 @@ export const LessonStore = signalStore(
   withAutosave({ send, overtakenBy: ['LESSON_CHANGED', 'NOT_FOUND'] }),
   withMethods((store) => {
     const fetchLesson = (id: string) => ask<LessonDetail>('GET', `/api/lessons/${id}`);
-    const tryTo = async (work: () => Promise<unknown>): Promise<void> => {
-      try {
-        await work();
-        patchState(store, { problem: null });
-      } catch (error) {
-        patchState(store, { problem: sentenceOf(error) });
-      }
-    };
     const load = (id: string) =>
-      tryTo(async () => {
+      store.attempt(async () => {
         const refused = await bringBack(id);
         const { revision, lesson } = await fetchLesson(id);
         store.beginWith(lesson);
@@ -108,6 +102,28 @@ export const LessonStore = signalStore(
         patchState(store, { saving: 'overtaken' as const, saveProblem: refused.why });
         store.change(() => refused.lesson);
       });
+    return {
+      load,
+      /** The lesson was changed elsewhere: what was written here takes its place, knowingly. */
+      keepMine: () =>
+        store.attempt(async () => {
+          const at = store.at();
+          if (!at) return;
+          patchState(store, { at: { id: at.id, revision: (await fetchLesson(at.id)).revision } });
+          store.startSaved();
+          store.changed();
+          await store.save();
+        }),
+      /** The lesson was changed elsewhere: what was written here is given up for what is there. */
+      async takeOther(): Promise<void> {
+        const at = store.at();
+        if (!at) return;
+        device.remove(keptAs(at.id));
+        await load(at.id);
+      },
+    };
+  }),
+  withMethods((store) => {
     let pause = 0;
     /** What is being typed is one step with all its letters. */
     const endTyping = () => {
@@ -123,31 +139,6 @@ export const LessonStore = signalStore(
       pause = window.setTimeout(endTyping, TYPING_PAUSE_MS);
     };
     return {
-      load,
-      /** Changes something that must not be empty. */
-      write<Key extends 'title' | 'goal'>(key: Key, text: string): void {
-        const kept = text.trim();
-        if (!kept) return patchState(store, { problem: SCRIPT_WORDS().needed[key] });
-        patchState(store, { problem: null });
-        store.change((lesson) => (lesson[key] === kept ? lesson : { ...lesson, [key]: kept }));
-      },
-      /** Says something on the screen that went wrong beside the lesson. */
-      tell: (problem: string) => patchState(store, { problem }),
-      /** One sentence a line, up to eight. */
-      setCriteria(text: string): void {
-        const successCriteria = text
-          .split('\n')
-          .map((line) => line.trim().slice(0, 200))
-          .filter(Boolean)
-          .slice(0, 8);
-        store.change((lesson) => ({ ...lesson, successCriteria }));
-      },
-      setMinutes(minutes: number): void {
-        if (!(minutes >= 1)) return patchState(store, { problem: SCRIPT_WORDS().minuteAtLeast });
-        patchState(store, { problem: null });
-        const targetMinutes = Math.min(120, Math.round(minutes));
-        store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
-      },
       type,
       endTyping,
       /** Changes the script; what would not be a lesson any more is refused with a sentence. */
@@ -167,25 +158,32 @@ export const LessonStore = signalStore(
       setSetting<Key extends keyof LessonSettings>(key: Key, value: LessonSettings[Key]): void {
         store.change((lesson) => withSettings(lesson, { [key]: value }));
       },
-      /** The lesson was changed elsewhere: what was written here takes its place, knowingly. */
-      keepMine: () =>
-        tryTo(async () => {
-          const at = store.at();
-          if (!at) return;
-          patchState(store, { at: { id: at.id, revision: (await fetchLesson(at.id)).revision } });
-          store.startSaved();
-          store.changed();
-          await store.save();
-        }),
-      /** The lesson was changed elsewhere: what was written here is given up for what is there. */
-      async takeOther(): Promise<void> {
-        const at = store.at();
-        if (!at) return;
-        device.remove(keptAs(at.id));
-        await load(at.id);
-      },
     };
   }),
+  withMethods((store) => ({
+    /** Changes something that must not be empty. */
+    write<Key extends 'title' | 'goal'>(key: Key, text: string): void {
+      const kept = text.trim();
+      if (!kept) return patchState(store, { problem: SCRIPT_WORDS().needed[key] });
+      patchState(store, { problem: null });
+      store.change((lesson) => (lesson[key] === kept ? lesson : { ...lesson, [key]: kept }));
+    },
+    /** One sentence a line, up to eight. */
+    setCriteria(text: string): void {
+      const successCriteria = text
+        .split('\n')
+        .map((line) => line.trim().slice(0, 200))
+        .filter(Boolean)
+        .slice(0, 8);
+      store.change((lesson) => ({ ...lesson, successCriteria }));
+    },
+    setMinutes(minutes: number): void {
+      if (!(minutes >= 1)) return patchState(store, { problem: SCRIPT_WORDS().minuteAtLeast });
+      patchState(store, { problem: null });
+      const targetMinutes = Math.min(120, Math.round(minutes));
+      store.change((lesson) => (lesson.targetMinutes === targetMinutes ? lesson : { ...lesson, targetMinutes }));
+    },
+  })),
   withHooks({
     onInit(store) {
       store.onStep(() => store.changed());
@@ -206,11 +204,7 @@ export const LessonStore = signalStore(
         if (isTyped) timer = window.setTimeout(keep, KEEP_PAUSE_MS);
         else untracked(keep);
       });
-      window.addEventListener('pagehide', keep);
-      inject(DestroyRef).onDestroy(() => {
-        window.removeEventListener('pagehide', keep);
-        keep(); // what was typed a moment ago, too
-      });
+      whenLeft(keep); // what was typed a moment ago, too
     },
   }),
 );

@@ -49,37 +49,38 @@ export const PlanStore = signalStore(
     noteVersion: ({ classId }: ToSave, revision: number) => patchState(store, { at: { classId, revision } }),
   })),
   withAutosave({ send, overtakenBy: ['PLAN_CHANGED', 'NOT_FOUND'] }),
-  withMethods((store, notice = inject(Notice)) => {
+  withMethods((store, notice = inject(Notice)) => ({
+    /**
+     * One step, and what came of it in a sentence, with the press that takes it back: only this step, not one that was taken since.
+     * @param alsoUndo what else is taken back with it
+     */
+    changeAndSay(change: (plan: ClassPlan) => ClassPlan, said: string, alsoUndo?: () => unknown): void {
+      const before = store.plan();
+      store.change(change);
+      const after = store.plan();
+      notice.say(said, () => {
+        if (store.plan() !== after) notice.say(PLAN_WORDS().changedSince);
+        else if (after !== before) store.undo();
+        alsoUndo?.();
+      });
+    },
+
+    /** Takes up the plan of a class; the one before is saved first. */
+    async load(classId: string): Promise<void> {
+      await store.save();
+      try {
+        const { revision, plan } = await ask<PlanDetail>('GET', `/api/classes/${classId}/plan`);
+        store.beginWith(plan);
+        store.startSaved();
+        patchState(store, { at: { classId, revision }, problem: null, word: null });
+      } catch (error) {
+        patchState(store, { problem: sentenceOf(error) });
+      }
+    },
+  })),
+  withMethods((store) => {
     let cancelling = new AbortController();
     return {
-      /**
-       * One step, and what came of it in a sentence, with the press that takes it back: only this step, not one that was taken since.
-       * @param alsoUndo what else is taken back with it
-       */
-      changeAndSay(change: (plan: ClassPlan) => ClassPlan, said: string, alsoUndo?: () => unknown): void {
-        const before = store.plan();
-        store.change(change);
-        const after = store.plan();
-        notice.say(said, () => {
-          if (store.plan() !== after) notice.say(PLAN_WORDS().changedSince);
-          else if (after !== before) store.undo();
-          alsoUndo?.();
-        });
-      },
-
-      /** Takes up the plan of a class; the one before is saved first. */
-      async load(classId: string): Promise<void> {
-        await store.save();
-        try {
-          const { revision, plan } = await ask<PlanDetail>('GET', `/api/classes/${classId}/plan`);
-          store.beginWith(plan);
-          store.startSaved();
-          patchState(store, { at: { classId, revision }, problem: null, word: null });
-        } catch (error) {
-          patchState(store, { problem: sentenceOf(error) });
-        }
-      },
-
       /** Drafts the lessons of a series one after another and plans them, behind those that are planned already. */
       async draftSeries({ wishes, minutes, delivery, startsOn, weekdays }: SeriesOrder): Promise<void> {
         const classId = store.at()?.classId;

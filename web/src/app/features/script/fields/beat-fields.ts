@@ -25,6 +25,8 @@ import {
 import { layersField, layersOrNone } from './layers-field';
 import { FIELD_WORDS } from './words';
 
+type Words = ReturnType<typeof FIELD_WORDS>;
+
 const rungOptions = Object.entries(RUNGS).map(([value, { name }]) => ({ value, text: name }));
 const ideaOptions = Object.entries(MISCONCEPTIONS).map(([value, { name }]) => ({ value: value as MisconceptionId, text: name }));
 const bandOptions = (w = FIELD_WORDS()): readonly Option[] => [
@@ -51,101 +53,134 @@ function handField(key: 'hourDeg' | 'minuteDeg', label: string, stepDeg: number,
   };
 }
 
+const sweepFields = (w: Words): readonly BeatField[] => [
+  timeField('fromSec', w.from),
+  timeField('toSec', w.to),
+  number('turnSeconds', w.secondsATurn, 5, 120),
+  choice('count', w.count, [
+    { value: 'none', text: w.none },
+    { value: 'ones', text: w.ones },
+    { value: 'fives', text: w.fives },
+    { value: 'quarters', text: w.quarters },
+  ]),
+  timedLines<{ atSec: number; prompt: string }>(
+    'stops',
+    w.stops,
+    24,
+    ({ atSec, prompt }, settings) => `${timeText(atSec, settings)} ${prompt}`,
+    (at, prompt) => (at === null || !prompt ? null : { atSec: at, prompt }),
+  ),
+];
+
+const layersFields = (w: Words): readonly BeatField[] => [
+  layersField(),
+  {
+    key: 'bands',
+    label: w.lineUnderTheDial,
+    type: 'choice',
+    options: bandOptions(),
+    read: (beat: never) => {
+      const { bands } = beat as Of<'layers'>;
+      return bands === undefined ? '' : (bands[0] ?? 'none');
+    },
+    write: (text) => ({ change: { bands: text === '' ? undefined : text === 'none' ? [] : [text] } }),
+  },
+  onOff('lasts', w.forTheRestOfTheLesson),
+];
+
+const markFields = (w: Words): readonly BeatField[] => [
+  {
+    key: 'marks',
+    label: w.pointsAt,
+    type: 'line',
+    hint: w.marksHint,
+    read: (beat: never) => (beat as Of<'mark'>).marks.map(markText).filter(Boolean).join(', '),
+    write(text, beat: never) {
+      const kept = (beat as Of<'mark'>).marks.filter((mark) => markText(mark) === '');
+      const marks: unknown[] = [];
+      for (const word of text
+        .split(',')
+        .map((one) => one.trim())
+        .filter(Boolean)) {
+        const hand = /^(hour|minute) hand$/.exec(word);
+        const count = /^(\d+) min$/.exec(word);
+        if (hand) marks.push({ type: 'hand', hand: hand[1] });
+        else if (count && Number(count[1]) <= 60)
+          marks.push({ type: 'count', toMinute: Number(count[1]), by: Number(count[1]) % 5 ? 1 : 5 });
+        else if (/^\d+$/.test(word) && Number(word) >= 1 && Number(word) <= 12) marks.push({ type: 'numeral', numeral: Number(word) });
+        else return { problem: w.notOnDial(word) };
+      }
+      return { change: { marks: [...marks, ...kept] } };
+    },
+  },
+  {
+    key: 'board',
+    label: w.lineOnTheBoard,
+    type: 'line',
+    read: (beat: never) => (beat as Of<'mark'>).board ?? '',
+    write: (text) => ({ change: { board: text.trim() || undefined } }),
+  },
+];
+
+const exampleFields = (w: Words): readonly BeatField[] => [
+  timeField('timeSec', w.time),
+  choice(
+    'from',
+    w.given,
+    [
+      { value: 'dial', text: w.aDialToRead },
+      { value: 'display', text: w.aDisplayToSet },
+      { value: 'words', text: w.wordsToSet },
+    ],
+    'dial',
+  ),
+];
+
+const dailyCardFields = (w: Words): readonly BeatField[] => [
+  {
+    key: 'pattern',
+    label: w.pattern,
+    type: 'line',
+    hint: w.patternHint,
+    read: (beat: never, settings) => patternText((beat as Of<'daily-card'>).pattern, settings),
+    write: (text, _beat, settings) => patternTyped(text, settings),
+  },
+  number('since', w.fromCard, 1, 1000),
+  number('card', w.todaysCard, 1, 1000),
+];
+
+const setFields = (w: Words): readonly BeatField[] => [
+  timeField('timeSec', w.time),
+  choice('display', w.display, [
+    { value: 'full', text: w.filledIn },
+    { value: 'empty', text: w.emptyBoxes },
+    { value: 'none', text: w.none },
+  ]),
+  onOff('words', w.wordsOfTheTime),
+  layersOrNone(),
+];
+
+const verseFields = (w: Words): readonly BeatField[] => [
+  timedLines<{ text: string; timeSec: number | null }>(
+    'lines',
+    w.lines,
+    24,
+    ({ text, timeSec }, settings) => (timeSec === null ? text : `${timeText(timeSec, settings)} ${text}`),
+    (at, text) => (text ? { text, timeSec: at } : null),
+  ),
+];
+
 /** The settings of each kind of beat, beside its words, its note and its time. */
 export const BEAT_FIELDS = computed((): Readonly<Record<BeatKindId, readonly BeatField[]>> => {
   const w = FIELD_WORDS();
   return {
     say: [],
-    set: [
-      timeField('timeSec', w.time),
-      choice('display', w.display, [
-        { value: 'full', text: w.filledIn },
-        { value: 'empty', text: w.emptyBoxes },
-        { value: 'none', text: w.none },
-      ]),
-      onOff('words', w.wordsOfTheTime),
-      layersOrNone(),
-    ],
+    set: setFields(w),
     show: [],
-    sweep: [
-      timeField('fromSec', w.from),
-      timeField('toSec', w.to),
-      number('turnSeconds', w.secondsATurn, 5, 120),
-      choice('count', w.count, [
-        { value: 'none', text: w.none },
-        { value: 'ones', text: w.ones },
-        { value: 'fives', text: w.fives },
-        { value: 'quarters', text: w.quarters },
-      ]),
-      timedLines<{ atSec: number; prompt: string }>(
-        'stops',
-        w.stops,
-        24,
-        ({ atSec, prompt }, settings) => `${timeText(atSec, settings)} ${prompt}`,
-        (at, prompt) => (at === null || !prompt ? null : { atSec: at, prompt }),
-      ),
-    ],
-    layers: [
-      layersField(),
-      {
-        key: 'bands',
-        label: w.lineUnderTheDial,
-        type: 'choice',
-        options: bandOptions(),
-        read: (beat: never) => {
-          const { bands } = beat as Of<'layers'>;
-          return bands === undefined ? '' : (bands[0] ?? 'none');
-        },
-        write: (text) => ({ change: { bands: text === '' ? undefined : text === 'none' ? [] : [text] } }),
-      },
-      onOff('lasts', w.forTheRestOfTheLesson),
-    ],
-    mark: [
-      {
-        key: 'marks',
-        label: w.pointsAt,
-        type: 'line',
-        hint: w.marksHint,
-        read: (beat: never) => (beat as Of<'mark'>).marks.map(markText).filter(Boolean).join(', '),
-        write(text, beat: never) {
-          const kept = (beat as Of<'mark'>).marks.filter((mark) => markText(mark) === '');
-          const marks: unknown[] = [];
-          for (const word of text
-            .split(',')
-            .map((one) => one.trim())
-            .filter(Boolean)) {
-            const hand = /^(hour|minute) hand$/.exec(word);
-            const count = /^(\d+) min$/.exec(word);
-            if (hand) marks.push({ type: 'hand', hand: hand[1] });
-            else if (count && Number(count[1]) <= 60)
-              marks.push({ type: 'count', toMinute: Number(count[1]), by: Number(count[1]) % 5 ? 1 : 5 });
-            else if (/^\d+$/.test(word) && Number(word) >= 1 && Number(word) <= 12) marks.push({ type: 'numeral', numeral: Number(word) });
-            else return { problem: w.notOnDial(word) };
-          }
-          return { change: { marks: [...marks, ...kept] } };
-        },
-      },
-      {
-        key: 'board',
-        label: w.lineOnTheBoard,
-        type: 'line',
-        read: (beat: never) => (beat as Of<'mark'>).board ?? '',
-        write: (text) => ({ change: { board: text.trim() || undefined } }),
-      },
-    ],
-    'worked-example': [
-      timeField('timeSec', w.time),
-      choice(
-        'from',
-        w.given,
-        [
-          { value: 'dial', text: w.aDialToRead },
-          { value: 'display', text: w.aDisplayToSet },
-          { value: 'words', text: w.wordsToSet },
-        ],
-        'dial',
-      ),
-    ],
+    sweep: sweepFields(w),
+    layers: layersFields(w),
+    mark: markFields(w),
+    'worked-example': exampleFields(w),
     mistake: [timeField('timeSec', w.time), choice('misconception', w.idea, ideaOptions)],
     possible: [
       handField('hourDeg', w.shortHandPointsAt, 30, 12, w.handAtHint),
@@ -167,27 +202,8 @@ export const BEAT_FIELDS = computed((): Readonly<Record<BeatKindId, readonly Bea
       { ...lineOf('withoutPrinter', w.withoutAPrinter), type: 'line' },
       number('seconds', w.seconds, 10, 1200),
     ],
-    verse: [
-      timedLines<{ text: string; timeSec: number | null }>(
-        'lines',
-        w.lines,
-        24,
-        ({ text, timeSec }, settings) => (timeSec === null ? text : `${timeText(timeSec, settings)} ${text}`),
-        (at, text) => (text ? { text, timeSec: at } : null),
-      ),
-    ],
-    'daily-card': [
-      {
-        key: 'pattern',
-        label: w.pattern,
-        type: 'line',
-        hint: w.patternHint,
-        read: (beat: never, settings) => patternText((beat as Of<'daily-card'>).pattern, settings),
-        write: (text, _beat, settings) => patternTyped(text, settings),
-      },
-      number('since', w.fromCard, 1, 1000),
-      number('card', w.todaysCard, 1, 1000),
-    ],
+    verse: verseFields(w),
+    'daily-card': dailyCardFields(w),
   };
 });
 

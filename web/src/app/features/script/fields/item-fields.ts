@@ -10,24 +10,29 @@ import { partsField } from './parts-field';
 import { posesField } from './poses-field';
 import { FIELD_WORDS } from './words';
 
-/** What of a question of each kind a teacher edits. A missing kind does not compile. */
-export const ITEM_FIELDS = computed((): Readonly<Record<QuestionKindId, readonly BeatField[]>> => {
-  const w = FIELD_WORDS();
-  const given = [
-    { value: 'dial', text: w.aDial },
-    { value: 'display', text: w.aDisplay },
-    { value: 'words', text: w.words },
-  ];
-  const unitNames: Record<(typeof UNIT_QUESTIONS)[number], string> = {
-    'seconds-in-minute': w.secondsOfAMinute,
-    'minutes-in-hour': w.minutesOfAnHour,
-    'minutes-in-half-hour': w.minutesOfHalfAnHour,
-    'minutes-in-quarter': w.minutesOfAQuarter,
-    'minutes-in-three-quarters': w.minutesOfThreeQuarters,
-    'hours-in-day': w.hoursOfADay,
-    'rounds-in-day': w.roundsADay,
-    'rounds-from-noon': w.roundsFromNoon,
-  };
+type Words = ReturnType<typeof FIELD_WORDS>;
+
+/** In what a time can be given. */
+const givenOptions = (w: Words) => [
+  { value: 'dial', text: w.aDial },
+  { value: 'display', text: w.aDisplay },
+  { value: 'words', text: w.words },
+];
+
+const unitNames = (w: Words): Record<(typeof UNIT_QUESTIONS)[number], string> => ({
+  'seconds-in-minute': w.secondsOfAMinute,
+  'minutes-in-hour': w.minutesOfAnHour,
+  'minutes-in-half-hour': w.minutesOfHalfAnHour,
+  'minutes-in-quarter': w.minutesOfAQuarter,
+  'minutes-in-three-quarters': w.minutesOfThreeQuarters,
+  'hours-in-day': w.hoursOfADay,
+  'rounds-in-day': w.roundsADay,
+  'rounds-from-noon': w.roundsFromNoon,
+});
+
+/** Of questions about dials, words and their parts. */
+const dialItems = (w: Words) => {
+  const given = givenOptions(w);
   const time = timeField('timeSec', w.time);
   return {
     'read-dial': [
@@ -78,11 +83,19 @@ export const ITEM_FIELDS = computed((): Readonly<Record<QuestionKindId, readonly
     'second-hand': [time, number('second', w.secondsOfTheThinHand, 0, 59)],
     'ring-minutes': [numeralsField('numerals', w.numerals, 4)],
     'label-parts': [partsField()],
+  } satisfies Partial<Record<QuestionKindId, readonly BeatField[]>>;
+};
+
+/** Of questions about units, the day and spans of time. */
+const dayItems = (w: Words) => {
+  const given = givenOptions(w);
+  const time = timeField('timeSec', w.time);
+  return {
     units: [
       choice(
         'asks',
         w.asksFor,
-        UNIT_QUESTIONS.map((value) => ({ value, text: unitNames[value] })),
+        UNIT_QUESTIONS.map((value) => ({ value, text: unitNames(w)[value] })),
       ),
     ],
     'place-on-line': [
@@ -125,5 +138,11 @@ export const ITEM_FIELDS = computed((): Readonly<Record<QuestionKindId, readonly
       gapsField(),
     ],
     'order-times': [timesField('times', w.times, 3, 5), choice('as', w.shownAs, given)],
-  };
+  } satisfies Partial<Record<QuestionKindId, readonly BeatField[]>>;
+};
+
+/** What of a question of each kind a teacher edits. A missing kind does not compile. */
+export const ITEM_FIELDS = computed((): Readonly<Record<QuestionKindId, readonly BeatField[]>> => {
+  const w = FIELD_WORDS();
+  return { ...dialItems(w), ...dayItems(w) };
 });
