@@ -1,3 +1,18 @@
+export {
+  ClosingCheck,
+  Closing,
+  HandOver,
+  HandOverCheck,
+  MyAccount,
+  NameChange,
+  PasswordChange,
+  PasswordReset,
+  ResetMade,
+  SecondFactorBegun,
+  SecondFactorConfirm,
+  SecondFactorEnd,
+} from './accounts.js';
+export { ActList, ActsKeep, ACT_NAMES, type ActName } from './acts.js';
 export { BackupStatus } from './backups.js';
 export { type Data, Problem, Uuid } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';

@@ -2,10 +2,15 @@ import { Type } from '@sinclair/typebox';
 import { PupilName } from './classes.js';
 import { type Data, AtMs, Exact, Nullable, ShortText, Uuid } from './shared.js';
 
-const SignInName = Type.String({ minLength: 1, maxLength: 100 });
-const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
+export const SignInName = Type.String({ minLength: 1, maxLength: 100 });
+export const NewPassword = Type.String({ minLength: 10, maxLength: 200 });
 
-export const SignIn = Exact({ signInName: SignInName, password: Type.String({ minLength: 1, maxLength: 200 }) });
+export const SignIn = Exact({
+  signInName: SignInName,
+  password: Type.String({ minLength: 1, maxLength: 200 }),
+  /** Of the second factor, where there is one. */
+  oneTimeCode: Type.Optional(Type.String({ maxLength: 20 })),
+});
 export type SignIn = Data<typeof SignIn>;
 
 export const Teacher = Exact({ id: Uuid, name: ShortText });
@@ -28,7 +33,18 @@ export type SetUp = Data<typeof SetUp>;
 
 /** Everybody who teaches at the school, and who is invited to. */
 export const Staff = Exact({
-  teachers: Type.Array(Teacher),
+  teachers: Type.Array(
+    Exact({
+      id: Uuid,
+      name: ShortText,
+      /** Names of their classes. */
+      classes: Type.Array(ShortText),
+      isFirst: Type.Boolean(),
+      secondFactor: Type.Boolean(),
+      /** When they were last here; null where nobody knows. */
+      seenAtMs: Nullable(AtMs),
+    }),
+  ),
   /** Codes that were given out and not used yet; the codes themselves are not kept. */
   invitations: Type.Array(Exact({ id: Uuid, forWhom: ShortText, expiresAtMs: AtMs })),
   /** Whether whoever asks may invite others: the first teacher may. */

@@ -10,6 +10,8 @@ export interface SchoolEvents {
   /** Pupils of a class came, left or changed, or two became one. */
   readonly classChanged: [change: { readonly classId: string; readonly merged: boolean }];
   readonly classDeleted: [of: { readonly classId: string }];
+  /** A class belongs to another teacher now, with what was given out in it. */
+  readonly classHandedOver: [of: { readonly classId: string }];
   /** Other wordings count in a class. */
   readonly wordingsChanged: [of: { readonly classId: string }];
   /** The mark of a response was corrected, or that was taken back. */

@@ -1,3 +1,4 @@
+import { actsPlugin } from './features/acts/plugin.js';
 import { addressesPlugin } from './features/addresses/plugin.js';
 import { archivePlugin } from './features/archive/plugin.js';
 import { authPlugin } from './features/auth/plugin.js';
@@ -6,6 +7,7 @@ import { backupsPlugin } from './features/backups/plugin.js';
 import { classesPlugin } from './features/classes/plugin.js';
 import { clockPlugin } from './features/clock/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
+import { handOverPlugin } from './features/hand-over/plugin.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { cardDeskRoutes } from './features/live/card-desk-routes.js';
 import { deskRoutes } from './features/live/desk-routes.js';
@@ -27,7 +29,9 @@ const features = {
   authPlugin,
   clockPlugin,
   staffPlugin,
+  actsPlugin,
   classesPlugin,
+  handOverPlugin,
   plansPlugin,
   lessonsPlugin,
   addressesPlugin,

@@ -8,6 +8,7 @@ import { backUpInOwnProcess } from './backup/in-process-of-its-own.js';
 import { ScheduledBackups } from './backup/scheduled.js';
 import { openStore, type Store } from './db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from './demo/seed.js';
+import { noteAct } from './features/acts/gives.js';
 import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import type { BackupSetting, StartOptions } from './options.js';
@@ -47,15 +48,19 @@ function workThread(store: Store, here: string): Work {
 }
 
 /** Backups of a school that is served, made beside it. */
-function scheduled({ to, school, atMin, keep }: BackupSetting, dataDir: string, here: string): ScheduledBackups {
+function scheduled({ to, school, atMin, keep }: BackupSetting, dataDir: string, here: string, store: Store): ScheduledBackups {
   return new ScheduledBackups({
     to,
     school,
     atMin,
     nowMs: Date.now,
     make: () => backUpInOwnProcess({ here, dataDir, to, school, keep }),
-    onDone: (problem) =>
-      problem === null ? console.log(`The school was backed up to ${to}.`) : console.error(`The school could not be backed up. ${problem}`),
+    onDone: (problem) => {
+      const act = problem === null ? 'backed-up' : 'backup-failed';
+      noteAct(store.db, { act, atMs: Date.now(), teacherId: null, about: problem ?? to });
+      if (problem === null) console.log(`The school was backed up to ${to}.`);
+      else console.error(`The school could not be backed up. ${problem}`);
+    },
   });
 }
 
@@ -78,7 +83,7 @@ async function listen(
     publicUrl,
     behindProxy,
     addresses,
-    backups: options.backups && scheduled(options.backups, options.dataDir, here),
+    backups: options.backups && scheduled(options.backups, options.dataDir, here, store),
     logger: { level: process.env['LOG_LEVEL'] ?? 'warn' },
   });
   try {

@@ -31,6 +31,7 @@ export async function buildServer() {
     await bundle('server/src/main.ts', 'server/dist/main.js');
     await bundle('server/src/work/worker.ts', 'server/dist/worker.js');
     await bundle('server/src/backup/main.ts', 'server/dist/backup.js');
+    await bundle('server/src/reset/main.ts', 'server/dist/reset.js');
   });
 }
 

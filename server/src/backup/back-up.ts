@@ -16,6 +16,8 @@ export interface BackUpWish {
   readonly school: string;
   /** Only whoever has it can read the backup; null for a plain file. */
   readonly passphrase: string | null;
+  /** How long a guess at the passphrase takes, see `seal`; the usual one where it is left out. */
+  readonly workFactor?: number;
   readonly keeping: Keeping;
   readonly migrationsDir: string;
   readonly nowMs: number;
@@ -54,7 +56,8 @@ export async function backUp(wish: BackUpWish): Promise<BackedUp> {
     await copyWhole(source, plain, (part) => onProgress(part * copying), signal);
     check(plain, wish.migrationsDir);
     if (passphrase !== null) {
-      await seal(passphrase, { from: plain, to: sealed, signal, onProgress: (part) => onProgress(copying + part * (1 - copying)) });
+      const moving = { from: plain, to: sealed, signal, onProgress: (part: number) => onProgress(copying + part * (1 - copying)) };
+      await seal(passphrase, moving, wish.workFactor);
       rmSync(plain);
     }
     signal?.throwIfAborted();

@@ -8,6 +8,9 @@ import type { ReadableStream as WebStream } from 'node:stream/web';
 /** How a sealed file begins. Source: the age format, version 1, C2SP. */
 const BEGINNING = 'age-encryption.org/v1\n';
 
+/** A guess takes seconds. Source: the usual one of the age format. */
+const USUAL_WORK_FACTOR = 18;
+
 interface Moving {
   readonly from: string;
   readonly to: string;
@@ -27,9 +30,13 @@ export function isSealed(file: string): boolean {
   }
 }
 
-/** Writes a file that only the passphrase opens. */
-export async function seal(passphrase: string, moving: Moving): Promise<void> {
+/**
+ * Writes a file that only the passphrase opens.
+ * @param workFactor how long one guess takes: 2 to the power of it, of scrypt; the file says it to whoever opens it
+ */
+export async function seal(passphrase: string, moving: Moving, workFactor = USUAL_WORK_FACTOR): Promise<void> {
   const encrypter = new Encrypter();
+  encrypter.setScryptWorkFactor(workFactor);
   encrypter.setPassphrase(passphrase);
   await write(moving, async (plain) => encrypter.encrypt(plain));
 }

@@ -6,6 +6,8 @@ import { tokenHash } from '../../http/tokens.js';
 import { authQueries } from './queries.js';
 
 export const TEACHER_COOKIE = 'zp_teacher';
+/** When a teacher was last here is written down no more often. */
+const SEEN_EVERY_MS = 10 * 60_000;
 
 /** The teacher who is signed in, or null. */
 export type FindTeacher = (request: FastifyRequest) => Teacher | null;
@@ -16,8 +18,12 @@ export type RequireTeacher = (request: FastifyRequest) => Teacher;
 export function teacherGuard(db: Db, nowMs: () => number): { find: FindTeacher; require: RequireTeacher } {
   const queries = authQueries(db);
   const find: FindTeacher = (request) => {
-    const token = request.cookies[TEACHER_COOKIE];
-    return (token && queries.teacherByToken(tokenHash(token), nowMs())) || null;
+    const hash = tokenHash(request.cookies[TEACHER_COOKIE] ?? '');
+    const found = queries.teacherByToken(hash, nowMs());
+    if (!found) return null;
+    const { id, name, seenAtMs } = found;
+    if (nowMs() - seenAtMs > SEEN_EVERY_MS) queries.seen(hash, id, nowMs());
+    return { id, name };
   };
   return {
     find,

@@ -3,9 +3,12 @@ import { Invite, Invited, Staff } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
+import { noteAct } from '../acts/gives.js';
+import { handOnFirst, mustBeFirst } from './first-teacher.js';
 import type { RequireTeacher } from './guard.js';
 import { codeHash, newInvitationCode } from './invitation-code.js';
 import { authQueries } from './queries.js';
+import { teachersOf } from './teachers.js';
 
 export interface StaffOptions {
   readonly store: Store;
@@ -21,19 +24,17 @@ export const staffPlugin: Feature<StaffOptions> = async (app, { store, requireTe
   const queries = authQueries(store.db);
   const staff = (teacherId: string): Staff => {
     const mayInvite = queries.mayInvite(teacherId);
-    return { teachers: queries.teachers(), invitations: mayInvite ? queries.invitations(nowMs()) : [], mayInvite };
-  };
-  const mustInvite = (teacherId: string) => {
-    if (!queries.mayInvite(teacherId)) throw new CoreError('NOT_ALLOWED', 'Only the first teacher of this school can invite others.');
+    return { teachers: teachersOf(store.db), invitations: mayInvite ? queries.invitations(nowMs()) : [], mayInvite };
   };
 
   app.get('/api/staff', { schema: { response: { 200: Staff } } }, (request) => staff(requireTeacher(request).id));
 
   app.post('/api/staff/invitations', { schema: { body: Invite, response: { 200: Invited } } }, (request) => {
     const teacher = requireTeacher(request);
-    mustInvite(teacher.id);
+    mustBeFirst(store.db, teacher.id);
     const code = newInvitationCode();
     queries.putInvitation({ ...request.body, codeHash: codeHash(code), expiresAtMs: nowMs() + INVITATION_MS });
+    noteAct(store.db, { act: 'teacher-invited', atMs: nowMs(), teacherId: teacher.id, about: request.body.forWhom });
     return { code, staff: staff(teacher.id) };
   });
 
@@ -42,9 +43,23 @@ export const staffPlugin: Feature<StaffOptions> = async (app, { store, requireTe
     { schema: { params: Type.Object({ id: Type.String() }), response: { 200: Staff } } },
     (request) => {
       const teacher = requireTeacher(request);
-      mustInvite(teacher.id);
-      queries.deleteInvitation(request.params.id);
+      mustBeFirst(store.db, teacher.id);
+      const withdrawn = queries.deleteInvitation(request.params.id);
+      if (withdrawn) noteAct(store.db, { act: 'invitation-withdrawn', atMs: nowMs(), teacherId: teacher.id, about: withdrawn.forWhom });
       return staff(teacher.id);
     },
   );
+
+  // Somebody has to be the first: the role goes to a colleague in one step.
+  app.post('/api/staff/:id/first', { schema: { params: Type.Object({ id: Type.String() }), response: { 200: Staff } } }, (request) => {
+    const { id } = requireTeacher(request);
+    mustBeFirst(store.db, id);
+    const next = queries.teacherById(request.params.id);
+    if (!next) throw new CoreError('TEACHER_UNKNOWN', 'No such colleague teaches at this school.');
+    store.sqlite.transaction(() => {
+      handOnFirst(store.db, next.id);
+      noteAct(store.db, { act: 'first-handed-on', atMs: nowMs(), teacherId: id, about: next.name });
+    })();
+    return staff(id);
+  });
 };

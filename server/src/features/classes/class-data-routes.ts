@@ -2,6 +2,7 @@ import { DataRecord, RetentionCheck } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { reallyDelete } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
+import { noteAct } from '../acts/gives.js';
 import type { ClassRoutesOptions } from './options.js';
 import { deleteClass, mustOwnClass, recordsOf } from './queries.js';
 import { checkRetention } from './retention.js';
@@ -31,8 +32,12 @@ export const classDataRoutes: Feature<ClassRoutesOptions> = async (app, { store,
   );
 
   app.post('/api/classes/:id/delete', { schema: { params: Params, response: { 204: Type.Null() } } }, (request, reply) => {
-    const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-    reallyDelete(store, () => deleteClass(db, id));
+    const teacher = requireTeacher(request);
+    const { id, name } = mustOwnClass(db, teacher.id, request.params.id);
+    reallyDelete(store, () => {
+      noteAct(db, { act: 'class-deleted', atMs: nowMs(), teacherId: teacher.id, about: name });
+      deleteClass(db, id);
+    });
     events.emit('classDeleted', { classId: id });
     void reply.code(204);
     return null;

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto';
 import type { DataAct } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Db } from '../../db/connection.js';
+import { noteAct } from '../acts/gives.js';
 import { response } from '../../tables/sessions.js';
 import { card, dataRecord, pupil, schoolClass } from '../../tables/classes.js';
 
@@ -192,9 +193,12 @@ export function pupilOfCard(db: Db, hashOfToken: string) {
     .get();
 }
 
-/** Writes down what was done with the data of a class. */
+/** Writes down what was done with the data of a class, for the class and for the school: by its teacher, or by itself once it is due. */
 export function record(db: Db, row: { classId: string; act: DataAct; count: number; atMs: number }): void {
   db.insert(dataRecord).values(row).run();
+  const { classId, act, count: many, atMs } = row;
+  const of = db.select().from(schoolClass).where(eq(schoolClass.id, classId)).get();
+  noteAct(db, { act, atMs, teacherId: act === 'retention' ? null : (of?.teacherId ?? null), about: of?.name, count: many });
 }
 
 /** What was done with the data of a class, the newest first. */

@@ -35,6 +35,7 @@ export class OwnRooms {
     listenTo(options.events, {
       classChanged: ({ classId, merged }) => this.classChanged(classId, merged),
       classDeleted: ({ classId }) => this.classDeleted(classId),
+      classHandedOver: ({ classId }) => this.classHandedOver(classId),
       wordingsChanged: ({ classId }) => this.wordingsChanged(classId),
       responseCorrected: ({ sessionId, responseId }) => this.open.get(sessionId)?.corrected(responseId),
       takesChanged: ({ lessonId }) => this.takesChanged(lessonId),
@@ -196,6 +197,15 @@ export class OwnRooms {
       if (room.classId !== classId) continue;
       this.forget(room);
       room.dissolve();
+    }
+  }
+
+  /** Another teacher's now: desks and windows come back to the room as it is read anew. */
+  private classHandedOver(classId: string): void {
+    for (const room of [...this.open.values()]) {
+      if (room.classId !== classId) continue;
+      this.forget(room);
+      room.close();
     }
   }
 

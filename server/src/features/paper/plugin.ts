@@ -3,23 +3,18 @@ import { CoreError } from '@zeitpunkt/core/errors';
 import { writeLesson } from '@zeitpunkt/core/formats/stored';
 import { sameJson } from '@zeitpunkt/core/same-json';
 import { Type } from '@sinclair/typebox';
-import { randomInt } from 'node:crypto';
-import type { Db } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
 import { nameFeatures, type Feature } from '../../http/feature.js';
 import { pupilsOf } from '../../sessions/queries/pupils.js';
 import { mustOwnClass } from '../classes/gives.js';
 import { mustOwnLesson } from '../lessons/gives.js';
 import { sheetAnswerRoutes } from './answer-routes.js';
+import { freeCode } from './free-code.js';
 import type { PaperOptions } from './options.js';
 import { copiesOf, deleteSheet, fileOf, insertSheet, mustOwnSheet, sessionsOf, sheetByCode, sheetById, sheetsOf } from './queries.js';
 
 const Params = Type.Object({ id: Type.String() });
 const CodeParams = Type.Object({ code: Type.String({ maxLength: 20 }) });
-/** Letters and digits that are not taken for each other, by hand or by eye. */
-const CODE_SIGNS = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
-const CODE_LENGTH = 4;
-
 nameFeatures({ sheetAnswerRoutes });
 
 /** Sheets that were printed, and what came back on them. */
@@ -87,11 +82,3 @@ export const paperPlugin: Feature<PaperOptions> = async (app, options) => {
     void reply.code(204).send(null);
   });
 };
-
-/** A code that none of a teacher's sheets carries. */
-function freeCode(db: Db, teacherId: string): string {
-  for (;;) {
-    const code = Array.from({ length: CODE_LENGTH }, () => CODE_SIGNS[randomInt(CODE_SIGNS.length)]).join('');
-    if (!sheetByCode(db, teacherId, code)) return code;
-  }
-}

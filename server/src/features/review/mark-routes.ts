@@ -30,8 +30,9 @@ export const markRoutes: Feature<ReviewRoutesOptions> = async (app, { store, req
     '/api/classes/:id/wordings',
     { schema: { params: Params, body: WordingAccept, response: { 200: ReviewNotes } } },
     async (request) => {
-      const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-      await marks.accept(id, request.body);
+      const teacher = requireTeacher(request);
+      const { id } = mustOwnClass(db, teacher.id, request.params.id);
+      await marks.accept(id, teacher.id, request.body);
       return review.notes(id);
     },
   );

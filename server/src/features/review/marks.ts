@@ -13,6 +13,7 @@ import { stored } from '../../db/stored.js';
 import { responseOfRow } from '../../sessions/response-rows.js';
 import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { readSession, type SessionFrame } from '../../sessions/session-record.js';
+import { noteAct } from '../acts/gives.js';
 import type { ReviewQueries } from './queries.js';
 import type { MadeRight } from './made-right.js';
 
@@ -32,10 +33,12 @@ export class Marks {
   /** Corrects the mark of a response; sent again it changes nothing. @throws CoreError NOT_FOUND */
   correct(sessionId: string, teacherId: string, responseId: string, { id, verdict, reason }: MarkCorrect): MarkedResponse {
     const { review, nowMs } = this.needs;
-    const { record, row } = this.mustFind(sessionId, teacherId, responseId);
-    const first = stored.mark(row.mark, 'the pupil');
-    const mark = correctedMark(itemIn(record, row.askingId), stored.response(row.given, 'the pupil'), first, verdict, record.lesson.lesson.settings); // prettier-ignore
-    review.insertCorrection({ id, responseId, mark: writeMark(mark), was: first.verdict, reason, wordingId: null, atMs: nowMs() });
+    const { record, row: given } = this.mustFind(sessionId, teacherId, responseId);
+    const first = stored.mark(given.mark, 'the pupil');
+    const mark = correctedMark(itemIn(record, given.askingId), stored.response(given.given, 'the pupil'), first, verdict, record.lesson.lesson.settings); // prettier-ignore
+    const row = { id, responseId, mark: writeMark(mark), was: first.verdict, reason, wordingId: null, atMs: nowMs() };
+    if (review.insertCorrection(row).changes > 0)
+      noteAct(this.needs.store.db, { act: 'response-corrected', atMs: nowMs(), teacherId, about: record.lesson.lesson.title, count: 1 });
     return this.told(sessionId, responseId);
   }
 
@@ -52,7 +55,7 @@ export class Marks {
    * @param classId a class of the teacher
    * @throws CoreError NOT_FOUND where the response is not the class's, or does not say so
    */
-  async accept(classId: string, { id, responseId, wording }: WordingAccept): Promise<void> {
+  async accept(classId: string, teacherId: string, { id, responseId, wording }: WordingAccept): Promise<void> {
     const { rooms, review, store, work, nowMs } = this.needs;
     const row = rooms.queries.response(responseId);
     const record = row && readSession(rooms.queries, row.sessionId);
@@ -68,6 +71,7 @@ export class Marks {
       .transaction(() => {
         review.insertWording({ id, classId, ...accepted, atMs: nowMs(), undoneAtMs: null });
         this.correctAll(found, id, wording);
+        noteAct(store.db, { act: 'wording-accepted', atMs: nowMs(), teacherId, about: wording });
       })
       .immediate();
     this.needs.events.emit('wordingsChanged', { classId });

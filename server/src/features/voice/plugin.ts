@@ -5,6 +5,7 @@ import type { FastifyReply } from 'fastify';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import { type Events, listenTo } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
+import { noteAct } from '../acts/gives.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
 import { comingSound } from './coming-sound.js';
@@ -59,6 +60,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
   app.post('/api/lessons/:id/recording/delete', { schema: { params: Params, response: { 200: RecordingDetail } } }, (request) => {
     const lessonId = recordings.mustOwnLesson(request, request.params.id);
     reallyDelete(store, () => queries.deleteRecording(db, lessonId));
+    noteAct(db, { act: 'recording-deleted', atMs: nowMs(), teacherId: requireTeacher(request).id });
     return recordings.changed(lessonId);
   });
 

@@ -1,4 +1,5 @@
 import { and, asc, count, eq, lt, ne, sql } from 'drizzle-orm';
+import { randomUUID } from 'node:crypto';
 import { writeTake } from '@zeitpunkt/core/formats/stored';
 import type { StepRef } from '@zeitpunkt/core/lesson/step-ref';
 import type { Take } from '@zeitpunkt/core/voice/take';
@@ -166,3 +167,24 @@ export function dueRecordings(db: Db, nowMs: number): string[] {
 
 /** When a recording is deleted, should nothing be added. */
 export const deletesAtMs = ({ keepDays, changedAtMs }: typeof recording.$inferSelect): number => changedAtMs + keepDays * DAY_MS;
+
+/** A recording once more, of a lesson's copy: the current take of each step, sounds copied within the database, since they may be large. */
+export function copyRecording(db: Db, lessonId: string, toLessonId: string): void {
+  const recorded = db.select().from(recording).where(eq(recording.lessonId, lessonId)).get();
+  if (!recorded) return;
+  db.insert(recording)
+    .values({ ...recorded, lessonId: toLessonId })
+    .run();
+  const current = db
+    .select(WITHOUT_SOUND)
+    .from(take)
+    .where(and(eq(take.lessonId, lessonId), eq(take.state, 'current')))
+    .all();
+  for (const { id: from, ...row } of current) {
+    const id = randomUUID();
+    db.insert(take)
+      .values({ ...row, id, lessonId: toLessonId, document: writeTake({ ...takeOf({ ...row, id: from }), id }) })
+      .run();
+    db.run(sql`UPDATE take SET sound = (SELECT sound FROM take WHERE id = ${from}) WHERE id = ${id}`);
+  }
+}

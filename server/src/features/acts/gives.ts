@@ -1,0 +1,2 @@
+// What other features may write down.
+export { noteAct } from './queries.js';

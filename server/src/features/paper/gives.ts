@@ -1,0 +1,2 @@
+// What other features may ask of sheets.
+export { freeCode } from './free-code.js';

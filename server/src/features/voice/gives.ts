@@ -1,0 +1,2 @@
+// What other features may do with recordings.
+export { copyRecording } from './queries.js';
