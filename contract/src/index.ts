@@ -13,6 +13,7 @@ export {
   SecondFactorEnd,
 } from './accounts.js';
 export { ActList, ActsKeep, ACT_NAMES, type ActName } from './acts.js';
+export { Health } from './health.js';
 export { BackupStatus } from './backups.js';
 export { type Data, Problem, Uuid } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';

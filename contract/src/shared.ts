@@ -56,6 +56,8 @@ export const Problem = Exact({
   status: Type.Integer(),
   code: Type.String(),
   detail: Type.String(),
+  /** The number of the request, by which it is found in the server's log. */
+  number: Type.Optional(Type.String()),
   /** What the sentence speaks of, for whoever words it anew. */
   params: Type.Optional(Type.Record(Type.String(), Type.Union([Type.String(), Type.Number()]))),
 });

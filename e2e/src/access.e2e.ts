@@ -33,6 +33,11 @@ test('every place of the teacher fits a width of 320 pixels', async ({ teacher, 
   await teacher.to('School');
   await expect(page.getByRole('radio', { name: 'dark' })).toBeVisible();
   await expectToFit('school');
+  await page.goto(`${server.url}/account`);
+  await page.getByRole('button', { name: 'Use one-time codes' }).click();
+  await expect(page.getByLabel('Six digits from the app')).toBeVisible();
+  await expectToFit('account');
+  await teacher.to('School');
   await page.getByRole('link', { name: 'Take in a class' }).click();
   await expect(page.getByLabel('Choose the file')).toBeVisible();
   await expectToFit('class from a file');

@@ -55,6 +55,10 @@ test('axe finds nothing on any place of the teacher', async ({ teacher, server }
   await page.goto(`${server.url}/school`);
   await expect(page.getByRole('heading', { name: /^Who teaches here/ })).toBeVisible();
   await expectAccessible(page, 'school');
+  await page.goto(`${server.url}/account`);
+  await page.getByRole('button', { name: 'Use one-time codes' }).click();
+  await expect(page.getByLabel('Six digits from the app')).toBeVisible();
+  await expectAccessible(page, 'account');
   await page.goto(`${server.url}/lessons`);
   await page.getByRole('link', { name: /^Look on/ }).click();
   await expect(page.getByText(/are done/)).toBeVisible();

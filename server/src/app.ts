@@ -1,13 +1,14 @@
 import fastifyCompress from '@fastify/compress';
 import fastifyCookie from '@fastify/cookie';
 import fastifyWebsocket from '@fastify/websocket';
-import Fastify, { type FastifyInstance } from 'fastify';
+import Fastify, { LogController, type FastifyInstance } from 'fastify';
 import { FEATURES } from './features.js';
 import { answerRoute } from './features/live/answer-route.js';
 import { nameFeatures, type DataTypeProvider } from './http/feature.js';
 import { guardLargeBodies } from './http/large-bodies.js';
 import { checkOrigin } from './http/origin-check.js';
 import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
+import { requestNumbers } from './http/request-number.js';
 import { retryWhileBusy } from './http/retry-while-busy.js';
 import { forgiveStalls } from './http/stalls.js';
 import { checkTraffic } from './http/traffic.js';
@@ -25,6 +26,9 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   const shared = sharedOf(options);
   const app = Fastify({
     logger: options.logger ?? false,
+    // What was asked for carries ids and keys: only problems are written down, by the number that they are told with.
+    logController: new LogController({ disableRequestLogging: true }),
+    genReqId: requestNumbers(),
     bodyLimit: shared.limits.teacherBodyBytes,
     frameworkErrors: answerFrameworkError,
     clientErrorHandler: answerBrokenRequest,
@@ -40,6 +44,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   app.addHook('onClose', async () => stopForgiving());
   app.addHook('onClose', () => shared.work.close());
   checkTraffic(app);
+  options.figures?.watch(app, shared);
   retryWhileBusy(app);
   app.addHook('onRequest', checkOrigin);
   await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });

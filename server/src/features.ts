@@ -8,6 +8,7 @@ import { classesPlugin } from './features/classes/plugin.js';
 import { clockPlugin } from './features/clock/plugin.js';
 import { dialsPlugin } from './features/dials/plugin.js';
 import { handOverPlugin } from './features/hand-over/plugin.js';
+import { healthPlugin } from './features/health/plugin.js';
 import { lessonsPlugin } from './features/lessons/plugin.js';
 import { cardDeskRoutes } from './features/live/card-desk-routes.js';
 import { deskRoutes } from './features/live/desk-routes.js';
@@ -36,6 +37,7 @@ const features = {
   lessonsPlugin,
   addressesPlugin,
   backupsPlugin,
+  healthPlugin,
   dialsPlugin,
   teacherRoutes,
   silentRooms,

@@ -13,6 +13,8 @@ export interface StartOptions {
   /** Where pupils reach the school, without a path; null where it was not set. */
   readonly publicUrl: string | null;
   readonly behindProxy: boolean;
+  /** Where figures for monitoring are served, on the machine itself; null where they are not. */
+  readonly metricsPort: number | null;
   /** Where the school is backed up each day, when and under which name; null where that was not set. */
   readonly backups: BackupSetting | null;
 }
@@ -34,11 +36,8 @@ const USUAL_BACKUP_AT = '17:00';
  */
 export function readOptions(args: readonly string[], env: Readonly<Record<string, string | undefined>>): StartOptions {
   const values = parse(joined(args));
-  const portText = values.port ?? env['PORT'] ?? '4780';
-  const port = Number(portText);
-  if (portText.trim() === '' || !Number.isInteger(port) || port < 0 || port > 65_535) {
-    throw new CoreError('START_OPTION', `A port is a whole number from 0 to 65535, but “${portText}” came.`, { port: portText });
-  }
+  const port = portOf(values.port ?? env['PORT'] ?? '4780');
+  const metrics = values.metrics ?? env['ZEITPUNKT_METRICS'];
   const url = values.url ?? env['ZEITPUNKT_URL'] ?? null;
   return {
     port,
@@ -47,8 +46,17 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
     demo: values.demo ?? false,
     publicUrl: url === null ? null : originOf(url),
     behindProxy: values.proxy ?? env['ZEITPUNKT_PROXY'] === '1',
+    metricsPort: metrics === undefined ? null : portOf(metrics),
     backups: backupsOf(values, env),
   };
+}
+
+function portOf(text: string): number {
+  const port = Number(text);
+  if (text.trim() === '' || !Number.isInteger(port) || port < 0 || port > 65_535) {
+    throw new CoreError('START_OPTION', `A port is a whole number from 0 to 65535, but “${text}” came.`, { port: text });
+  }
+  return port;
 }
 
 function parse(args: string[]) {
@@ -56,12 +64,15 @@ function parse(args: string[]) {
     const text = { type: 'string' } as const;
     const flag = { type: 'boolean' } as const;
     const backups = { backups: text, 'backup-at': text, 'backup-keep': text, name: text };
-    return parseArgs({ args, options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, ...backups } }).values;
+    return parseArgs({
+      args,
+      options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, metrics: text, ...backups },
+    }).values;
   } catch (error) {
     const [sentence] = (error as Error).message.split('\n');
     throw new CoreError(
       'START_OPTION',
-      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --backups, --backup-at, --backup-keep and --name.`,
+      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --metrics, --backups, --backup-at, --backup-keep and --name.`,
       {
         why: sentence ?? '',
       },

@@ -12,6 +12,8 @@ import { noteAct } from './features/acts/gives.js';
 import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import type { BackupSetting, StartOptions } from './options.js';
+import { figuresPort } from './figures/figures-port.js';
+import { Figures } from './figures/figures.js';
 import { WorkThread } from './work/thread.js';
 import type { Work } from './work/work.js';
 
@@ -74,6 +76,7 @@ async function listen(
   const setUpCode = authQueries(store.db).anyTeacher() ? null : String(randomInt(10_000_000, 99_999_999));
   let listensTo = port;
   const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
+  const figures = options.metricsPort === null ? null : new Figures();
   const app = await buildApp({
     store,
     work,
@@ -84,8 +87,14 @@ async function listen(
     behindProxy,
     addresses,
     backups: options.backups && scheduled(options.backups, options.dataDir, here, store),
-    logger: { level: process.env['LOG_LEVEL'] ?? 'warn' },
+    figures,
+    // A service keeps its log; a teacher who starts it in a window reads what matters.
+    logger: { level: process.env['LOG_LEVEL'] ?? (process.stdout.isTTY ? 'warn' : 'info') },
   });
+  if (figures) {
+    const served = await figuresPort(figures, options.metricsPort!);
+    app.addHook('onClose', async () => void served.close());
+  }
   try {
     await app.listen({ port, host });
   } catch (error) {

@@ -3,6 +3,7 @@ import type { ScheduledBackups } from './backup/scheduled.js';
 import type { Store } from './db/connection.js';
 import { type Events, newEvents } from './events.js';
 import { type FindTeacher, type RequireTeacher, teacherGuard } from './features/auth/guard.js';
+import type { Figures } from './figures/figures.js';
 import { LoginLines } from './features/auth/login-lines.js';
 import { SchoolClock } from './features/clock/school-clock.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
@@ -33,6 +34,8 @@ export interface AppOptions {
   /** Who does heavy work; where it is left out, it is done in place. */
   readonly work?: Work;
   readonly logger?: FastifyServerOptions['logger'];
+  /** Counts what happens, for whoever looks after the machine; left out where nobody asks. */
+  readonly figures?: Figures | null;
 }
 
 /** What the features of one running server share. Each says for itself which of it it needs. */

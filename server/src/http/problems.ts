@@ -1,6 +1,6 @@
 import { STATUS_CODES } from 'node:http';
 import { CoreError, ERROR_CODES, type ErrorCode, type ErrorParams } from '@zeitpunkt/core/errors';
-import type { FastifyError, FastifyInstance, FastifyReply } from 'fastify';
+import type { FastifyError, FastifyInstance, FastifyReply, FastifyRequest } from 'fastify';
 import type { Socket } from 'node:net';
 import { problemOfStore } from '../db/when-free.js';
 import { whatIsWrong } from './what-is-wrong.js';
@@ -114,6 +114,7 @@ function sendProblem(reply: FastifyReply, code: ErrorCode, detail: string, param
         status,
         code,
         detail,
+        number: reply.request.id,
         ...(Object.keys(params).length > 0 && { params }),
       }),
     );
@@ -147,10 +148,17 @@ export function installProblems(app: FastifyInstance): void {
   app.setErrorHandler((failure: FastifyError | CoreError, request, reply) => {
     const error = problemOfStore(failure) as FastifyError | CoreError;
     const { code, detail } = problemOf(error, request.routeOptions.bodyLimit);
-    if (STATUS_OF[code] >= 500) app.log.error({ err: failure }, 'request failed');
+    logProblem(request, code, failure);
     if (code === 'STORE_BUSY') void reply.header('retry-after', '1');
     return sendProblem(reply, code, detail, error instanceof CoreError ? error.params : {});
   });
+}
+
+/** One line for each problem, found by its number: the code and the route, never what was sent. Only a fault of ours says where it happened. */
+function logProblem(request: FastifyRequest, code: ErrorCode, failure: Error): void {
+  const said = { code, status: STATUS_OF[code], route: request.routeOptions.url };
+  if (said.status >= 500) request.log.error({ ...said, err: failure }, 'request failed');
+  else request.log.info(said, 'problem');
 }
 
 /** Whatever no route takes is answered with a problem, too. */

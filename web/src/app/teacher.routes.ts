@@ -76,6 +76,7 @@ export const placesInFrame: Routes = [
     data: { ofClass: true },
     loadComponent: () => import('./features/classes/join-cards').then((file) => file.JoinCards),
   },
+  { path: 'account', title: 'Your account', loadComponent: () => import('./features/account/account').then((file) => file.Account) },
   { path: 'school', title: 'School', loadComponent: () => import('./features/school/school').then((file) => file.School) },
   {
     path: 'cards/:id',
@@ -107,6 +108,7 @@ export const teacherRoutes: Routes = [
       { path: '', pathMatch: 'full', redirectTo: 'today' },
       { path: 'sign-in', title: 'Sign in', loadComponent: () => import('./features/sign-in/sign-in').then((file) => file.SignIn) },
       { path: 'set-up', title: 'Set up', loadComponent: () => import('./features/set-up/set-up').then((file) => file.SetUp) },
+      { path: 'reset', title: 'New password', loadComponent: () => import('./features/sign-in/reset').then((file) => file.Reset) },
       {
         path: 'invited',
         title: 'Welcome',

@@ -3,7 +3,7 @@ const BROWSERS = [
   [/\bEdg/, 'Edge'],
   [/\bOPR\//, 'Opera'],
   [/\bFirefox\/|\bFxiOS\//, 'Firefox'],
-  [/\bChrom(e|ium)\/|\bCriOS\//, 'Chrome'],
+  [/Chrom(e|ium)\/|\bCriOS\//, 'Chrome'],
   [/\bSafari\//, 'Safari'],
 ] as const;
 const MACHINES = [

@@ -54,7 +54,9 @@ test('a build with something unknown in it is refused with its place, and nothin
 
 test('nobody reaches the dials of another teacher', async () => {
   const { id } = await save('Mine');
-  school.store.sqlite.prepare("INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES ('other', 'other', 'Mr Quay', 'x', 0)").run();
+  school.store.sqlite
+    .prepare("INSERT INTO teacher (id, sign_in_name, name, password_hash, created_at_ms) VALUES ('other', 'other', 'Mr Quay', 'x', 0)")
+    .run();
   school.store.sqlite.prepare("UPDATE saved_dial SET teacher_id = 'other'").run();
   for (const [url, body] of [
     ['/api/dials', { id, name: 'Taken', build: NEW_BUILD, version: 1 }],

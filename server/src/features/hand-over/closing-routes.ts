@@ -6,7 +6,7 @@ import type { Feature } from '../../http/feature.js';
 import { noteAct } from '../acts/gives.js';
 import { isFirstTeacher } from '../auth/gives.js';
 import { moveLesson } from './move-class.js';
-import type { HandOverOptions } from './plugin.js';
+import type { HandOverOptions } from './options.js';
 import { accountOf, closeAccount, colleague, dialsTo, lessonIdsOf, whatIsLeft } from './queries.js';
 
 const Params = Type.Object({ id: Type.String() });

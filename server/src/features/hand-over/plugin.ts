@@ -1,26 +1,14 @@
 import { HandOver, HandOverCheck } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { Type } from '@sinclair/typebox';
-import type { Store } from '../../db/connection.js';
-import type { Events } from '../../events.js';
 import { nameFeatures, type Feature } from '../../http/feature.js';
-import type { RoomDirectory } from '../../sessions/room-directory.js';
 import { noteAct } from '../acts/gives.js';
-import type { LoginLines, RequireTeacher } from '../auth/gives.js';
 import { mustOwnClass } from '../classes/gives.js';
 import { closingRoutes } from './closing-routes.js';
 import { lessonsOfClass } from './lessons-of-class.js';
 import { moveClass } from './move-class.js';
+import type { HandOverOptions } from './options.js';
 import { colleague, taughtIn } from './queries.js';
-
-export interface HandOverOptions {
-  readonly store: Store;
-  readonly rooms: RoomDirectory;
-  readonly events: Events;
-  readonly loginLines: LoginLines;
-  readonly requireTeacher: RequireTeacher;
-  readonly nowMs: () => number;
-}
 
 const Params = Type.Object({ id: Type.String() });
 nameFeatures({ closingRoutes });

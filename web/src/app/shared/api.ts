@@ -13,6 +13,8 @@ export class ApiProblem extends Error {
     readonly status = 0,
     /** What the sentence speaks of. */
     readonly params: Params = {},
+    /** By which it is found in the server's log; empty where the server did not say. */
+    readonly number = '',
   ) {
     super(message);
   }
@@ -69,7 +71,7 @@ export async function sendFile<Reply>(url: string, file: Blob, signal: AbortSign
 export async function problemOf(reply: Response): Promise<ApiProblem> {
   if (reply.headers.get('content-type')?.startsWith('application/problem+json')) {
     const problem = (await reply.json()) as Problem;
-    return new ApiProblem(problem.code as ProblemCode, problem.detail, reply.status, problem.params);
+    return new ApiProblem(problem.code as ProblemCode, problem.detail, reply.status, problem.params, problem.number);
   }
   // Something between us and the server answered: a proxy while the server restarts, or one that does not let this through.
   const passes = reply.status >= 500 || reply.status === 429 || reply.status === 408;

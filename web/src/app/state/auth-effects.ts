@@ -3,10 +3,13 @@ import { Router } from '@angular/router';
 import { Actions, createEffect, ofType } from '@ngrx/effects';
 import type { Me } from '@zeitpunkt/contract';
 import { catchError, exhaustMap, from, map, of, switchMap, tap } from 'rxjs';
-import { ask, sentenceOf } from '../shared/api';
+import { ApiProblem, ask, sentenceOf } from '../shared/api';
 import { authActions } from './auth';
 
-const failed = (error: unknown) => of(authActions.failed({ problem: sentenceOf(error) }));
+const failed = (error: unknown) => {
+  const codeNeeded = error instanceof ApiProblem && error.code === 'SECOND_FACTOR_NEEDED';
+  return of(authActions.failed({ problem: sentenceOf(error), ...(codeNeeded && { codeNeeded }) }));
+};
 
 export const askWho = createEffect(
   (actions = inject(Actions)) =>
@@ -42,6 +45,20 @@ export const setUp = createEffect(
       ofType(authActions.setUp),
       exhaustMap(({ form, invited }) =>
         from(ask<Me>('POST', invited ? '/api/invitation' : '/api/set-up', form)).pipe(
+          map((me) => authActions.signedIn({ me, then: '/today' })),
+          catchError(failed),
+        ),
+      ),
+    ),
+  { functional: true },
+);
+
+export const choosePassword = createEffect(
+  (actions = inject(Actions)) =>
+    actions.pipe(
+      ofType(authActions.choosePassword),
+      exhaustMap(({ form }) =>
+        from(ask<Me>('POST', '/api/reset', form)).pipe(
           map((me) => authActions.signedIn({ me, then: '/today' })),
           catchError(failed),
         ),

@@ -5,7 +5,7 @@ const start = reducer(undefined, { type: 'start' });
 const me = { teacher: { id: 't', name: 'Ms Odalys Fenn' }, setUpNeeded: false };
 
 test('nobody is known until the server has been asked', () => {
-  expect(start).toEqual({ known: false, teacher: null, setUpNeeded: false, busy: false, problem: null });
+  expect(start).toEqual({ known: false, teacher: null, setUpNeeded: false, busy: false, codeNeeded: false, problem: null });
   expect(reducer(start, authActions.told({ me }))).toMatchObject({ known: true, ...me });
 });
 

@@ -116,6 +116,13 @@ export class ClassListPlace {
     return dayAndMonth(dayOf(ms));
   }
 
+  protected async handOver(): Promise<void> {
+    const { HandOver } = await import('./hand-over');
+    const { id, name } = this.store.detail()!;
+    const opened = this.dialog.open(HandOver, { data: { id, name }, width: '520px', maxWidth: '96vw' });
+    opened.componentInstance.gone.subscribe(() => void this.store.leaveClass());
+  }
+
   protected async deleteClass(): Promise<void> {
     if (await this.askFirst.ask(this.words().ask.deleteClass)) await this.store.removeClass();
   }

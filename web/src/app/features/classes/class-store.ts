@@ -76,6 +76,11 @@ export const ClassStore = signalStore(
       if (isDone) await current.load(); // how many they are stands in the frame
       return isDone;
     },
+    /** The class is another teacher's now. */
+    async leaveClass(): Promise<void> {
+      await current.load();
+      await router.navigateByUrl('/today');
+    },
     async removeClass(): Promise<void> {
       await store._attempt(async () => {
         await ask('POST', store._url('/delete'));

@@ -40,6 +40,20 @@ export const CLASS_WORDS = catalogue({
     review: 'Class review',
     listCsv: 'List as CSV',
     everything: 'Everything of this class as one file',
+    handOver: 'Hand this class over',
+    handingOver: {
+      heading: (name: string) => `Hand ${name} over`,
+      to: 'To which colleague',
+      what: (lessons: number, taught: number) =>
+        `All of it goes: pupils and their cards, the plan, ${count(lessons, { one: '{n} lesson', other: '{n} lessons' })}, and all answers of ${count(taught, { one: 'the {n} lesson that was taught', other: 'the {n} lessons that were taught' })}. You do not see the class any more.`,
+      copied: (n: number) =>
+        `${count(n, { one: '{n} lesson is', other: '{n} lessons are' })} used in another class, too: you keep it, and a copy goes along.`,
+      running: 'A lesson with this class is open just now. End it first.',
+      alone: 'Nobody else teaches here yet. Invite a colleague in School.',
+      yes: 'Hand it over',
+      no: 'Keep it',
+      loading: 'One moment …',
+    },
     deleteClass: 'Delete this class',
     columns: { rung: 'Rung', pupil: 'Pupil', reference: 'Reference', card: 'Card', seen: 'Last seen', answers: 'Answers', more: 'More' },
     nameOf: (name: string) => `Name of ${name}`,

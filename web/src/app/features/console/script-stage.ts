@@ -2,7 +2,6 @@ import { ChangeDetectionStrategy, Component, computed, type ElementRef, inject, 
 import { MatButton } from '@angular/material/button';
 import { MatFormField, MatLabel, MatPrefix } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
-import { MatTooltip } from '@angular/material/tooltip';
 import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import type { DialMark } from '@zeitpunkt/core/scene/dial-state';
 import { timeOnStage } from '@zeitpunkt/core/scene/time-on-stage';
@@ -40,7 +39,7 @@ export function scriptStageShortcuts(stage: () => ScriptStage | undefined): read
 /** The stage on the console, where the script can be left at any moment: grab a hand, type a time, point. One key comes back. */
 @Component({
   selector: 'zp-script-stage',
-  imports: [Icon, KeyHint, MatButton, MatFormField, MatInput, MatLabel, MatPrefix, MatTooltip, PointAt, PointerTiles, PointingStage],
+  imports: [Icon, KeyHint, MatButton, MatFormField, MatInput, MatLabel, MatPrefix, PointAt, PointerTiles, PointingStage],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './script-stage.html',
   styleUrl: './script-stage.scss',

@@ -12,15 +12,37 @@ import { School } from './school';
 const INVITE = 'POST /api/staff/invitations';
 const waiting = { id: 'i1', forWhom: 'Mr Skua', expiresAtMs: Date.UTC(2026, 11, 4) };
 const staff = (invitations: object[] = [], mayInvite = true) => ({
-  teachers: [{ id: 't1', name: 'Ms Odalys Fenn' }],
+  teachers: [
+    {
+      id: 't1',
+      name: 'Ms Odalys Fenn',
+      classes: ['Terns', 'Petrels'],
+      isFirst: true,
+      secondFactor: true,
+      seenAtMs: Date.UTC(2026, 10, 30),
+    },
+    { id: 't2', name: 'Mr Ruan Holm', classes: [], isFirst: false, secondFactor: false, seenAtMs: null },
+  ],
   mayInvite,
   invitations,
 });
+const ACTS = {
+  acts: [
+    { atMs: Date.now(), act: 'class-handed-over', who: 'Ms Odalys Fenn', about: 'Terns → Mr Ruan Holm', count: 0 },
+    { atMs: Date.now() - 100 * 86_400_000, act: 'retention', who: '', about: 'Petrels', count: 2 },
+  ],
+  keepDays: 365,
+};
 const over = within(document.body);
 
 async function open(first: object = staff()) {
   localStorage.clear();
-  const server = new FakeServer({ 'GET /api/staff': first, 'GET /api/addresses': ['https://zeit.school.test'] });
+  const server = new FakeServer({
+    'GET /api/staff': first,
+    'GET /api/addresses': ['https://zeit.school.test'],
+    'GET /api/acts': ACTS,
+    'GET /api/backups': { each: null, last: null, problem: null, running: false },
+  });
   const screen = await render(School, {}, [provideRouter([]), provideStore(), provideState(authFeature)]);
   await until(() => textOf(screen.page).includes('Ms Odalys Fenn'));
   const ask = async (who: string) => {
@@ -80,4 +102,48 @@ test('look and language are chosen here, and hold at once and on this device', a
   expect([locale(), longDay('2026-11-30')]).toEqual(['en-US', 'Monday November 30']);
   writeAs('en-GB');
   expect(longDay('2026-11-30')).toBe('Monday 30 November');
+});
+
+/** Opens the menu of a colleague and chooses from it. */
+async function doFor({ press, settled }: Pick<Awaited<ReturnType<typeof open>>, 'press' | 'settled'>, name: string, act: string) {
+  await press(`What can be done for ${name}`);
+  await until(() => over.queryByRole('menuitem', { name: act }) !== null);
+  fireEvent.click(over.getByRole('menuitem', { name: act }));
+  await settled();
+}
+
+test('the first teacher makes a code for a colleague, hands the role on once that was asked, and sees who teaches what', async () => {
+  const screen = await open();
+  const { find, page, server } = screen;
+  expect(find.getAllByRole('row').map((row) => textOf(row))).toEqual(
+    expect.arrayContaining([
+      expect.stringMatching(/^Ms Odalys Fenn first teacher Terns and Petrels password and code Mon 30 Nov/),
+      expect.stringMatching(/^Mr Ruan Holm – password not yet/),
+    ]),
+  );
+  server.on('POST /api/staff/t2/reset-code', { code: 'abcd-efgh-jkmn', expiresAtMs: 1 });
+  await doFor(screen, 'Mr Ruan Holm', 'Make a code for a new password');
+  await until(() => over.queryByRole('button', { name: 'Make a code' }) !== null);
+  fireEvent.click(over.getByRole('button', { name: 'Make a code' }));
+  await until(() => textOf(document.body).includes('abcd-efgh-jkmn'));
+  expect(textOf(document.body)).toContain('https://zeit.school.test/reset');
+  fireEvent.click(over.getByRole('button', { name: 'Close' }));
+  server.on('POST /api/staff/t2/first', staff([], false));
+  await doFor(screen, 'Mr Ruan Holm', 'Make the first teacher');
+  await until(() => over.queryByRole('button', { name: 'Hand the role on' }) !== null);
+  fireEvent.click(over.getByRole('button', { name: 'Hand the role on' }));
+  await until(() => textOf(page).includes('The first teacher of this school can invite others.'));
+  expect(find.queryByRole('heading', { name: 'What was done' })).toBeNull();
+});
+
+test('what was done is read by the first teacher; a shorter time asks before anything goes', async () => {
+  const { page, choose, server } = await open();
+  await until(() => textOf(page).includes('Handed a class over: Terns → Mr Ruan Holm'));
+  expect(textOf(page)).toContain('Deleted what is kept no longer: Petrels, 2 lessons by itself');
+  await choose('Kept for', '30 days');
+  await until(() => over.queryByRole('button', { name: 'Delete them' }) !== null);
+  expect(textOf(document.body)).toContain('1 entry is older than 30 days');
+  server.on('POST /api/acts/keep', { acts: ACTS.acts.slice(0, 1), keepDays: 30 });
+  fireEvent.click(over.getByRole('button', { name: 'Delete them' }));
+  await until(() => !textOf(page).includes('Petrels, 2 lessons'));
 });

@@ -5,30 +5,29 @@ import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { Icon } from '../../ui/icons/icon';
 import { MatRadioButton, MatRadioGroup } from '@angular/material/radio';
 import { MatOption, MatSelect } from '@angular/material/select';
-import { MatTableModule } from '@angular/material/table';
 import { RouterLink } from '@angular/router';
-import { Store } from '@ngrx/store';
 import type { ClassDetail, Staff } from '@zeitpunkt/contract';
-import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { secondOfDay } from '@zeitpunkt/core/time/second-of-day';
-import { ask, sentenceOf } from '../../shared/api';
+import { ask } from '../../shared/api';
+import { attempting } from '../../shared/attempting';
 import { appearance, APPEARANCES, lookLike } from '../../shared/appearance';
 import { CurrentClass } from '../../shared/current-class';
 import { DeskAddress } from '../../shared/desk-address';
 import { locale, LOCALES, writeAs } from '../../shared/words/language';
-import { shortDay } from '../../shared/words/days';
-import { authFeature } from '../../state/auth';
 import { Place } from '../../ui/parts/place';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { Failing, Loading } from '../../ui/parts/states';
 import { QrCode } from '../../ui/qr-code';
+import { ActsPart } from './acts-part';
 import { BackupsPart } from './backups-part';
+import { PeopleTable } from './people-table';
 import { SCHOOL_WORDS } from './words';
 
 /** Who teaches at this school, how it looks for whoever is here, how pupils reach the machine, and what is kept. */
 @Component({
   selector: 'zp-school',
   imports: [
+    ActsPart,
     BackupsPart,
     Failing,
     Loading,
@@ -40,7 +39,7 @@ import { SCHOOL_WORDS } from './words';
     MatRadioButton,
     MatRadioGroup,
     MatSelect,
-    MatTableModule,
+    PeopleTable,
     Place,
     QrCode,
     RouterLink,
@@ -62,50 +61,27 @@ export class School {
   protected readonly locales = LOCALES;
   protected readonly writeAs = writeAs;
   protected readonly tenPastTen = secondOfDay(10, 10);
-  protected readonly columns = ['name', 'state', 'more'];
-  private readonly me = inject(Store).selectSignal(authFeature.selectTeacher);
   protected readonly staff = signal<Staff | null>(null);
-  protected readonly problem = signal<string | null>(null);
+  private readonly attempting = attempting();
+  protected readonly problem = this.attempting.problem;
   protected readonly detail = signal<ClassDetail | null>(null);
   protected readonly help = computed(() => ({ place: this.words().title, ...this.words().help }));
-  /** Who teaches here, and behind them who was invited. */
-  protected readonly people = computed(() => {
-    const staff = this.staff();
-    if (!staff) return [];
-    return [
-      ...staff.teachers.map(({ id, name }) => ({ id, name, isMe: id === this.me()?.id, until: null })),
-      ...staff.invitations.map(({ id, forWhom, expiresAtMs }) => ({ id, name: forWhom, isMe: false, until: shortDay(dayOf(expiresAtMs)) })),
-    ];
-  });
-
   constructor() {
     void this.load();
     effect(() => {
       const id = this.current.id();
-      if (id !== null) untracked(() => void this.attempt(async () => this.detail.set(await ask<ClassDetail>('GET', `/api/classes/${id}`))));
+      if (id !== null)
+        untracked(() => void this.attempting.attempt(async () => this.detail.set(await ask<ClassDetail>('GET', `/api/classes/${id}`))));
     });
   }
 
   protected async load(): Promise<void> {
-    await this.attempt(async () => this.staff.set(await ask<Staff>('GET', '/api/staff')));
+    await this.attempting.attempt(async () => this.staff.set(await ask<Staff>('GET', '/api/staff')));
   }
 
   protected async invite(): Promise<void> {
     const { Invite } = await import('./invite');
     const opened = this.dialog.open(Invite, { width: '480px', maxWidth: '96vw' });
     opened.componentInstance.made.subscribe(({ staff }) => this.staff.set(staff));
-  }
-
-  protected withdraw(id: string): Promise<void> {
-    return this.attempt(async () => this.staff.set(await ask<Staff>('POST', `/api/staff/invitations/${id}/withdraw`)));
-  }
-
-  private async attempt(work: () => Promise<void>): Promise<void> {
-    try {
-      await work();
-      this.problem.set(null);
-    } catch (error) {
-      this.problem.set(sentenceOf(error));
-    }
   }
 }

@@ -1,4 +1,5 @@
 import { catalogue, count } from '../../shared/words/catalogue';
+import { ACT_WORDS } from './act-words';
 import type { Locale } from '../../shared/words/language';
 
 export const SCHOOL_WORDS = catalogue({
@@ -10,16 +11,57 @@ export const SCHOOL_WORDS = catalogue({
     },
     takeClass: 'Take in a class',
     invite: 'Invite a colleague',
-    people: 'Who teaches here',
+    whoTeaches: 'Who teaches here',
     peopleCount: (n: number) => count(n, { one: '{n} person', other: '{n} people' }),
-    columns: { name: 'Name', state: 'State', more: 'What can be done' },
+    columns: { name: 'Name', classes: 'Classes', signsIn: 'Signs in with', seen: 'Last here', more: 'What can be done' },
     you: 'you',
-    teaches: 'teaches here',
     invited: (day: string) => `code until ${day}`,
     withdraw: 'Withdraw',
     withdrawOf: (name: string) => ` the invitation for ${name}`,
     own: 'Each teacher sees their own classes, lessons and answers, and nobody else’s. Whoever runs this server can read its files.',
     mayNotInvite: 'The first teacher of this school can invite others.',
+    people: {
+      isFirst: 'first teacher',
+      withPassword: 'password',
+      withCodes: 'password and code',
+      never: 'not yet',
+      more: (name: string) => `What can be done for ${name}`,
+      resetCode: 'Make a code for a new password',
+      makeFirst: 'Make the first teacher',
+      close: 'Close the account',
+      first: (name: string) => ({
+        heading: `Make ${name} the first teacher?`,
+        text: `${name} invites and helps the others then, and reads what was done. You cannot any more.`,
+        yes: 'Hand the role on',
+        no: 'Keep it',
+      }),
+    },
+    resetCode: {
+      heading: (name: string) => `A new password for ${name}`,
+      about:
+        'You make a code, and tell it to them. With it they choose a new password; one-time codes are off then, and all their browsers are signed out.',
+      make: 'Make a code',
+      leave: 'Close',
+      made: (name: string) => `The code for ${name}, shown this once:`,
+      where: 'It is entered here:',
+      once: 'It can be used once, within a day.',
+    },
+    acts: {
+      heading: 'What was done',
+      columns: { when: 'When', what: 'What', who: 'Who' },
+      byItself: 'by itself',
+      all: (n: number) => `Show all ${n}`,
+      keep: 'Kept for',
+      days: (n: number) => (n % 365 === 0 ? count(n / 365, { one: '{n} year', other: '{n} years' }) : `${n} days`),
+      about: 'No name of a pupil stands in it. Only the first teacher reads it.',
+      shorter: (n: number, days: number) => ({
+        heading: 'Delete older entries now?',
+        text: `${count(n, { one: '{n} entry is', other: '{n} entries are' })} older than ${days} days, and gone for good then.`,
+        yes: 'Delete them',
+        no: 'Keep them',
+      }),
+      names: ACT_WORDS,
+    },
     inviting: {
       heading: 'Invite a colleague',
       forWhom: 'For whom',

@@ -4,10 +4,11 @@ import { provideState, provideStore, Store } from '@ngrx/store';
 import { authActions, authFeature } from '../../state/auth';
 import { render, textOf } from '../../testing/render';
 import { SetUp } from '../set-up/set-up';
+import { Reset } from './reset';
 import { SignIn } from './sign-in';
 
 const providers = () => [provideRouter([]), provideStore(), provideState(authFeature)];
-async function open(component: typeof SignIn | typeof SetUp, inputs: Record<string, unknown> = {}) {
+async function open(component: typeof SignIn | typeof SetUp | typeof Reset, inputs: Record<string, unknown> = {}) {
   const screen = await render(component, inputs, providers());
   const store = TestBed.inject(Store);
   const dispatch = jest.spyOn(store, 'dispatch');
@@ -41,6 +42,32 @@ test('what is missing is said at its field, which is gone to; what the server re
   await settled();
   expect(textOf(find.getByRole('alert'))).toBe('Name and password do not belong together.');
   expect(find.getByLabelText<HTMLInputElement>('Sign-in name').value).toBe('odalys');
+});
+
+test('where a one-time code is asked for, its field is there and has the keys', async () => {
+  const { find, fill, press, said, store, settled } = await open(SignIn);
+  await fill({ 'Sign-in name': 'odalys', Password: 'tern-harbour-lamp' });
+  expect(find.queryByLabelText('One-time code')).toBeNull();
+  store.dispatch(authActions.failed({ problem: 'Please enter the one-time code.', codeNeeded: true }));
+  await settled();
+  expect(document.activeElement).toBe(find.getByLabelText('One-time code'));
+  store.dispatch(authActions.failed({ problem: 'That is not the code.' })); // and stays where it was wrong
+  await settled();
+  await fill({ 'One-time code': '123456' });
+  await press('Sign in');
+  expect(said().at(-1)).toMatchObject({ form: { signInName: 'odalys', password: 'tern-harbour-lamp', oneTimeCode: '123456' } });
+});
+
+test('a new password is chosen with a code', async () => {
+  const { fill, press, said, page } = await open(Reset);
+  await fill({ 'Sign-in name': 'tam', Code: 'abcd-efgh-jkmn', 'New password': 'short' });
+  await press('Choose it and sign in');
+  expect([said(), textOf(page).includes('At least 10 characters, please.')]).toEqual([[], true]);
+  await fill({ 'New password': 'guillemot-on-the-tide' });
+  await press('Choose it and sign in');
+  expect(said()).toEqual([
+    expect.objectContaining({ form: { signInName: 'tam', code: 'abcd-efgh-jkmn', password: 'guillemot-on-the-tide' } }),
+  ]);
 });
 
 test('a school begins with its first teacher and class; a sign-in name is offered until one is chosen', async () => {

@@ -1,7 +1,7 @@
-import { ChangeDetectionStrategy, Component, ElementRef, inject, input } from '@angular/core';
+import { ChangeDetectionStrategy, Component, effect, ElementRef, inject, input, viewChild } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
-import { MatError, MatFormField, MatLabel } from '@angular/material/form-field';
+import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
 import { RouterLink } from '@angular/router';
 import { Store } from '@ngrx/store';
@@ -12,7 +12,7 @@ import { SIGN_IN_WORDS } from './words';
 /** A teacher signs in; a pupil who strays here finds the way to the desk. */
 @Component({
   selector: 'zp-sign-in',
-  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatLabel, MatInput, RouterLink],
+  imports: [ReactiveFormsModule, MatButton, MatError, MatFormField, MatHint, MatLabel, MatInput, RouterLink],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <main>
@@ -35,7 +35,17 @@ import { SIGN_IN_WORDS } from './words';
             <mat-error>{{ words().noPassword }}</mat-error>
           }
         </mat-form-field>
+        @if (auth().codeNeeded) {
+          <mat-form-field appearance="outline">
+            <mat-label>{{ words().code }}</mat-label>
+            <input #code matInput formControlName="oneTimeCode" inputmode="numeric" autocomplete="one-time-code" maxlength="7" />
+            <mat-hint>{{ words().codeHint }}</mat-hint>
+          </mat-form-field>
+        }
         <button mat-flat-button class="next big" type="submit" [disabled]="auth().busy">{{ words().signIn }}</button>
+        <p class="aside">
+          {{ words().forgotten }} <a routerLink="/reset">{{ words().reset }}</a>
+        </p>
         <p class="aside">
           {{ words().pupil }} <a routerLink="/desk">{{ words().toDesk }}</a>
         </p>
@@ -65,12 +75,20 @@ export class SignIn {
   protected readonly form = inject(NonNullableFormBuilder).group({
     signInName: ['', Validators.required],
     password: ['', Validators.required],
+    oneTimeCode: '',
   });
+  private readonly code = viewChild<ElementRef<HTMLElement>>('code');
+
+  constructor() {
+    effect(() => this.code()?.nativeElement.focus());
+  }
 
   protected signIn(): void {
     if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
     const then = this.then();
     // Only a path of our own: an address with "//" would lead to another site.
-    this.store.dispatch(authActions.signIn({ form: this.form.getRawValue(), then: then && /^\/(?!\/)/.test(then) ? then : '/today' }));
+    const { oneTimeCode, ...form } = this.form.getRawValue();
+    const withCode = this.auth().codeNeeded ? { ...form, oneTimeCode } : form;
+    this.store.dispatch(authActions.signIn({ form: withCode, then: then && /^\/(?!\/)/.test(then) ? then : '/today' }));
   }
 }

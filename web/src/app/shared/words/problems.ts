@@ -2,9 +2,14 @@ import type { ApiProblem, Params } from '../api';
 import { catalogue } from './catalogue';
 
 /** Problems by their code; a code that means several things has no words of its own, and the server's sentence is shown. */
-const PROBLEM_WORDS = catalogue<{ readonly fault: string; readonly byCode: Readonly<Record<string, (params: Params) => string>> }>({
+const PROBLEM_WORDS = catalogue<{
+  readonly fault: string;
+  readonly tell: (number: string) => string;
+  readonly byCode: Readonly<Record<string, (params: Params) => string>>;
+}>({
   en: {
     fault: 'Something went wrong on this page. Please load it again.',
+    tell: (number) => `Tell this number to whoever looks after the machine: ${number}.`,
     byCode: {
       LINE_LOST: () => 'The server cannot be reached just now.',
       PLAN_CHANGED: ({ name }) => `The plan of ${name} was changed meanwhile, from another window. Nothing was overwritten.`,
@@ -27,5 +32,7 @@ export function inWords(problem: ApiProblem | null): string | null {
   if (wanted !== undefined && !(wanted in problem.params)) return null;
   // A status says more about what stands in the way than "not reached" does.
   if (problem.code === 'LINE_LOST' && problem.status !== 0) return null;
-  return PROBLEM_WORDS().byCode[problem.code]?.(problem.params) ?? null;
+  const own = PROBLEM_WORDS().byCode[problem.code]?.(problem.params) ?? null;
+  // A fault of the server stands in its log under this number.
+  return problem.status >= 500 && problem.number !== '' ? `${own ?? problem.message} ${PROBLEM_WORDS().tell(problem.number)}` : own;
 }
