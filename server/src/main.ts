@@ -1,14 +1,27 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { readOptions } from './options.js';
+import { checkMachine } from './check/check.js';
+import { machineFacts } from './check/facts.js';
+import { readOptions, type StartOptions } from './options.js';
 import { serve } from './serve.js';
 import { stopInOrder } from './stop.js';
 
 /** Starts the server from the command line. */
 async function main(): Promise<void> {
   process.umask(0o077); // whatever is written is for whoever runs the school
-  const { app, store, greeting } = await serve(readOptions(process.argv.slice(2), process.env), import.meta.dirname);
+  const options = readOptions(process.argv.slice(2), process.env);
+  if (options.check) return check(options);
+  const { app, store, greeting } = await serve(options, import.meta.dirname);
   stopInOrder(app, store);
   console.log(`${greeting}\n\n  Stop with Ctrl+C.\n`);
+}
+
+const SIGNS = { fine: '  fine ', mind: '  mind ', wrong: '  WRONG' } as const;
+
+/** Says what is wrong with this machine before a lesson is; the code of the process says whether a lesson works. */
+async function check(options: StartOptions): Promise<void> {
+  const findings = checkMachine(await machineFacts(options, import.meta.dirname));
+  for (const { what, how, sentence } of findings) console.log(`${SIGNS[how]}  ${what}: ${sentence}`);
+  process.exitCode = findings.some(({ how }) => how === 'wrong') ? 1 : 0;
 }
 
 main().catch((error: unknown) => {

@@ -13,6 +13,8 @@ export interface StartOptions {
   /** Where pupils reach the school, without a path; null where it was not set. */
   readonly publicUrl: string | null;
   readonly behindProxy: boolean;
+  /** Only looks at the machine, and says what is wrong with it. */
+  readonly check: boolean;
   /** Where figures for monitoring are served, on the machine itself; null where they are not. */
   readonly metricsPort: number | null;
   /** Where the school is backed up each day, when and under which name; null where that was not set. */
@@ -46,6 +48,7 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
     demo: values.demo ?? false,
     publicUrl: url === null ? null : originOf(url),
     behindProxy: values.proxy ?? env['ZEITPUNKT_PROXY'] === '1',
+    check: values.check ?? false,
     metricsPort: metrics === undefined ? null : portOf(metrics),
     backups: backupsOf(values, env),
   };
@@ -66,13 +69,13 @@ function parse(args: string[]) {
     const backups = { backups: text, 'backup-at': text, 'backup-keep': text, name: text };
     return parseArgs({
       args,
-      options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, metrics: text, ...backups },
+      options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, check: flag, metrics: text, ...backups },
     }).values;
   } catch (error) {
     const [sentence] = (error as Error).message.split('\n');
     throw new CoreError(
       'START_OPTION',
-      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --metrics, --backups, --backup-at, --backup-keep and --name.`,
+      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --check, --metrics, --backups, --backup-at, --backup-keep and --name.`,
       {
         why: sentence ?? '',
       },

@@ -3,6 +3,8 @@ import type { TriesLimits } from './failed-tries.js';
 /** How much a place gets where strangers reach the server, and how large a body may be. */
 export interface Limits {
   readonly signIn: TriesLimits;
+  /** One-time codes of a teacher whose password was right, wherever they come from. */
+  readonly secondFactor: TriesLimits;
   readonly roomKey: TriesLimits;
   /** Keys of what stays open for days. */
   readonly lastingKey: TriesLimits;
@@ -15,6 +17,8 @@ export interface Limits {
 }
 
 export const DEFAULT_LIMITS: Limits = {
+  // Three of a million codes are right at a time: ten tries an hour find one in four years, in half of the cases.
+  secondFactor: { perDevice: 10, perAddress: 60, perServer: 120, turnMs: 1000, withinMs: 3_600_000 },
   signIn: { perDevice: 8, perAddress: 30, perServer: 120, turnMs: 1000 },
   // There are 11,880 room keys. 300 tries a minute find one of a lesson's ten open minutes in one of four lessons, and then
   // the teacher still lets in or not. Beyond that nothing is tried for whoever is not known: they knock.

@@ -1,2 +1,2 @@
 // What other features may write down.
-export { noteAct } from './queries.js';
+export { noteAct, noteOnceAnHour } from './queries.js';

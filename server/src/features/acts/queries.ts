@@ -1,9 +1,10 @@
 import type { ActName } from '@zeitpunkt/contract';
-import { desc, eq, lt } from 'drizzle-orm';
+import { and, desc, eq, gt, lt } from 'drizzle-orm';
 import type { Db } from '../../db/connection.js';
 import { schoolAct, schoolSetting } from '../../tables/acts.js';
 import { teacher } from '../../tables/auth.js';
 
+const HOUR_MS = 3_600_000;
 /** A year, where the first teacher has set nothing else. */
 const USUAL_KEEP_DAYS = 365;
 /** So many are told at most. */
@@ -22,10 +23,24 @@ export interface Act {
 
 /** Writes down that something was done, in the transaction of whoever did it. */
 export function noteAct(db: Db, { act, atMs, teacherId, about = '', count = 0 }: Act): void {
-  const who =
-    teacherId === null ? '' : (db.select({ name: teacher.name }).from(teacher).where(eq(teacher.id, teacherId)).get()?.name ?? '');
-  db.insert(schoolAct).values({ act, atMs, who, about, count }).run();
+  db.insert(schoolAct)
+    .values({ act, atMs, who: nameOf(db, teacherId), about, count })
+    .run();
 }
+
+/** The same for what a stranger can do as often as wanted: once an hour for each teacher, so that the list stays to be read. */
+export function noteOnceAnHour(db: Db, one: Act): void {
+  const who = nameOf(db, one.teacherId);
+  const noted = db
+    .select({ id: schoolAct.id })
+    .from(schoolAct)
+    .where(and(eq(schoolAct.act, one.act), eq(schoolAct.who, who), gt(schoolAct.atMs, one.atMs - HOUR_MS)))
+    .get();
+  if (!noted) noteAct(db, one);
+}
+
+const nameOf = (db: Db, teacherId: string | null): string =>
+  teacherId === null ? '' : (db.select({ name: teacher.name }).from(teacher).where(eq(teacher.id, teacherId)).get()?.name ?? '');
 
 /** What was done, the newest first. */
 export function actsOf(db: Db) {

@@ -86,6 +86,23 @@ test('with a second factor a sign-in needs a code of now, once; it ends by the o
   expect((await signIn(other)).statusCode).toBe(200);
 });
 
+test('codes are guessed ten times an hour, wherever from, also by whoever has the password', async () => {
+  const { secret } = (await first.send('POST', '/api/account/second-factor/begin')).json();
+  await first.send('POST', '/api/account/second-factor', {
+    secret,
+    code: generateSync({ secret, epoch: Math.floor(school.clockMs / 1000) }),
+  });
+  for (let guess = 0; guess < 10; guess += 1) {
+    if (guess % 5 === 0) school.clockMs += 61_000; // wrong passwords of a minute are another count
+    expect(codeOf(await signIn(school.browser(), { oneTimeCode: '000000' }))).toBe('SECOND_FACTOR_WRONG');
+  }
+  school.clockMs += 61_000;
+  const now = () => ({ oneTimeCode: generateSync({ secret, epoch: Math.floor(school.clockMs / 1000) }) });
+  expect(codeOf(await signIn(school.browser(), now()))).toBe('REQUEST_RATE');
+  school.clockMs += 3600_000;
+  expect((await signIn(school.browser(), now())).statusCode).toBe(200);
+});
+
 test('names change; a sign-in name that somebody has does not', async () => {
   await colleague();
   expect(codeOf(await first.send('POST', '/api/account/names', { name: 'Ms Fenn', signInName: 'Tam' }))).toBe('SIGN_IN_NAME_TAKEN');

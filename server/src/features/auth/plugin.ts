@@ -12,7 +12,7 @@ import { resetRoutes } from './reset-routes.js';
 import { stepOfCode } from './second-factor.js';
 import { accountRoutes } from './account-routes.js';
 import { secondFactorRoutes } from './second-factor-routes.js';
-import { noteAct } from '../acts/gives.js';
+import { noteAct, noteOnceAnHour } from '../acts/gives.js';
 
 nameFeatures({ newcomerRoutes, accountRoutes, secondFactorRoutes, resetRoutes });
 
@@ -21,6 +21,7 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
   const { store, nowMs } = options;
   const queries = authQueries(store.db);
   const tries = new FailedTries(options.limits.signIn, nowMs);
+  const codeTries = new FailedTries(options.limits.secondFactor, nowMs);
   const logins = new Logins(options);
   const shared: AuthRoutesOptions = { ...options, logins, tries };
   for (const routes of [newcomerRoutes, accountRoutes, secondFactorRoutes, resetRoutes]) await app.register(routes, shared);
@@ -37,7 +38,7 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
     const wasRight = await tries.begin(who, request.ip);
     const found = queries.teacherBySignInName(signInName);
     if (!(await checkPassword(password, found?.passwordHash)) || !found) {
-      if (found) noteAct(store.db, { act: 'sign-in-failed', atMs: nowMs(), teacherId: found.id });
+      if (found) noteOnceAnHour(store.db, { act: 'sign-in-failed', atMs: nowMs(), teacherId: found.id });
       throw new CoreError('SIGN_IN_WRONG', 'The sign-in name and the password do not belong together. Please check both.');
     }
     if (found.totpSecret !== null) {
@@ -46,9 +47,12 @@ export const authPlugin: Feature<AuthOptions> = async (app, options) => {
         wasRight();
         throw new CoreError('SECOND_FACTOR_NEEDED', 'Please enter the one-time code that your app shows for Zeitpunkt.');
       }
+      // Counted for the teacher, from wherever it comes: whoever has the password is not kept from guessing by another address.
+      const codeWasRight = await codeTries.begin(`code of ${found.id}`, request.ip);
       const totpStep = stepOfCode(found.totpSecret, oneTimeCode, found.totpStep, nowMs());
       if (totpStep === null)
         throw new CoreError('SECOND_FACTOR_WRONG', 'That is not the one-time code, or it was used before. Wait for the next one.');
+      codeWasRight();
       queries.changeTeacher(found.id, { totpStep });
     }
     wasRight();
