@@ -1,7 +1,8 @@
+import { TestBed } from '@angular/core/testing';
 import { provideRouter } from '@angular/router';
-import { provideState, provideStore } from '@ngrx/store';
+import { provideState, provideStore, Store } from '@ngrx/store';
 import type { MyAccount } from '@zeitpunkt/contract';
-import { authFeature } from '../../state/auth';
+import { authActions, authFeature } from '../../state/auth';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { Account } from './account';
@@ -84,4 +85,14 @@ test('the first teacher does not leave before the role is with somebody else', a
   const { find, page } = await open();
   expect(textOf(page)).toContain('Hand that role on before');
   expect(find.queryByRole('button', { name: 'Close my account' })).toBeNull();
+});
+
+test('another teacher asks to leave, and what is left is asked for first', async () => {
+  const { find, press, server } = await open({ isFirst: false });
+  TestBed.inject(Store).dispatch(authActions.told({ me: { teacher: { id: 't2', name: 'Mr Ruan Holm' }, setUpNeeded: false } }));
+  server.on('GET /api/staff', { teachers: [], invitations: [], mayInvite: false });
+  server.on('GET /api/staff/t2/closing', { classes: [{ id: 'c1', name: 'Puffins', pupils: 3 }], lessons: 2, dials: 0 });
+  expect(find.getByText(/Your classes go to colleagues first/)).toBeTruthy();
+  await press('Close my account');
+  await until(() => textOf(document.body).includes('must go to a colleague, or be deleted, before: Puffins.'));
 });

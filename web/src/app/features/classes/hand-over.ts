@@ -33,7 +33,7 @@ import { CLASS_WORDS } from './words';
         } @else {
           <mat-form-field appearance="outline">
             <mat-label>{{ words().to }}</mat-label>
-            <mat-select [value]="to()" (selectionChange)="to.set($event.value)">
+            <mat-select [value]="to()" (selectionChange)="chosen.set($event.value)">
               @for (one of colleagues(); track one.id) {
                 <mat-option [value]="one.id">{{ one.name }}</mat-option>
               }
@@ -76,8 +76,10 @@ export class HandOver {
   private readonly all = CLASS_WORDS;
   protected readonly words = computed(() => this.all().handingOver);
   protected readonly check = signal<HandOverCheck | null>(null);
-  protected readonly colleagues = signal<readonly Teacher[]>([]);
-  protected readonly to = signal<string | null>(null);
+  private readonly teachers = signal<readonly Teacher[]>([]);
+  protected readonly colleagues = computed(() => this.teachers().filter(({ id }) => id !== this.me()?.id));
+  protected readonly chosen = signal<string | null>(null);
+  protected readonly to = computed(() => this.chosen() ?? this.colleagues()[0]?.id ?? null);
   private readonly attempting = attempting();
   protected readonly problem = this.attempting.problem;
 
@@ -87,9 +89,7 @@ export class HandOver {
         ask<Staff>('GET', '/api/staff'),
         ask<HandOverCheck>('GET', `/api/classes/${this.ofClass.id}/hand-over`),
       ]);
-      const others = teachers.filter(({ id }) => id !== this.me()?.id);
-      this.colleagues.set(others);
-      this.to.set(others[0]?.id ?? null);
+      this.teachers.set(teachers);
       this.check.set(check);
     });
   }
