@@ -57,12 +57,14 @@ test('by setting nobody waits, and the next room of the class remembers it', asy
 
 test('a closed door says what a wrong key says; it closes by itself ten minutes after the lesson has begun', async () => {
   const wrong = await school.browser().send('POST', '/api/desk/room', { roomKey: [...room.key].reverse() });
-  const same = { statusCode: wrong.statusCode, body: wrong.body };
+  // All but the number of the request, which tells nothing.
+  const without = ({ statusCode, body }: typeof wrong) => ({ statusCode, body: body.replace(/"number":"\d+"/, '') });
+  const same = without(wrong);
   expect((await lookUp()).statusCode).toBe(200);
   await room.tell({ type: 'door', open: false });
-  expect(await lookUp()).toMatchObject(same);
+  expect(without(await lookUp())).toEqual(same);
   const body = { joinId: randomUUID(), roomKey: room.key, pupilId: room.pupilId('Anouk') };
-  expect(await school.browser().send('POST', '/api/desk/join', body)).toMatchObject(same);
+  expect(without(await school.browser().send('POST', '/api/desk/join', body))).toEqual(same);
   await room.tell({ type: 'door', open: true });
   school.clockMs += 3_600_000; // a lobby stays open
   expect((await lookUp()).statusCode).toBe(200);
@@ -71,7 +73,7 @@ test('a closed door says what a wrong key says; it closes by itself ten minutes 
   const joined = await school.browser().send('POST', '/api/desk/join', body);
   expect(joined.statusCode).toBe(200);
   school.clockMs += 1;
-  expect(await lookUp()).toMatchObject(same);
+  expect(without(await lookUp())).toEqual(same);
   // The same join once more, its answer was lost perhaps, is in already.
   expect((await school.browser().send('POST', '/api/desk/join', body)).statusCode).toBe(200);
 });

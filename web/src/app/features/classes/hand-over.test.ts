@@ -46,6 +46,6 @@ test('while a lesson runs, and where nobody else teaches, nothing can be handed 
 
 test('whoever teaches alone is told where colleagues come from', async () => {
   const { page, find } = await open({}, [ME]);
-  expect(textOf(page)).toContain('Nobody else teaches here yet.');
+  await until(() => textOf(page).includes('Nobody else teaches here yet.'));
   expect(find.queryByRole('button', { name: 'Hand it over' })).toBeNull();
 });

@@ -128,6 +128,9 @@ test('the first teacher makes a code for a colleague, hands the role on once tha
   await until(() => textOf(document.body).includes('abcd-efgh-jkmn'));
   expect(textOf(document.body)).toContain('https://zeit.school.test/reset');
   fireEvent.click(over.getByRole('button', { name: 'Close' }));
+  await until(
+    () => over.queryByRole('dialog') === null && find.queryByRole('button', { name: 'What can be done for Mr Ruan Holm' }) !== null,
+  );
   server.on('POST /api/staff/t2/first', staff([], false));
   await doFor(screen, 'Mr Ruan Holm', 'Make the first teacher');
   await until(() => over.queryByRole('button', { name: 'Hand the role on' }) !== null);
