@@ -8,6 +8,7 @@ import type { AuthRoutesOptions } from './options.js';
 import { accountByPassword } from './own-password.js';
 import { hashPassword } from './passwords.js';
 import { authQueries } from './queries.js';
+import { mustBeFreeToSignIn } from './sign-in-name.js';
 
 const ACCOUNT = { response: { 200: MyAccount } };
 
@@ -27,12 +28,7 @@ export const accountRoutes: Feature<AuthRoutesOptions> = async (app, options) =>
     const name = request.body.name.trim();
     const signInName = request.body.signInName.trim().toLowerCase();
     if (name === '' || signInName === '') throw new CoreError('REQUEST_SHAPE', 'A teacher needs a name and a sign-in name.');
-    const other = queries.teacherBySignInName(signInName);
-    if (other && other.id !== id) {
-      throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`, {
-        signInName,
-      });
-    }
+    mustBeFreeToSignIn(queries, signInName, id);
     queries.changeTeacher(id, { name, signInName });
     return accountOf(request);
   });

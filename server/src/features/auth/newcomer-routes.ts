@@ -6,6 +6,7 @@ import { codeHash } from './invitation-code.js';
 import type { AuthRoutesOptions } from './options.js';
 import { hashPassword } from './passwords.js';
 import { authQueries } from './queries.js';
+import { mustBeFreeToSignIn } from './sign-in-name.js';
 
 /** How teachers come: the first one by the set-up code, the others by invitation. */
 export const newcomerRoutes: Feature<AuthRoutesOptions> = async (app, options) => {
@@ -14,11 +15,7 @@ export const newcomerRoutes: Feature<AuthRoutesOptions> = async (app, options) =
 
   /** Adds a teacher with a first class and the lessons to start with. @throws CoreError SIGN_IN_NAME_TAKEN */
   const addTeacher = ({ name, signInName, className, pupilNames }: SetUp, passwordHash: string, mayInvite: boolean): string => {
-    if (queries.teacherBySignInName(signInName)) {
-      throw new CoreError('SIGN_IN_NAME_TAKEN', `Somebody here signs in as ${signInName} already; please choose another sign-in name.`, {
-        signInName,
-      });
-    }
+    mustBeFreeToSignIn(queries, signInName);
     const id = queries.insertTeacher({ signInName, name, passwordHash, createdAtMs: nowMs(), mayInvite });
     options.events.emit('teacherAdded', { teacherId: id, className, pupilNames });
     noteAct(store.db, { act: 'teacher-joined', atMs: nowMs(), teacherId: id });

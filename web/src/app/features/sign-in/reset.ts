@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, signal } from '@angular/core';
 import { NonNullableFormBuilder, ReactiveFormsModule, Validators } from '@angular/forms';
 import { MatButton } from '@angular/material/button';
 import { MatError, MatFormField, MatHint, MatLabel } from '@angular/material/form-field';
@@ -19,7 +19,7 @@ import { SIGN_IN_WORDS } from './words';
       <form [formGroup]="form" (ngSubmit)="choose()">
         <h1>{{ words().heading }}</h1>
         <p>{{ words().text }}</p>
-        @if (auth().problem; as problem) {
+        @if (problem(); as problem) {
           <p class="problem" role="alert">{{ problem }}</p>
         }
         <mat-form-field appearance="outline">
@@ -71,6 +71,9 @@ export class Reset {
   protected readonly all = SIGN_IN_WORDS;
   protected readonly words = computed(() => this.all().resetting);
   protected readonly auth = this.store.selectSignal(authFeature.selectAuthState);
+  private readonly hasTried = signal(false);
+  /** What went wrong here: a sign-in that failed before is another matter. */
+  protected readonly problem = computed(() => (this.hasTried() ? this.auth().problem : null));
   protected readonly form = inject(NonNullableFormBuilder).group({
     signInName: ['', Validators.required],
     code: ['', Validators.required],
@@ -79,6 +82,7 @@ export class Reset {
 
   protected choose(): void {
     if (this.form.invalid) return showWhatIsMissing(this.form, this.host.nativeElement);
+    this.hasTried.set(true);
     this.store.dispatch(authActions.choosePassword({ form: this.form.getRawValue() }));
   }
 }
