@@ -34,6 +34,7 @@ export const ACT_NAMES = [
   'recording-deleted',
   'backed-up',
   'backup-failed',
+  'backups-deleted',
 ] as const;
 export type ActName = (typeof ACT_NAMES)[number];
 

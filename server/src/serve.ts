@@ -8,7 +8,7 @@ import { backUpInOwnProcess } from './backup/in-process-of-its-own.js';
 import { ScheduledBackups } from './backup/scheduled.js';
 import { openStore, type Store } from './db/connection.js';
 import { DEMO_SIGN_IN, seedDemo } from './demo/seed.js';
-import { noteAct } from './features/acts/gives.js';
+import { noteAct, pupilsDeletedAtMs } from './features/acts/gives.js';
 import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import type { BackupSetting, StartOptions } from './options.js';
@@ -55,6 +55,8 @@ function scheduled({ to, school, atMin, keep }: BackupSetting, dataDir: string, 
     to,
     school,
     atMin,
+    most: keep,
+    pupilsDeletedAtMs: () => pupilsDeletedAtMs(store.db),
     nowMs: Date.now,
     make: () => backUpInOwnProcess({ here, dataDir, to, school, keep }),
     onDone: (problem) => {

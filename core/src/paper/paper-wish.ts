@@ -6,6 +6,9 @@ import type { Lesson } from '../lesson/lesson.js';
 import { prepareLesson } from '../lesson/prepare.js';
 import type { LessonSettings } from '../lesson/settings.js';
 import type { Tongue } from '../words/pack.js';
+import { keptPage, type KeptFacts } from './family/kept-page.js';
+import type { PupilRecord } from './family/pupil-record.js';
+import { recordPages } from './family/record-pages.js';
 import { chartPages } from './handouts/chart.js';
 import { cutOutDialPages } from './handouts/cut-out-dial.js';
 import { dailyCardsPages } from './handouts/daily-cards.js';
@@ -52,7 +55,9 @@ export type PaperWish =
       readonly settings: LessonSettings;
     }
   | { readonly kind: 'join-cards'; readonly className: string; readonly cards: readonly JoinCardOnPaper[] }
-  | { readonly kind: 'home'; readonly pages: readonly { readonly name: string; readonly page: HomePage }[]; readonly tongue: Tongue };
+  | { readonly kind: 'home'; readonly pages: readonly { readonly name: string; readonly page: HomePage }[]; readonly tongue: Tongue }
+  | { readonly kind: 'pupil-record'; readonly record: PupilRecord; readonly tongue: Tongue }
+  | { readonly kind: 'kept'; readonly facts: KeptFacts; readonly tongue: Tongue };
 
 /** Pages that are made in one go, so that long papers can show progress and be cancelled between them. */
 export type PaperPart = () => PaperPage[];
@@ -93,5 +98,9 @@ export function paperParts(wish: PaperWish, look: PaperLook): PaperPart[] {
       return one(() => joinCardsPages(wish.cards, wish.className, look));
     case 'home':
       return wish.pages.map((page) => () => homePagesOnPaper([page], wish.tongue, look));
+    case 'pupil-record':
+      return one(() => recordPages(wish.record, wish.tongue, look));
+    case 'kept':
+      return one(() => keptPage(wish.facts, wish.tongue, look));
   }
 }

@@ -1,7 +1,7 @@
 import type { BackupStatus } from '@zeitpunkt/contract';
-import { existsSync, readdirSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
-import { readFileName, schoolInFiles } from './names.js';
+import { readFileName, schoolInFiles, type BackupName } from './names.js';
 
 export interface ScheduledOptions {
   /** Where backups lie. */
@@ -9,6 +9,10 @@ export interface ScheduledOptions {
   readonly school: string;
   /** When one is made each day: minutes since midnight, by the clock of the machine. */
   readonly atMin: number;
+  /** So many are kept. */
+  readonly most: number;
+  /** When pupils were deleted last, in milliseconds since 1970; null where that never was. */
+  readonly pupilsDeletedAtMs: () => number | null;
   readonly nowMs: () => number;
   /** Makes one; what stands in the way is the message of its error. */
   readonly make: () => Promise<unknown>;
@@ -24,15 +28,32 @@ export class ScheduledBackups {
   constructor(private readonly options: ScheduledOptions) {}
 
   status(): BackupStatus {
-    const { to, atMin } = this.options;
+    const { to, atMin, most } = this.options;
     const last = this.newest();
-    return { each: { to, atMin }, last, problem: this.problem, running: this.running !== null };
+    const holdDeleted = this.holdDeleted();
+    return { each: { to, atMin, most }, last, problem: this.problem, holdDeleted, running: this.running !== null };
   }
 
   /** Makes one now; asked for again meanwhile it is the same one. */
   make(): Promise<void> {
     this.running ??= this.attempt().finally(() => (this.running = null));
     return this.running;
+  }
+
+  /** Deletes those that hold pupils who were deleted since, once there is one without them. @returns how many it deleted */
+  async forgetDeleted(): Promise<number> {
+    await this.make();
+    const deletedAtMs = this.options.pupilsDeletedAtMs();
+    if (this.problem !== null || deletedAtMs === null) return 0;
+    // The newest stays in any case: one that had begun before is not without them, and is the only one then.
+    const [, ...older] = this.own();
+    const holding = older.filter(({ atMs }) => atMs <= deletedAtMs);
+    try {
+      for (const { file } of holding) rmSync(join(this.options.to, file));
+    } catch (error) {
+      this.problem = (error as Error).message;
+    }
+    return holding.length;
   }
 
   /** Makes one where the time of today is over and none was made since. */
@@ -54,24 +75,36 @@ export class ScheduledBackups {
     this.options.onDone(this.problem);
   }
 
-  /** A place that cannot be looked at, a disk that is gone for one, is a problem to be told and stops nobody. */
   private newest(): BackupStatus['last'] {
-    try {
-      return this.lookFor();
-    } catch (error) {
-      this.problem = (error as Error).message;
-      return null;
-    }
+    const [last] = this.own();
+    return last ? { atMs: last.atMs, sealed: last.sealed, bytes: statSync(join(this.options.to, last.file)).size } : null;
   }
 
-  private lookFor(): BackupStatus['last'] {
+  private holdDeleted(): BackupStatus['holdDeleted'] {
+    const deletedAtMs = this.options.pupilsDeletedAtMs();
+    if (deletedAtMs === null) return null;
+    const all = this.own();
+    const without = all.findIndex(({ atMs }) => atMs <= deletedAtMs);
+    if (without === -1) return null;
+    return { count: all.length - without, deletedAtMs, goneAfter: Math.max(1, this.options.most - without) };
+  }
+
+  /**
+   * Those of this school, the newest first. A place that cannot be looked at, a disk that is gone for one, is a problem to be told
+   * and stops nobody.
+   */
+  private own(): readonly (BackupName & { readonly file: string })[] {
     const { to, school } = this.options;
-    if (!existsSync(to)) return null;
-    const own = readdirSync(to).flatMap((file) => {
-      const name = readFileName(file);
-      return name?.school === schoolInFiles(school) ? [{ file, ...name }] : [];
-    });
-    const [last] = own.sort((one, other) => other.atMs - one.atMs);
-    return last ? { atMs: last.atMs, sealed: last.sealed, bytes: statSync(join(to, last.file)).size } : null;
+    try {
+      const files = existsSync(to) ? readdirSync(to) : [];
+      const own = files.flatMap((file) => {
+        const name = readFileName(file);
+        return name?.school === schoolInFiles(school) ? [{ file, ...name }] : [];
+      });
+      return own.sort((one, other) => other.atMs - one.atMs);
+    } catch (error) {
+      this.problem = (error as Error).message;
+      return [];
+    }
   }
 }

@@ -18,8 +18,8 @@ export const schoolAct = sqliteTable(
   (table) => [index('school_act_at').on(table.atMs)],
 );
 
-/** What the first teacher set for the school. */
+/** What the first teacher set for the school, and what is known of the whole school. */
 export const schoolSetting = sqliteTable('school_setting', {
-  name: text().$type<'actsKeepDays'>().primaryKey(),
+  name: text().$type<'actsKeepDays' | 'pupilsDeletedAtMs'>().primaryKey(),
   value: integer().notNull(),
 });

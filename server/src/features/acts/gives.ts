@@ -1,2 +1,2 @@
 // What other features may write down.
-export { noteAct, noteOnceAnHour } from './queries.js';
+export { noteAct, noteOnceAnHour, pupilsDeletedAtMs } from './queries.js';

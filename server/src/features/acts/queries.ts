@@ -10,6 +10,9 @@ const USUAL_KEEP_DAYS = 365;
 /** So many are told at most. */
 const MOST_TOLD = 500;
 
+/** After these, backups hold more of pupils than the school does. */
+const DELETES_PUPILS: ReadonlySet<ActName> = new Set<ActName>(['pupil-deleted', 'class-deleted', 'retention']);
+
 /** Something that was done at the school. */
 export interface Act {
   readonly act: ActName;
@@ -26,6 +29,7 @@ export function noteAct(db: Db, { act, atMs, teacherId, about = '', count = 0 }:
   db.insert(schoolAct)
     .values({ act, atMs, who: nameOf(db, teacherId), about, count })
     .run();
+  if (DELETES_PUPILS.has(act)) setFor(db, 'pupilsDeletedAtMs', atMs);
 }
 
 /** The same for what a stranger can do as often as wanted: once an hour for each teacher, so that the list stays to be read. */
@@ -53,15 +57,20 @@ export function actsOf(db: Db) {
 }
 
 /** How long acts are kept, in days. */
-export function keepDaysOf(db: Db): number {
-  return (
-    db.select({ days: schoolSetting.value }).from(schoolSetting).where(eq(schoolSetting.name, 'actsKeepDays')).get()?.days ??
-    USUAL_KEEP_DAYS
-  );
-}
+export const keepDaysOf = (db: Db): number => settingOf(db, 'actsKeepDays') ?? USUAL_KEEP_DAYS;
 
-export function keepActsFor(db: Db, days: number): void {
-  const row = { name: 'actsKeepDays', value: days } as const;
+export const keepActsFor = (db: Db, days: number): void => setFor(db, 'actsKeepDays', days);
+
+/** When pupils, or answers of theirs, were deleted last; null where that never was. */
+export const pupilsDeletedAtMs = (db: Db): number | null => settingOf(db, 'pupilsDeletedAtMs') ?? null;
+
+type SettingName = (typeof schoolSetting.$inferSelect)['name'];
+
+const settingOf = (db: Db, name: SettingName): number | undefined =>
+  db.select({ value: schoolSetting.value }).from(schoolSetting).where(eq(schoolSetting.name, name)).get()?.value;
+
+function setFor(db: Db, name: SettingName, value: number): void {
+  const row = { name, value };
   db.insert(schoolSetting).values(row).onConflictDoUpdate({ target: schoolSetting.name, set: row }).run();
 }
 

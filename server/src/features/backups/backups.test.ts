@@ -1,9 +1,11 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { eq } from 'drizzle-orm';
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileNameOf } from '../../backup/names.js';
 import { ScheduledBackups } from '../../backup/scheduled.js';
+import { schoolAct } from '../../tables/acts.js';
 import { anotherTeacher, School } from '../../testing/school.js';
 
 let school: School | null = null;
@@ -13,15 +15,19 @@ let make: jest.Mock<Promise<unknown>>;
 let told: (string | null)[];
 let backups: ScheduledBackups;
 let nowMs: number;
+let deletedAtMs: number | null;
 beforeEach(async () => {
   to = mkdtempSync(join(tmpdir(), 'zeitpunkt-backups-'));
   nowMs = new Date(2026, 11, 1, 12, 0).getTime();
   told = [];
+  deletedAtMs = null;
   make = jest.fn(async () => writeFileSync(join(to, fileNameOf({ school: 'terns', atMs: nowMs, sealed: false })), 'x'.repeat(100)));
   backups = new ScheduledBackups({
     to,
     school: 'Terns',
     atMin: 17 * 60,
+    most: 14,
+    pupilsDeletedAtMs: () => deletedAtMs,
     nowMs: () => nowMs,
     make,
     onDone: (problem) => told.push(problem),
@@ -67,6 +73,33 @@ test('a place that cannot be looked at is told, and stops nothing', async () => 
   expect(told).toEqual(['There is no directory for backups.']);
 });
 
+test('those that hold pupils who were deleted since are told, until they are gone or the first teacher has them deleted', async () => {
+  const dayMs = 86_400_000;
+  for (const daysAgo of [3, 2, 1]) {
+    nowMs = new Date(2026, 11, 4 - daysAgo, 17, 0).getTime();
+    await backups.make();
+  }
+  expect(backups.status().holdDeleted).toBeNull();
+  deletedAtMs = new Date(2026, 11, 3, 9, 0).getTime(); // before the newest
+  expect(backups.status().holdDeleted).toEqual({ count: 2, deletedAtMs, goneAfter: 13 });
+
+  school = await new School().start({ backups });
+  const teacher = await school.teacher();
+  const colleague = await anotherTeacher(school, teacher);
+  expect((await colleague.send('POST', '/api/backups/forget-deleted')).json().code).toBe('NOT_ALLOWED');
+  nowMs += dayMs;
+  // Without a new one nothing goes: the only whole ones would be lost.
+  make.mockRejectedValueOnce(new Error('There is no room.'));
+  expect(await backups.forgetDeleted()).toBe(0);
+  expect(backups.status().holdDeleted).toMatchObject({ count: 2 });
+  const isOver = jest.spyOn(backups, 'forgetDeleted');
+  expect((await teacher.send('POST', '/api/backups/forget-deleted')).json()).toMatchObject({ running: true });
+  await isOver.mock.results[0]!.value;
+  expect(backups.status().holdDeleted).toBeNull();
+  expect(readdirSync(to)).toHaveLength(2);
+  expect(school.store.db.select().from(schoolAct).where(eq(schoolAct.act, 'backups-deleted')).get()).toMatchObject({ count: 2 });
+});
+
 test('every teacher sees how it is; the first one alone has one made, and asked for twice at once it is one', async () => {
   school = await new School().start({ backups });
   const teacher = await school.teacher();
@@ -87,6 +120,12 @@ test('every teacher sees how it is; the first one alone has one made, and asked 
 test('where no place is set, that is said', async () => {
   school = await new School().start();
   const teacher = await school.teacher();
-  expect((await teacher.send('GET', '/api/backups')).json()).toEqual({ each: null, last: null, problem: null, running: false });
+  expect((await teacher.send('GET', '/api/backups')).json()).toEqual({
+    each: null,
+    last: null,
+    problem: null,
+    holdDeleted: null,
+    running: false,
+  });
   expect((await teacher.send('POST', '/api/backups')).json().code).toBe('BACKUP_NOWHERE');
 });

@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { ClassDetail, ClassPupil } from '@zeitpunkt/contract';
+import type { PupilRecord } from '@zeitpunkt/core/paper/family/pupil-record';
+import { readFileSync } from 'node:fs';
+import { allOfPupil } from '../../testing/all-of-pupil.js';
 import { reading, respond, schoolWithRoom, type SchoolWithRoom } from '../../testing/school.js';
 
 let [school, teacher, room] = [] as unknown as SchoolWithRoom;
@@ -13,6 +16,7 @@ afterEach(() => school.remove());
 const post = async (path: string, body?: unknown) => (await teacher.send('POST', `${url}${path}`, body)).json();
 const detail = async (of = url): Promise<ClassDetail> => (await teacher.send('GET', of)).json();
 const pupil = async (name: string): Promise<ClassPupil> => (await detail()).pupils.find((one) => one.name === name)!;
+const all = allOfPupil(() => [school, teacher, room]);
 const signIn = () => teacher.send('POST', '/api/sign-in', { signInName: 'odalys', password: 'tern-harbour-lamp' });
 const acts = async () =>
   (await teacher.send('GET', `${url}/record`)).json().map(({ act, count }: { act: string; count: number }) => [act, count]);
@@ -90,6 +94,7 @@ test('one pupil’s data goes out readable and whole, and that is written down',
   const data = (await teacher.send('GET', `${url}/pupils/${id}/export`)).json();
   expect(data).toMatchObject({
     format: 'zeitpunkt-pupil-data',
+    formatVersion: 2,
     name: 'Anouk',
     class: 'Terns',
     lessons: [{ title: 'Half past at the harbour' }],
@@ -105,6 +110,38 @@ test('one pupil’s data goes out readable and whole, and that is written down',
   ]);
   expect(JSON.stringify(data)).not.toContain('Bashir');
   expect(await acts()).toEqual([['pupil-exported', 1]]);
+});
+
+/** What of a pupil's file shows that a table is in it. */
+const IN_FILE: Readonly<Record<string, (data: PupilRecord) => unknown>> = {
+  card: ({ cardMadeAt }) => cardMadeAt,
+  participant: ({ lessons }) => lessons.find(({ came }) => came.length === 1),
+  response: ({ lessons }) => lessons.find(({ answers }) => answers[0]?.answer === '8:30'),
+  own_place: ({ lessons }) => lessons.find(({ pace, own }) => pace === 'own' && own?.heardAt),
+  comment: ({ remarks }) => remarks.find(({ text }) => text === 'Counts on fingers.'),
+  group_move: ({ group }) => group?.key === 'rung:half-past',
+  home_page: ({ pageForHome }) => pageForHome?.can === 'a',
+  sheet_copy: ({ sheets }) => sheets.find(({ code }) => code === 'ABCD'),
+};
+
+test('whatever is kept about a pupil is in the pupil’s file, and nothing of it in the school once the pupil is deleted', async () => {
+  const anouk = await room.join('Anouk');
+  const { id } = await pupil('Anouk');
+  await post(`/pupils/${id}/change`, { name: 'Quillon-Wrenfeather', reference: 'ref-7731' });
+  await room.goTo('ask', 'q1');
+  await respond(anouk, reading('8', '30'));
+  await all.fill(id);
+  const data = (await teacher.send('GET', `${url}/pupils/${id}/export`)).json();
+  for (const { table } of all.pointers()) expect([table, IN_FILE[table]?.(data) ?? null]).toEqual([table, expect.anything()]);
+
+  await room.tell({ type: 'end' });
+  await post(`/pupils/${id}/delete`);
+  const tables = all.rows("SELECT name FROM sqlite_master WHERE type = 'table'").map(({ name }) => String(name));
+  const kept = tables.flatMap((table) => all.rows(`SELECT * FROM "${table}"`).map((row) => `${table} ${JSON.stringify(row)}`));
+  expect(kept.filter((row) => row.includes(id) || row.includes('Quillon') || row.includes('ref-7731'))).toEqual([]);
+  // What was deleted is overwritten in the files, too: an undeleted page would give the name away.
+  school.store.sqlite.pragma('wal_checkpoint(TRUNCATE)');
+  expect(readFileSync(school.store.sqlite.name).includes('Quillon')).toBe(false);
 });
 
 test('how long answers are kept counts from when their lesson ended, however long before it was opened', async () => {

@@ -1,10 +1,13 @@
 import { DatePipe } from '@angular/common';
 import { ChangeDetectionStrategy, Component, computed, inject } from '@angular/core';
+import { MatButton } from '@angular/material/button';
+import { MatDialog } from '@angular/material/dialog';
 import { MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle } from '@angular/material/expansion';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatOption, MatSelect } from '@angular/material/select';
 import { AskFirst } from '../../ui/parts/ask-dialog';
 import { ClassStore } from './class-store';
+import type { FamilyFileOf } from './family-file';
 import { CLASS_WORDS } from './words';
 
 /** How long answers may be kept, in days; null for as long as nobody deletes them. */
@@ -13,7 +16,17 @@ const CHOICES: readonly (number | null)[] = [30, 90, 200, 400, null];
 /** What is kept of a class, for how long, who can see it, and what was done with it. */
 @Component({
   selector: 'zp-class-data',
-  imports: [DatePipe, MatExpansionPanel, MatExpansionPanelHeader, MatExpansionPanelTitle, MatFormField, MatLabel, MatOption, MatSelect],
+  imports: [
+    DatePipe,
+    MatButton,
+    MatExpansionPanel,
+    MatExpansionPanelHeader,
+    MatExpansionPanelTitle,
+    MatFormField,
+    MatLabel,
+    MatOption,
+    MatSelect,
+  ],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h2>{{ words().heading }}</h2>
@@ -40,6 +53,7 @@ const CHOICES: readonly (number | null)[] = [30, 90, 200, 400, null];
         </ul>
       </mat-expansion-panel>
     }
+    <button mat-stroked-button type="button" (click)="forFamilies()">{{ words().forFamilies }}</button>
     <p class="facts">{{ words().everythingText }}</p>
   `,
   styles: `
@@ -75,6 +89,7 @@ const CHOICES: readonly (number | null)[] = [30, 90, 200, 400, null];
 export class ClassData {
   protected readonly store = inject(ClassStore);
   private readonly askFirst = inject(AskFirst);
+  private readonly dialog = inject(MatDialog);
   private readonly all = CLASS_WORDS;
   protected readonly words = computed(() => this.all().data);
   /** Those that are offered, and whatever holds now. */
@@ -82,6 +97,15 @@ export class ClassData {
     const now = this.store.detail()!.keepDays;
     return CHOICES.includes(now) ? CHOICES : [now, ...CHOICES];
   });
+
+  protected async forFamilies(): Promise<void> {
+    const { FamilyFile } = await import('./family-file');
+    this.dialog.open(FamilyFile, {
+      data: { what: 'class', detail: this.store.detail()! } satisfies FamilyFileOf,
+      width: '480px',
+      maxWidth: '96vw',
+    });
+  }
 
   /** A shorter time may delete something at once: that is said first. */
   protected async choose(field: MatSelect): Promise<void> {

@@ -17,6 +17,7 @@ import { Empty, Failing, Loading } from '../../ui/parts/states';
 import { CanComeIn } from './can-come-in';
 import { ClassData } from './class-data';
 import { ClassStore } from './class-store';
+import { PupilActs } from './pupil-acts';
 import { PupilTable } from './pupil-table';
 import { CLASS_WORDS } from './words';
 
@@ -47,7 +48,7 @@ const DRAWN_AT_ONCE = 6;
     PupilTable,
     RouterLink,
   ],
-  providers: [ClassStore, StandingStore],
+  providers: [ClassStore, PupilActs, StandingStore],
   changeDetection: ChangeDetectionStrategy.OnPush,
   templateUrl: './class-list.html',
   styleUrl: './class-list.scss',
@@ -59,6 +60,7 @@ export class ClassListPlace {
   protected readonly store = inject(ClassStore);
   private readonly dialog = inject(MatDialog);
   private readonly askFirst = inject(AskFirst);
+  protected readonly pupilActs = inject(PupilActs);
   private readonly router = inject(Router);
   protected readonly words = CLASS_WORDS;
   protected readonly isEditing = signal(false);

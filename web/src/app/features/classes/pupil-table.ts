@@ -10,8 +10,6 @@ import { RouterLink } from '@angular/router';
 import type { ClassPupil, ClassStanding, ClassSummary } from '@zeitpunkt/contract';
 import { RUNGS } from '@zeitpunkt/core/ladder/registry';
 import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
-import { problemOf, sentenceOf } from '../../shared/api';
-import { download, fileName } from '../../shared/download';
 import { exampleOf } from '../../shared/ladder/example-of';
 import { clockOf, dayAndMonth, shortWeekday } from '../../shared/words/days';
 import { AskFirst } from '../../ui/parts/ask-dialog';
@@ -19,6 +17,7 @@ import { Notice } from '../../ui/parts/notice';
 import { SmallDial } from '../../ui/parts/small-dial';
 import { cardOf } from './card-state';
 import { ClassStore } from './class-store';
+import { PupilActs } from './pupil-acts';
 import { CLASS_WORDS } from './words';
 
 /** Pupils of a class: rung as a small dial, card, when they were last seen; names are put right where that is asked for. */
@@ -49,6 +48,7 @@ export class PupilTable {
   /** Rows are low: the class is full. */
   readonly low = input.required<boolean>();
   protected readonly store = inject(ClassStore);
+  protected readonly acts = inject(PupilActs);
   private readonly askFirst = inject(AskFirst);
   private readonly notice = inject(Notice);
   protected readonly words = CLASS_WORDS;
@@ -108,21 +108,5 @@ export class PupilTable {
 
   protected async merge(goes: ClassPupil, stays: ClassPupil): Promise<void> {
     if (await this.askFirst.ask(this.words().ask.merge(goes.name, stays.name, goes.responseCount))) void this.store.merge(goes, stays);
-  }
-
-  protected async remove(pupil: ClassPupil): Promise<void> {
-    if (await this.askFirst.ask(this.words().ask.remove(pupil.name, pupil.responseCount))) void this.store.remove(pupil);
-  }
-
-  /** Everything that is kept about this pupil, as a file. */
-  protected async exportData({ id, name }: ClassPupil): Promise<void> {
-    try {
-      const reply = await fetch(`/api/classes/${this.store.detail()!.id}/pupils/${id}/export`, { credentials: 'same-origin' });
-      if (!reply.ok) throw await problemOf(reply);
-      download(await reply.blob(), fileName(name, 'pupil', 'json'));
-      await this.store.loadRecord();
-    } catch (error) {
-      this.notice.fail(sentenceOf(error));
-    }
   }
 }

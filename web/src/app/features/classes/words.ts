@@ -71,7 +71,7 @@ export const CLASS_WORDS = catalogue({
       left: 'Has left the class',
       moveTo: 'Move to …',
       sameAs: 'Is the same as …',
-      file: 'All data as a file',
+      file: 'What is kept, as a file',
       remove: 'Delete with all answers',
     },
     noPupils: 'No pupils yet. Take in a list, or type their names.',
@@ -112,7 +112,7 @@ export const CLASS_WORDS = catalogue({
     ask: {
       remove: (name: string, n: number) => ({
         heading: `Delete ${name}?`,
-        text: `The name and all ${answers(n)} of this pupil are gone then, also from past lessons. This cannot be undone.`,
+        text: `The name and all ${answers(n)} of this pupil are gone then, also from past lessons. This cannot be undone. Backups that were made before hold them until they go, too; School says which.`,
         yes: 'Delete',
         no: 'Keep',
       }),
@@ -183,7 +183,22 @@ export const CLASS_WORDS = catalogue({
       take: (n: number) => `Take ${pupils(n)} into the class`,
       leave: 'Leave it',
     },
+    family: {
+      pupil: (name: string) => `What is kept about ${name}`,
+      aboutPupil:
+        'Everything that is kept about this pupil: every answer with its question, how it was marked and what was said, when the pupil came, your remarks, the page for home. The PDF is for the family to read; the file for programs is whole and exact. Mind who gets it.',
+      ofClass: (name: string) => `What is kept of ${name}`,
+      aboutClass:
+        'One page for families: what is kept, where, for how long, who sees it, and what they can ask for. No pupil is named in it.',
+      language: 'Language of the page',
+      tongues: { en: 'English', de: 'Deutsch' },
+      pdf: 'Save as PDF',
+      json: 'Save for programs (JSON)',
+      close: 'Close',
+      loading: 'Fetching what is kept …',
+    },
     data: {
+      forFamilies: 'A page for families',
       heading: 'What is kept, and for how long',
       text: 'Kept are display names, references, and every answer with the question it was given to, its mark and its time; no pictures, no sound, no addresses. You alone see them, and whoever runs this server can read its files. The rules of your school and the law where you teach decide what may be kept about children and how long.',
       deleted: 'Answers are deleted',

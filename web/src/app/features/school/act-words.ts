@@ -41,5 +41,7 @@ export const ACT_WORDS: Readonly<Record<ActName, Said>> = {
   'wording-accepted': (about) => `Let a wording count: “${about}”`,
   'recording-deleted': of('Deleted a recording'),
   'backed-up': (about) => `Backed up to ${about}`,
+  'backups-deleted': (_, n) =>
+    count(n, { one: 'Deleted {n} backup that held deleted pupils', other: 'Deleted {n} backups that held deleted pupils' }),
   'backup-failed': (about) => `Could not be backed up. ${about}`,
 };

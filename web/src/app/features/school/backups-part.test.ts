@@ -1,11 +1,19 @@
+import { within } from '@testing-library/dom';
 import type { BackupStatus } from '@zeitpunkt/contract';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { BackupsPart } from './backups-part';
 
-const EACH = { to: '/srv/backups', atMin: 1020 };
+const EACH = { to: '/srv/backups', atMin: 1020, most: 14 };
 const LAST = { atMs: new Date(2026, 10, 30, 17, 0, 12).getTime(), bytes: 12.4 * 2 ** 20, sealed: true };
-const status = (own: Partial<BackupStatus> = {}): BackupStatus => ({ each: EACH, last: LAST, problem: null, running: false, ...own });
+const status = (own: Partial<BackupStatus> = {}): BackupStatus => ({
+  each: EACH,
+  last: LAST,
+  problem: null,
+  holdDeleted: null,
+  running: false,
+  ...own,
+});
 
 afterEach(() => jest.restoreAllMocks());
 
@@ -46,4 +54,18 @@ test('one is made at a press, and the place looks until it is there; why one did
   server.on('POST /api/backups', new Refusal('NOT_ALLOWED', 'Only the first teacher of this school can have it backed up.', 403));
   await press('Back up now');
   await until(() => textOf(page).includes('Only the first teacher'));
+});
+
+test('backups that hold deleted pupils are told to all; the first teacher has them deleted after a question', async () => {
+  const holdDeleted = { count: 3, deletedAtMs: new Date(2026, 10, 30, 9, 0).getTime(), goneAfter: 11 };
+  const server = new FakeServer({ 'GET /api/backups': status({ holdDeleted }), 'POST /api/backups/forget-deleted': status() });
+  const { page, press } = await render(BackupsPart, { mayAsk: true });
+  await until(() =>
+    textOf(page).includes('3 backups still hold what was deleted on Monday 30 November. They go by themselves within 11 days.'),
+  );
+  await press('Delete these backups');
+  await until(() => textOf(document.body).includes('A new backup is made first'));
+  expect(server.sent('POST /api/backups/forget-deleted')).toHaveLength(0);
+  within(document.body).getByRole('button', { name: 'Delete them' }).click();
+  await until(() => !textOf(page).includes('still hold'));
 });

@@ -7,6 +7,7 @@ import { ask, sentenceOf } from '../../shared/api';
 import { clockOf, clockTime, longDay } from '../../shared/words/days';
 import { locale } from '../../shared/words/language';
 import { Icon } from '../../ui/icons/icon';
+import { AskFirst } from '../../ui/parts/ask-dialog';
 import { SCHOOL_WORDS } from './words';
 
 /** While one is made it is asked so often whether it is there, in milliseconds. */
@@ -27,6 +28,12 @@ const LOOK_AGAIN_MS = 1500;
         <p>{{ last() }} {{ words().each(clock(60 * each.atMin), each.to) }}</p>
       } @else {
         <p>{{ words().nowhere }}</p>
+      }
+      @if (status.holdDeleted; as hold) {
+        <p>{{ words().hold(hold.count, day(hold.deletedAtMs), hold.goneAfter) }}</p>
+        @if (mayAsk() && !status.running) {
+          <button mat-stroked-button type="button" (click)="forget(hold.count)">{{ words().forget(hold.count) }}</button>
+        }
       }
       @if (status.running) {
         <p role="status">{{ words().running }}</p>
@@ -64,6 +71,8 @@ export class BackupsPart {
   protected readonly status = signal<BackupStatus | null>(null);
   protected readonly problem = signal<string | null>(null);
   protected readonly clock = clockTime;
+  protected readonly day = (ms: number) => longDay(dayOf(ms));
+  private readonly askFirst = inject(AskFirst);
   private timer = 0;
   protected readonly last = computed(() => {
     const last = this.status()?.last;
@@ -81,10 +90,15 @@ export class BackupsPart {
     return this.ask('POST');
   }
 
-  private async ask(method: 'GET' | 'POST'): Promise<void> {
+  /** Backups are what brings a school back: that some of them go is asked first. */
+  protected async forget(count: number): Promise<void> {
+    if (await this.askFirst.ask(this.words().forgetting(count))) await this.ask('POST', '/api/backups/forget-deleted');
+  }
+
+  private async ask(method: 'GET' | 'POST', path = '/api/backups'): Promise<void> {
     clearTimeout(this.timer);
     try {
-      const status = await ask<BackupStatus>(method, '/api/backups');
+      const status = await ask<BackupStatus>(method, path);
       this.status.set(status);
       this.problem.set(null);
       if (status.running) this.timer = window.setTimeout(() => void this.ask('GET'), LOOK_AGAIN_MS);

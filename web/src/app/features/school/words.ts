@@ -106,6 +106,15 @@ export const SCHOOL_WORDS = catalogue({
       each: (at: string, to: string) => `One is made each day at ${at}, in ${to}.`,
       nowhere: 'No backups are made: whoever runs this machine says where they go. Until then a broken disk takes everything with it.',
       failed: (why: string) => `The last backup did not work. ${why}`,
+      hold: (n: number, day: string, days: number) =>
+        `${count(n, { one: '{n} backup still holds', other: '{n} backups still hold' })} what was deleted on ${day}. ${n === 1 ? 'It goes by itself' : 'They go by themselves'} within ${count(days, { one: '{n} day', other: '{n} days' })}.`,
+      forget: (n: number) => (n === 1 ? 'Delete this backup' : 'Delete these backups'),
+      forgetting: (n: number) => ({
+        heading: `Delete ${count(n, { one: '{n} backup', other: '{n} backups' })}?`,
+        text: 'A new backup is made first. The older ones are gone for good then, with the pupils who were deleted since.',
+        yes: 'Delete them',
+        no: 'Keep them',
+      }),
       now: 'Back up now',
       running: 'A backup is being made; lessons go on meanwhile.',
     },
