@@ -1,3 +1,4 @@
+import { PARTS } from './limits.js';
 import { Type } from '@sinclair/typebox';
 import { type Data, AtMs, Exact, Nullable, OneOf, ShortText, Uuid } from './shared.js';
 
@@ -11,7 +12,6 @@ export const PupilName = Type.String({
   pattern: '^(?=.*\\S)[^\\p{Cc}\\u200b\\u200e\\u200f\\u2028-\\u202e\\u2060-\\u2069\\ufeff]*$',
 });
 const Reference = Type.String({ minLength: 1, maxLength: 60 });
-const MOST_PUPILS = 2000;
 
 /** A pupil as others in the room know one. */
 export const Pupil = Exact({ id: Uuid, name: ShortText });
@@ -59,7 +59,10 @@ export type ClassDetail = Data<typeof ClassDetail>;
 
 /** New pupils; their ids are made by whoever adds them, so that a repeated request adds each once. */
 export const PupilsIn = Exact({
-  pupils: Type.Array(Exact({ id: Uuid, name: PupilName, reference: Nullable(Reference) }), { minItems: 1, maxItems: MOST_PUPILS }),
+  pupils: Type.Array(Exact({ id: Uuid, name: PupilName, reference: Nullable(Reference) }), {
+    minItems: 1,
+    maxItems: PARTS.pupilsAtOnce.most,
+  }),
 });
 export type PupilsIn = Data<typeof PupilsIn>;
 export const PupilChange = Exact({ name: Type.Optional(PupilName), reference: Type.Optional(Nullable(Reference)) });
@@ -70,7 +73,7 @@ export const PupilMerge = Exact({ into: Uuid });
 export const PupilMove = Exact({ classId: Uuid });
 
 /** Pupils whose cards are made anew, or taken back. */
-export const CardsWish = Exact({ pupilIds: Type.Array(Uuid, { minItems: 1, maxItems: MOST_PUPILS }) });
+export const CardsWish = Exact({ pupilIds: Type.Array(Uuid, { minItems: 1, maxItems: PARTS.pupilsAtOnce.most }) });
 export type CardsWish = Data<typeof CardsWish>;
 /** New join cards: their tokens are told this once, and kept only as hashes. */
 export const CardsMade = Exact({ cards: Type.Array(Exact({ pupilId: Uuid, name: ShortText, token: Type.String() })) });

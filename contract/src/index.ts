@@ -14,6 +14,7 @@ export {
 } from './accounts.js';
 export { ActList, ActsKeep, ACT_NAMES, type ActName } from './acts.js';
 export { Health } from './health.js';
+export { COUNTS, PARTS, RATES, SIZES, type CountName } from './limits.js';
 export { BackupStatus } from './backups.js';
 export { type Data, Problem, Uuid } from './shared.js';
 export { DialBuildSchema, LessonSchema } from './lesson-file.js';

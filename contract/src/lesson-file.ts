@@ -1,3 +1,4 @@
+import { PARTS } from './limits.js';
 import { Type } from '@sinclair/typebox';
 import { DayEventSchema, DialMarkSchema, LayersSchema, PoseSchema, SeparatorSchema, SomeLayersSchema } from './stage.js';
 import { Exact, LongText, Nullable, OneOf, SecondOfDaySchema, WholeMinuteSchema, ShortText, TaggedUnion } from './shared.js';
@@ -182,6 +183,6 @@ export const LessonSchema = Exact({
   rung: Type.Optional(RungIdSchema),
   targetMinutes: Type.Integer({ minimum: 1, maximum: 120 }),
   settings: LessonSettingsSchema,
-  items: Type.Array(ItemSchema, { maxItems: 100 }),
-  beats: Type.Array(BeatSchema, { minItems: 1, maxItems: 300 }),
+  items: Type.Array(ItemSchema, { maxItems: PARTS.items.most }),
+  beats: Type.Array(BeatSchema, { minItems: 1, maxItems: PARTS.beats.most }),
 });

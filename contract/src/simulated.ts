@@ -1,4 +1,5 @@
 import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
+import { PARTS } from './limits.js';
 import { Type } from '@sinclair/typebox';
 import { RungIdSchema } from './lesson-file.js';
 import { type Data, Exact, Nullable, Uuid } from './shared.js';
@@ -8,7 +9,7 @@ export const RehearsalStart = Exact({ id: Uuid, lessonId: Uuid });
 export type RehearsalStart = Data<typeof RehearsalStart>;
 
 /** The largest simulated class. */
-export const MOST_SIMULATED = 36;
+export const MOST_SIMULATED = PARTS.simulated.most;
 
 /** How a class of simulated pupils is. The same numbers make the same class. */
 export const SimulatedWish = Exact({

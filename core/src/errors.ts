@@ -82,6 +82,7 @@ export const ERROR_CODES = {
   START_DATABASE_DAMAGED: 'The database is damaged or no database.',
   START_DATABASE_FOREIGN: 'The database belongs to another program, or is empty.',
   STORE_BUSY: 'Another program holds the database just now.',
+  FULL: 'There are as many of something already as there can be.',
   STORE_FULL: 'The disk takes nothing more.',
   START_DATABASE_NEWER: 'The database was written by a newer version.',
   BACKUP_NONE: 'There is no school to back up.',

@@ -1,3 +1,4 @@
+import { SIZES } from '@zeitpunkt/contract';
 import fastifyCompress from '@fastify/compress';
 import fastifyCookie from '@fastify/cookie';
 import fastifyWebsocket from '@fastify/websocket';
@@ -9,6 +10,7 @@ import { guardLargeBodies } from './http/large-bodies.js';
 import { checkOrigin } from './http/origin-check.js';
 import { answerBrokenRequest, answerFrameworkError, answerNotFound, installProblems } from './http/problems.js';
 import { requestNumbers } from './http/request-number.js';
+import { requestRates } from './http/request-rates.js';
 import { retryWhileBusy } from './http/retry-while-busy.js';
 import { forgiveStalls } from './http/stalls.js';
 import { checkTraffic } from './http/traffic.js';
@@ -47,7 +49,7 @@ export async function buildApp(options: AppOptions): Promise<FastifyInstance> {
   options.figures?.watch(app, shared);
   retryWhileBusy(app);
   app.addHook('onRequest', checkOrigin);
-  await app.register(fastifyWebsocket, { options: { maxPayload: 4096, autoPong: false } });
+  await app.register(fastifyWebsocket, { options: { maxPayload: SIZES.socketMessage.bytes, autoPong: false } });
   await app.register(answerRoute, shared);
   await app.register(registerOthers, shared);
   return app;
@@ -59,6 +61,7 @@ async function registerOthers(app: FastifyInstance, shared: Shared): Promise<voi
   app.addHook('preSerialization', sendWrittenJson);
   await securityHeaders(app);
   await app.register(fastifyCookie);
+  app.addHook('onRequest', requestRates(shared.askerOf, shared.nowMs));
   await app.register(fastifyCompress, { threshold: 1024 });
   guardLargeBodies(app, shared.limits.teacherBodyBytes, shared.requireTeacher);
   for (const feature of FEATURES) await app.register(feature, shared);

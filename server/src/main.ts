@@ -1,6 +1,7 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { checkMachine } from './check/check.js';
 import { machineFacts } from './check/facts.js';
+import { whenIdle } from './idle.js';
 import { readOptions, type StartOptions } from './options.js';
 import { serve } from './serve.js';
 import { stopInOrder } from './stop.js';
@@ -10,8 +11,14 @@ async function main(): Promise<void> {
   process.umask(0o077); // whatever is written is for whoever runs the school
   const options = readOptions(process.argv.slice(2), process.env);
   if (options.check) return check(options);
-  const { app, store, greeting } = await serve(options, import.meta.dirname);
-  stopInOrder(app, store);
+  const { app, store, backups, greeting } = await serve(options, import.meta.dirname);
+  const stop = stopInOrder(app, store);
+  if (options.idleMs !== null) {
+    whenIdle(app.server, options.idleMs, () => {
+      console.log('Nobody was here for a while: it sleeps until somebody comes.');
+      void (backups?.settled() ?? Promise.resolve()).then(stop);
+    });
+  }
   console.log(`${greeting}\n\n  Stop with Ctrl+C.\n`);
 }
 

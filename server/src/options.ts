@@ -1,5 +1,6 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { resolve } from 'node:path';
+import { handedOver } from './handed-over.js';
 import { USUAL_MOST } from './backup/kept.js';
 import { parseArgs } from 'node:util';
 
@@ -17,6 +18,12 @@ export interface StartOptions {
   readonly check: boolean;
   /** Where figures for monitoring are served, on the machine itself; null where they are not. */
   readonly metricsPort: number | null;
+  /** How large the school may become, in bytes; null where its disk alone bounds it. */
+  readonly quotaBytes: number | null;
+  /** It ends by itself when nobody had a line for so long, in milliseconds; null where it goes on. */
+  readonly idleMs: number | null;
+  /** The listening socket that was handed over; null where it opens one. */
+  readonly socket: { readonly fd: number } | null;
   /** Where the school is backed up each day, when and under which name; null where that was not set. */
   readonly backups: BackupSetting | null;
 }
@@ -40,6 +47,7 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
   const values = parse(joined(args));
   const port = portOf(values.port ?? env['PORT'] ?? '4780');
   const metrics = values.metrics ?? env['ZEITPUNKT_METRICS'];
+  const socket = handedOver(env, process.pid);
   const url = values.url ?? env['ZEITPUNKT_URL'] ?? null;
   return {
     port,
@@ -50,6 +58,9 @@ export function readOptions(args: readonly string[], env: Readonly<Record<string
     behindProxy: values.proxy ?? env['ZEITPUNKT_PROXY'] === '1',
     check: values.check ?? false,
     metricsPort: metrics === undefined ? null : portOf(metrics),
+    quotaBytes: quotaOf(values.quota ?? env['ZEITPUNKT_QUOTA']),
+    idleMs: idleOf(values.idle ?? env['ZEITPUNKT_IDLE'], socket !== null),
+    socket,
     backups: backupsOf(values, env),
   };
 }
@@ -62,6 +73,25 @@ function portOf(text: string): number {
   return port;
 }
 
+/** @param wakes whether it is begun again when somebody asks: then it sleeps after an hour where nothing else is said */
+function idleOf(text: string | undefined, wakes: boolean): number | null {
+  const minutes = text ?? (wakes ? '60' : '0');
+  if (!/^\d{1,5}(\.\d+)?$/.test(minutes)) {
+    throw new CoreError('START_OPTION', `After how many minutes it ends is a number, 0 for never, but “${minutes}” came.`, { minutes });
+  }
+  return Number(minutes) === 0 ? null : Number(minutes) * 60_000;
+}
+
+function quotaOf(text: string | undefined): number | null {
+  if (text === undefined) return null;
+  if (!/^[1-9]\d{1,6}$/.test(text)) {
+    throw new CoreError('START_OPTION', `How large the school may become is a whole number of megabytes from 10 on, but “${text}” came.`, {
+      quota: text,
+    });
+  }
+  return Number(text) * 2 ** 20;
+}
+
 function parse(args: string[]) {
   try {
     const text = { type: 'string' } as const;
@@ -69,13 +99,25 @@ function parse(args: string[]) {
     const backups = { backups: text, 'backup-at': text, 'backup-keep': text, name: text };
     return parseArgs({
       args,
-      options: { port: text, host: text, data: text, url: text, demo: flag, proxy: flag, check: flag, metrics: text, ...backups },
+      options: {
+        port: text,
+        host: text,
+        data: text,
+        url: text,
+        demo: flag,
+        proxy: flag,
+        check: flag,
+        metrics: text,
+        quota: text,
+        idle: text,
+        ...backups,
+      },
     }).values;
   } catch (error) {
     const [sentence] = (error as Error).message.split('\n');
     throw new CoreError(
       'START_OPTION',
-      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --check, --metrics, --backups, --backup-at, --backup-keep and --name.`,
+      `${sentence} The options are --port, --host, --data, --url, --proxy, --demo, --check, --metrics, --quota, --idle, --backups, --backup-at, --backup-keep and --name.`,
       {
         why: sentence ?? '',
       },

@@ -23,6 +23,8 @@ export interface Served {
   readonly store: Store;
   /** The port it listens to, also where any free one was asked for. */
   readonly port: number;
+  /** Its backups, where they are set. */
+  readonly backups: ScheduledBackups | null;
   /** What whoever started it should read. */
   readonly greeting: string;
 }
@@ -34,9 +36,9 @@ export interface Served {
  * @throws CoreError START_… with one plain sentence; nothing is left open then
  */
 export async function serve(options: StartOptions, here: string, workOf = workThread): Promise<Served> {
-  const store = openStore({ dataDir: options.dataDir, migrationsDir: resolve(here, '../drizzle') });
+  const store = openStore({ ...options, migrationsDir: resolve(here, '../drizzle') });
   try {
-    return await listen(options, store, here, workOf(store, here));
+    return await listen(options, store, here, workOf(store, here, options));
   } catch (error) {
     store.close();
     throw error;
@@ -44,9 +46,9 @@ export async function serve(options: StartOptions, here: string, workOf = workTh
 }
 
 /** Heavy work in a thread of its own. */
-function workThread(store: Store, here: string): Work {
+function workThread(store: Store, here: string, { quotaBytes }: StartOptions): Work {
   const onFault = (error: Error) => console.error('The thread of heavy work ended; it begins anew when it is needed.', error);
-  return new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, onFault });
+  return new WorkThread({ script: resolve(here, 'worker.js'), file: store.sqlite.name, quotaBytes, onFault });
 }
 
 /** Backups of a school that is served, made beside it. */
@@ -79,6 +81,7 @@ async function listen(
   let listensTo = port;
   const addresses = () => addressesOf({ publicUrl, host, port: listensTo, interfaces: networkInterfaces() });
   const figures = options.metricsPort === null ? null : new Figures();
+  const backups = options.backups && scheduled(options.backups, options.dataDir, here, store);
   const app = await buildApp({
     store,
     work,
@@ -88,7 +91,7 @@ async function listen(
     publicUrl,
     behindProxy,
     addresses,
-    backups: options.backups && scheduled(options.backups, options.dataDir, here, store),
+    backups,
     figures,
     // A service keeps its log; a teacher who starts it in a window reads what matters.
     logger: { level: process.env['LOG_LEVEL'] ?? (process.stdout.isTTY ? 'warn' : 'info') },
@@ -98,7 +101,8 @@ async function listen(
     app.addHook('onClose', async () => void served.close());
   }
   try {
-    await app.listen({ port, host });
+    // Fastify hands on to Node whatever says where to listen, a socket that is open already, too.
+    await app.listen({ port, host, ...options.socket });
   } catch (error) {
     const { code, message } = error as NodeJS.ErrnoException;
     const why = code === 'EADDRINUSE' ? `Port ${port} is used by another program.` : `The server cannot listen there (${message}).`;
@@ -110,5 +114,5 @@ async function listen(
   const lines = [`\n  Teacher:  ${own}/`, ...addresses().map((url) => `  Pupils:   ${url}/desk`)];
   if (demo) lines.push(`\n  Demo sign-in:  ${DEMO_SIGN_IN.signInName}   Password:  ${DEMO_SIGN_IN.password}`);
   if (setUpCode) lines.push(`\n  First start: open ${own}/set-up and enter the code  ${setUpCode}`);
-  return { app, store, port: listensTo, greeting: lines.join('\n') };
+  return { app, store, port: listensTo, backups, greeting: lines.join('\n') };
 }

@@ -1,17 +1,18 @@
-import type { FastifyServerOptions } from 'fastify';
+import type { FastifyRequest, FastifyServerOptions } from 'fastify';
 import type { ScheduledBackups } from './backup/scheduled.js';
 import type { Store } from './db/connection.js';
 import { type Events, newEvents } from './events.js';
-import { type FindTeacher, type RequireTeacher, teacherGuard } from './features/auth/guard.js';
+import { type FindTeacher, type RequireTeacher, TEACHER_COOKIE, teacherGuard } from './features/auth/guard.js';
 import type { Figures } from './figures/figures.js';
 import { LoginLines } from './features/auth/login-lines.js';
 import { SchoolClock } from './features/clock/school-clock.js';
 import { OwnRooms } from './features/own-pace/own-rooms.js';
 import { FailedTries } from './http/failed-tries.js';
 import { DEFAULT_LIMITS, type Limits } from './http/limits.js';
+import type { Asker } from './http/request-rates.js';
 import { type Cookies, cookiesOf } from './http/tokens.js';
 import { readPages, type WebPages } from './http/web-pages.js';
-import { deskFinder, type FindDesk, type FindRoom } from './sessions/desk-places.js';
+import { DESK_COOKIE, deskFinder, isPlace, type FindDesk, type FindRoom } from './sessions/desk-places.js';
 import { RoomDirectory } from './sessions/room-directory.js';
 import { heavyTasks } from './work/tasks.js';
 import { workInPlace, type Work } from './work/work.js';
@@ -54,6 +55,7 @@ export interface Shared {
   readonly findDesk: FindDesk;
   readonly findTeacher: FindTeacher;
   readonly requireTeacher: RequireTeacher;
+  readonly askerOf: (request: FastifyRequest) => Asker;
   readonly loginLines: LoginLines;
   readonly cookies: Cookies;
   readonly keyTries: FailedTries;
@@ -73,6 +75,7 @@ export function sharedOf({ store, nowMs, ...options }: AppOptions): Shared {
   const own = new OwnRooms({ store, events, nowMs, rooms });
   const findRoom: FindRoom = (sessionId) => rooms.find(sessionId) ?? own.find(sessionId);
   const guard = teacherGuard(store.db, nowMs);
+  const findDesk = deskFinder(rooms, findRoom);
   return {
     store,
     nowMs,
@@ -83,9 +86,14 @@ export function sharedOf({ store, nowMs, ...options }: AppOptions): Shared {
     rooms,
     own,
     findRoom,
-    findDesk: deskFinder(rooms, findRoom),
+    findDesk,
     findTeacher: guard.find,
     requireTeacher: guard.require,
+    askerOf: (request) => {
+      const { [TEACHER_COOKIE]: login, [DESK_COOKIE]: desk } = request.cookies;
+      if (login && guard.find(request)) return { is: 'teacher', token: login };
+      return desk && isPlace(findDesk, desk) ? { is: 'desk', token: desk } : { is: 'stranger' };
+    },
     loginLines: new LoginLines(),
     cookies: cookiesOf(options.publicUrl?.startsWith('https:') ?? false),
     keyTries,

@@ -6,8 +6,11 @@ const PATIENCE_MS = 1500;
 /** Whatever has not ended by then ends with the process. */
 const END_MS = 4000;
 
-/** Ends the server in order when the system asks it to: nothing new is taken, what was begun is finished, and the database is closed. */
-export function stopInOrder(app: FastifyInstance, store: Store): void {
+/**
+ * Ends the server in order when the system asks it to: nothing new is taken, what was begun is finished, and the database is closed.
+ * @returns does the same when it is called
+ */
+export function stopInOrder(app: FastifyInstance, store: Store): () => void {
   let stopping = false;
   const stop = () => {
     if (stopping) return;
@@ -21,4 +24,5 @@ export function stopInOrder(app: FastifyInstance, store: Store): void {
     app.close().then(end, end);
   };
   process.on('SIGINT', stop).on('SIGTERM', stop);
+  return stop;
 }

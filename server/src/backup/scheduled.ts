@@ -65,6 +65,11 @@ export class ScheduledBackups {
     if (nowMs() >= due.getTime() && (newest === null || newest.atMs < due.getTime())) await this.make();
   }
 
+  /** Resolves once the one that is being made has ended. */
+  settled(): Promise<void> {
+    return this.running ?? Promise.resolve();
+  }
+
   private async attempt(): Promise<void> {
     try {
       await this.options.make();

@@ -6,6 +6,7 @@ import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { checkSchool } from './check-school.js';
 import { prepareDataDir } from './data-dir.js';
+import { holdLimits } from './held-limits.js';
 import { takeLock } from './lock.js';
 import { sqliteCode } from './sqlite-code.js';
 
@@ -25,6 +26,8 @@ export interface StoreOptions {
   readonly dataDir: string;
   /** Folder of the drizzle-kit migrations. */
   readonly migrationsDir: string;
+  /** How large the school may become, in bytes; left out or null, its disk alone bounds it. */
+  readonly quotaBytes?: number | null;
 }
 
 /**
@@ -40,7 +43,7 @@ const BUSY_MS = 5;
  * @throws CoreError START_DATA_DIR, START_DATA_IN_USE, START_DATABASE_NEWER, START_DATABASE_DAMAGED, START_DATABASE_FOREIGN,
  * START_RESTORE_CUT
  */
-export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
+export function openStore({ dataDir, migrationsDir, quotaBytes = null }: StoreOptions): Store {
   prepareDataDir(dataDir);
   const file = join(dataDir, 'zeitpunkt.sqlite');
   const unlock = takeLock(dataDir);
@@ -51,6 +54,7 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
     try {
       const db = drizzle({ client: sqlite });
       migrate(db, { migrationsFolder: migrationsDir });
+      holdLimits(sqlite, quotaBytes); // once the tables are as they are to be
       emptyLog(sqlite); // of what was deleted when the server was cut off
       return { db, sqlite, close: () => (sqlite.close(), unlock()) };
     } catch (error) {
@@ -66,9 +70,11 @@ export function openStore({ dataDir, migrationsDir }: StoreOptions): Store {
 /**
  * Opens the database of a school that is open already once more, for another thread of the same server.
  * @param file of the database
+ * @param quotaBytes as the school was opened with
  */
-export function openBeside(file: string): Store {
+export function openBeside(file: string, quotaBytes: number | null = null): Store {
   const sqlite = connect(file);
+  holdLimits(sqlite, quotaBytes);
   return { db: drizzle({ client: sqlite }), sqlite, close: () => void sqlite.close() };
 }
 

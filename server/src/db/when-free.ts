@@ -1,4 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
+import { problemOfLimit } from './held-limits.js';
 import { sqliteCode } from './sqlite-code.js';
 
 /** How long a write is tried again while another program holds the database, in milliseconds, and how often. */
@@ -21,10 +22,10 @@ export function problemOfStore(error: unknown): unknown {
   if (/^SQLITE_(FULL|IOERR|READONLY|CANTOPEN)/.test(sqliteCode(error))) {
     return new CoreError(
       'STORE_FULL',
-      'The server cannot write to its disk just now; perhaps it is full. Please make room there and try again.',
+      'The server cannot write to its disk just now; perhaps it is full, or the school has all the room it may have. Please make room and try again.',
     );
   }
-  return error;
+  return problemOfLimit(error) ?? error;
 }
 
 /**

@@ -1,3 +1,4 @@
+import { PARTS, RATES, SIZES } from '@zeitpunkt/contract';
 import type { TriesLimits } from './failed-tries.js';
 
 /** How much a place gets where strangers reach the server, and how large a body may be. */
@@ -18,16 +19,22 @@ export interface Limits {
 
 export const DEFAULT_LIMITS: Limits = {
   // Three of a million codes are right at a time: ten tries an hour find one in four years, in half of the cases.
-  secondFactor: { perDevice: 10, perAddress: 60, perServer: 120, turnMs: 1000, withinMs: 3_600_000 },
-  signIn: { perDevice: 8, perAddress: 30, perServer: 120, turnMs: 1000 },
+  secondFactor: { perDevice: RATES.secondFactor.most, perAddress: 60, perServer: 120, turnMs: 1000, withinMs: 3_600_000 },
+  signIn: { perDevice: RATES.signInsOfDevice.most, perAddress: RATES.signInsOfAddress.most, perServer: 120, turnMs: 1000 },
   // There are 11,880 room keys. 300 tries a minute find one of a lesson's ten open minutes in one of four lessons, and then
   // the teacher still lets in or not. Beyond that nothing is tried for whoever is not known: they knock.
   // A class that comes for the first time sits behind one address and looks at the pictures twice.
-  roomKey: { perDevice: 12, perAddress: 150, perServer: 300, turnMs: 1000 },
+  roomKey: { perDevice: RATES.keysOfDevice.most, perAddress: RATES.keysOfAddress.most, perServer: 300, turnMs: 1000 },
   // 665,280 keys: at 60 wrong ones an hour, wherever they come from, it takes 462 days to try all of them.
-  lastingKey: { perDevice: 12, perAddress: 60, perServer: 60, turnMs: 0, withinMs: 3_600_000 },
-  attempts: 60,
-  deskBodyBytes: 8 * 1024,
-  teacherBodyBytes: 64 * 1024,
-  lessonBodyBytes: 4 * 1024 * 1024,
+  lastingKey: {
+    perDevice: RATES.keysOfDevice.most,
+    perAddress: RATES.lastingKeys.most,
+    perServer: RATES.lastingKeys.most,
+    turnMs: 0,
+    withinMs: 3_600_000,
+  },
+  attempts: PARTS.attempts.most,
+  deskBodyBytes: SIZES.fromDesk.bytes,
+  teacherBodyBytes: SIZES.fromTeacher.bytes,
+  lessonBodyBytes: SIZES.lesson.bytes,
 };

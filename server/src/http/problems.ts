@@ -98,6 +98,7 @@ export const STATUS_OF: Record<ErrorCode, number> = {
   BACKUP_FOREIGN: 500,
   BACKUP_NEWER: 500,
   START_RESTORE_CUT: 500,
+  FULL: 409,
   INTERNAL: 500,
 };
 

@@ -36,6 +36,17 @@ export function deskFinder(rooms: RoomDirectory, find: FindRoom): FindDesk {
   };
 }
 
+/** Whether a token is that of a place, in an open room or one that has ended. */
+export function isPlace(find: FindDesk, token: string): boolean {
+  try {
+    find(token);
+    return true;
+  } catch (error) {
+    if (error instanceof CoreError) return false;
+    throw error;
+  }
+}
+
 /**
  * The place on a device that an answer belongs to: that of the pupil whose turn it is, or of the other one.
  * @param cookieOf reads a cookie of the request

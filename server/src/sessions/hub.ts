@@ -1,11 +1,10 @@
+import { PARTS } from '@zeitpunkt/contract';
 import type { DeskMessage, TeacherMessage } from '@zeitpunkt/contract';
 import type { Line } from './line.js';
 
 export type TeacherWindow = 'console' | 'audience';
 type Reach = 'console only' | 'audience too';
 
-/** A pupil has this many windows at most; a further one takes the place of the oldest. */
-const MOST_WINDOWS = 4;
 /** Another window of the same pupil took this one's place: it does not come back by itself. */
 export const REPLACED = 4008;
 
@@ -29,7 +28,7 @@ export class Hub {
     this.desks.set(participantId, lines.add(line));
     if (lines.size === 1) this.onChange(participantId, true);
     // Out of the set at once: however quickly they are opened, there are never more.
-    for (const oldest of [...lines].slice(0, Math.max(0, lines.size - MOST_WINDOWS))) {
+    for (const oldest of [...lines].slice(0, Math.max(0, lines.size - PARTS.windows.most))) {
       lines.delete(oldest);
       oldest.close(REPLACED);
     }

@@ -1,7 +1,6 @@
+import { PARTS } from '@zeitpunkt/contract';
 import type { Outside } from '@zeitpunkt/contract';
 
-/** So many may knock at one door at a time, and so long a knock is remembered, in milliseconds. */
-const MOST_KNOCKS = 40;
 const REMEMBERED_MS = 15 * 60_000;
 
 interface Knock {
@@ -30,7 +29,7 @@ export class Knocks {
 
   /** @param mustBeOpened an open door is not enough @returns whether it is a new knock */
   knock(id: string, mustBeOpened: boolean): boolean {
-    if (this.byId.has(id) || this.current().length >= MOST_KNOCKS) return false;
+    if (this.byId.has(id) || this.current().length >= PARTS.knocks.most) return false;
     this.byId.set(id, { id, atMs: this.nowMs(), opened: false, mustBeOpened });
     return true;
   }

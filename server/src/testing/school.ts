@@ -44,11 +44,13 @@ export class School {
   readonly dataDir = mkdtempSync(join(tmpdir(), 'zeitpunkt-test-'));
   app!: FastifyInstance;
   store!: Store;
+  /** How large its database may become, in bytes; null for as large as it likes. */
+  quotaBytes: number | null = null;
   clockMs = Date.UTC(2026, 10, 2, 9, 40);
 
   /** @param options or what makes them of the opened database */
   async start(options: Partial<AppOptions> | ((store: Store) => Partial<AppOptions>) = {}): Promise<this> {
-    this.store = openStore({ dataDir: this.dataDir, migrationsDir: MIGRATIONS });
+    this.store = openStore({ dataDir: this.dataDir, migrationsDir: MIGRATIONS, quotaBytes: this.quotaBytes });
     const own = typeof options === 'function' ? options(this.store) : options;
     this.app = await buildApp({ store: this.store, nowMs: () => this.clockMs, setUpCode: SET_UP_CODE, ...own });
     await this.app.ready();

@@ -8,6 +8,8 @@ export interface WorkThreadOptions {
   readonly script: string;
   /** The database of the school. */
   readonly file: string;
+  /** How large it may become, in bytes; left out where its disk alone bounds it. */
+  readonly quotaBytes?: number | null;
   /** Is told what ended the thread before its time. */
   readonly onFault: (error: Error) => void;
   /** After how many milliseconds without a word it is ended. */
@@ -93,8 +95,8 @@ export class WorkThread implements Work {
   }
 
   private begin(): Worker {
-    const { script, file, onFault } = this.options;
-    const worker = new Worker(script, { workerData: { file } });
+    const { script, file, quotaBytes = null, onFault } = this.options;
+    const worker = new Worker(script, { workerData: { file, quotaBytes } });
     worker.unref(); // it does not keep the program running
     this.heardAtMs = performance.now();
     const look = setInterval(() => this.lookAfter(worker), this.stuckMs / LOOKS).unref();

@@ -16,7 +16,8 @@ const GIVES_WAY = 5;
 const LOWEST = constants.priority.PRIORITY_LOW;
 // On Linux a thread has a priority of its own; elsewhere it would be the server's.
 if (process.platform === 'linux') setPriority(Math.min(LOWEST, getPriority() + GIVES_WAY));
-const tasks = heavyTasks(openBeside((workerData as { readonly file: string }).file));
+const { file, quotaBytes } = workerData as { readonly file: string; readonly quotaBytes: number | null };
+const tasks = heavyTasks(openBeside(file, quotaBytes));
 const flows = new Map<number, AsyncGenerator<Piece>>();
 
 const say = (message: FromWorker, ...bytes: readonly unknown[]) => port.postMessage(message, memoryOf(bytes));

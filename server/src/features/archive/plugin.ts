@@ -1,4 +1,4 @@
-import { ArchiveFound } from '@zeitpunkt/contract';
+import { ArchiveFound, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import type { Store } from '../../db/connection.js';
@@ -16,8 +16,6 @@ export interface ArchiveOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
-/** Packed, a school year of a class is about 2 MB. */
-const ARCHIVE_BYTES = 48 * 2 ** 20;
 
 /** Everything of a class as one file, and such a file made a class again, on this server or another. */
 export const archivePlugin: Feature<ArchiveOptions> = async (app, { store, work, requireTeacher, nowMs }) => {
@@ -30,7 +28,7 @@ export const archivePlugin: Feature<ArchiveOptions> = async (app, { store, work,
     record(db, { classId: id, act: 'class-exported', count: 1, atMs: nowMs() });
     return reply.type('application/zip').send(Readable.from(work.flow('everything', teacher.id, { id, name, keepDays }, nowMs())));
   });
-  const body = { schema: { response: { 200: ArchiveFound } }, bodyLimit: ARCHIVE_BYTES };
+  const body = { schema: { response: { 200: ArchiveFound } }, bodyLimit: SIZES.archive.bytes };
 
   app.post('/api/archives/look', body, (request) => {
     requireTeacher(request);

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { CardsMade, CardsWish, ClassDetail } from '@zeitpunkt/contract';
+import { CardsMade, CardsWish, ClassDetail, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import { newCardToken, tokenHash } from '../../http/tokens.js';
@@ -7,7 +7,6 @@ import type { ClassRoutesOptions } from './options.js';
 import { classPupils, mustOwnClass, putCard, record, removeCards } from './queries.js';
 
 const Params = Type.Object({ id: Type.String() });
-const BODY_BYTES = 128 * 1024;
 
 /** Join cards: a pupil's own way in. A card made anew replaces the one before. */
 export const cardRoutes: Feature<ClassRoutesOptions> = async (app, { store, requireTeacher, nowMs, detail }) => {
@@ -24,7 +23,7 @@ export const cardRoutes: Feature<ClassRoutesOptions> = async (app, { store, requ
 
   app.post(
     '/api/classes/:id/cards',
-    { schema: { params: Params, body: CardsWish, response: { 200: CardsMade } }, bodyLimit: BODY_BYTES },
+    { schema: { params: Params, body: CardsWish, response: { 200: CardsMade } }, bodyLimit: SIZES.pupilIds.bytes },
     (request) => {
       const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
       const pupils = pupilsIn(id, request.body.pupilIds);
@@ -40,7 +39,7 @@ export const cardRoutes: Feature<ClassRoutesOptions> = async (app, { store, requ
 
   app.post(
     '/api/classes/:id/cards/revoke',
-    { schema: { params: Params, body: CardsWish, response: { 200: ClassDetail } }, bodyLimit: BODY_BYTES },
+    { schema: { params: Params, body: CardsWish, response: { 200: ClassDetail } }, bodyLimit: SIZES.pupilIds.bytes },
     (request) => {
       const teacher = requireTeacher(request);
       const { id } = mustOwnClass(db, teacher.id, request.params.id);

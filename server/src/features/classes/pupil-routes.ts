@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { ClassDetail, PupilChange, PupilLeave, PupilMove, PupilsIn } from '@zeitpunkt/contract';
+import { ClassDetail, PupilChange, PupilLeave, PupilMove, PupilsIn, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Db } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
@@ -18,8 +18,6 @@ import {
 
 const Params = Type.Object({ id: Type.String() });
 const PupilParams = Type.Object({ id: Type.String(), pupilId: Type.String() });
-/** A whole school's list with long names and references. */
-const PUPILS_BODY_BYTES = 1024 * 1024;
 
 /** The pupils of a class: added, named, moved; and those who leave. */
 export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, requireTeacher, events, nowMs, detail }) => {
@@ -27,7 +25,7 @@ export const pupilRoutes: Feature<ClassRoutesOptions> = async (app, { store, req
 
   app.post(
     '/api/classes/:id/pupils',
-    { schema: { params: Params, body: PupilsIn, response: { 200: ClassDetail } }, bodyLimit: PUPILS_BODY_BYTES },
+    { schema: { params: Params, body: PupilsIn, response: { 200: ClassDetail } }, bodyLimit: SIZES.pupils.bytes },
     (request) => {
       const teacher = requireTeacher(request);
       const { id: classId } = mustOwnClass(db, teacher.id, request.params.id);

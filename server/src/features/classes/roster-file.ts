@@ -1,3 +1,4 @@
+import { PARTS } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { RosterRow } from '@zeitpunkt/core/roster/roster';
 import type { RosterFile } from '@zeitpunkt/contract';
@@ -7,8 +8,6 @@ import { stringify } from 'csv-stringify/sync';
 /** What separates cells, the likeliest first. */
 const DELIMITERS = [',', ';', '\t'] as const;
 
-/** A whole school's list, and a row with every field that a school keeps of a child. */
-const MOST_ROWS = 5000;
 const LONGEST_ROW = 16 * 1024;
 
 /** Sentences for what the reader of CSV finds wrong; each is put after the line. */
@@ -58,7 +57,7 @@ function parseRows(text: string, delimiter: string, firstLine: number): RosterRo
   /** The last line of the row that was read last, from 1: a fault lies in the row after it. */
   let readTo = 0;
   const take = (cells: string[], { lines }: { readonly lines: number }) => {
-    if (rows.length === MOST_ROWS) throw unreadable(`This list has more than ${MOST_ROWS} rows. Take it in parts.`);
+    if (rows.length === PARTS.listRows.most) throw unreadable(`This list has more than ${PARTS.listRows.most} rows. Take it in parts.`);
     if (cells.some((cell) => cell.trim() !== '')) rows.push({ line: firstLine - 1 + lines - lineBreaks(cells), cells });
     readTo = lines;
     return null; // nothing is gathered twice

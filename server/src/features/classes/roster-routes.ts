@@ -1,4 +1,4 @@
-import { RosterFile } from '@zeitpunkt/contract';
+import { RosterFile, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Feature } from '../../http/feature.js';
 import { fileOf, takesFiles } from '../../http/takes-files.js';
@@ -6,15 +6,12 @@ import type { ClassRoutesOptions } from './options.js';
 import { classPupils, mustOwnClass, record } from './queries.js';
 import { rosterCsv } from './roster-file.js';
 
-/** A list of 2,000 pupils with many columns is about a megabyte. */
-const FILE_BYTES = 4 * 1024 * 1024;
-
 /** Class lists as files: one that comes in is read as a table, of which the teacher then says what is what; and one goes out. */
 export const rosterRoutes: Feature<ClassRoutesOptions> = async (app, { store, work, requireTeacher, nowMs }) => {
   const { db } = store;
   takesFiles(app);
 
-  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: FILE_BYTES }, (request) => {
+  app.post('/api/roster-files', { schema: { response: { 200: RosterFile } }, bodyLimit: SIZES.classList.bytes }, (request) => {
     requireTeacher(request);
     return work.ask('roster', fileOf(request));
   });

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup } from '@zeitpunkt/contract';
+import { DeskView, Join, Knock, KnockAnswer, RoomFound, RoomLookup, PARTS } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import type { Events } from '../../events.js';
@@ -17,9 +17,6 @@ export interface ComingInOptions extends KeyTriesNeeds {
   readonly events: Events;
 }
 
-/** So many who are not on its class list a room takes at most. */
-const MOST_NEWCOMERS = 20;
-
 /** How a pupil comes in: a room is looked up by its key, joined, or knocked at. */
 export const comingInRoutes: Feature<ComingInOptions> = async (app, options) => {
   const { rooms, store, events, findDesk, limits, cookies } = options;
@@ -30,7 +27,7 @@ export const comingInRoutes: Feature<ComingInOptions> = async (app, options) => 
 
   /** One who is not on the class list is put on it, at its end. @throws CoreError PUPIL_UNKNOWN, NAME_TAKEN */
   const takeNewcomer = (room: OpenRoom, pupil: { readonly id: string; readonly name: string }) => {
-    if (!room.admitsNewcomers || (rooms.find(room.id)?.newcomers ?? 0) >= MOST_NEWCOMERS) {
+    if (!room.admitsNewcomers || (rooms.find(room.id)?.newcomers ?? 0) >= PARTS.newcomers.most) {
       throw new CoreError('PUPIL_UNKNOWN', 'Only pupils of the class list can come in here. Please ask your teacher.');
     }
     lists.add(room.classId, pupil);

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { ClientMessage, type DeskMessage } from '@zeitpunkt/contract';
+import { ClientMessage, type DeskMessage, RATES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { FastifyRequest } from 'fastify';
 import type { WebSocket } from 'ws';
@@ -24,8 +24,6 @@ export interface SocketOptions {
 
 /** A line that does not answer this long is taken for dead. */
 const HEARTBEAT_MS = 20_000;
-/** A window asks for the state after it missed something: seldom. One that says more than this in a heartbeat is cut off. */
-const MOST_MESSAGES = 60;
 /** RFC 6455, 7.4.1: the other side broke a rule of ours. */
 const POLICY = 1008;
 
@@ -99,8 +97,8 @@ function serve(socket: WebSocket, line: Line, stop: () => void): void {
   }, HEARTBEAT_MS).unref();
   const isTooMuch = () => {
     messages += 1;
-    if (messages === MOST_MESSAGES + 1) socket.close(POLICY);
-    return messages > MOST_MESSAGES;
+    if (messages === RATES.socketMessages.most + 1) socket.close(POLICY);
+    return messages > RATES.socketMessages.most;
   };
   socket.on('pong', () => (alive = true));
   socket.on('ping', (data) => {

@@ -1,5 +1,5 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProgress, OwnPaceStart } from '@zeitpunkt/contract';
+import { DeskView, OwnGo, OwnPaceChange, OwnPaceDetail, OwnPaceLine, OwnPaceProgress, OwnPaceStart, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import type { Feature } from '../../http/feature.js';
@@ -21,8 +21,6 @@ export interface OwnPaceOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
-/** The ids of a whole school. */
-const START_BODY_BYTES = 128 * 1024;
 /** Lessons whose last day is over are looked for so often, in milliseconds. */
 const OVER_EVERY_MS = 10 * 60_000;
 
@@ -42,7 +40,7 @@ export const ownPacePlugin: Feature<OwnPaceOptions> = async (app, { store, own, 
 
   app.post(
     '/api/own-pace',
-    { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: START_BODY_BYTES },
+    { schema: { body: OwnPaceStart, response: { 200: OwnPaceDetail } }, bodyLimit: SIZES.pupilIds.bytes },
     (request) => {
       const teacher = requireTeacher(request);
       return own.give(request.body, teacher.id, pinForTeaching(store.db, teacher.id, request.body, nowMs()));

@@ -1,3 +1,4 @@
+import { PARTS } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { ClassPlan, IsoDate } from '@zeitpunkt/core/series/plan';
 import { daysOn } from '@zeitpunkt/core/series/school-days';
@@ -22,10 +23,8 @@ export interface CalendarRead {
   readonly left: readonly { readonly name: string; readonly why: string }[];
 }
 
-/** So many entries a file may have, and so often those that come again are followed, all together. */
-const MOST_ENTRIES = 5000;
+/** So often entries that come again are followed, all together. */
 const MOST_TIMES = 40_000;
-const MOST_DAYS = 2000;
 const LONGEST_NAME = 120;
 
 /**
@@ -79,8 +78,10 @@ export function readCalendar(text: string, from: IsoDate, to: IsoDate): Calendar
 
   function addDay(date: IsoDate, name: string): void {
     if (days.has(date)) return;
-    if (days.size === MOST_DAYS)
-      throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${MOST_DAYS} whole days.`, { most: MOST_DAYS });
+    if (days.size === PARTS.calendarDays.most)
+      throw new CoreError('FILE_UNREADABLE', `This calendar names more than ${PARTS.calendarDays.most} whole days.`, {
+        most: PARTS.calendarDays.most,
+      });
     days.set(date, name);
   }
 }
@@ -154,11 +155,15 @@ function dayOfTime({ year, month, day }: ICAL.Time): number {
 function entriesOf(text: string): ICAL.Component[] {
   // Counted before the whole is read: that takes far longer.
   const entries = text.match(/^BEGIN:VEVENT/gim)?.length ?? 0;
-  if (entries > MOST_ENTRIES)
-    throw new CoreError('FILE_UNREADABLE', `This calendar has ${entries} entries; up to ${MOST_ENTRIES} are read. Take a part of it.`, {
-      entries,
-      most: MOST_ENTRIES,
-    });
+  if (entries > PARTS.calendarEntries.most)
+    throw new CoreError(
+      'FILE_UNREADABLE',
+      `This calendar has ${entries} entries; up to ${PARTS.calendarEntries.most} are read. Take a part of it.`,
+      {
+        entries,
+        most: PARTS.calendarEntries.most,
+      },
+    );
   return parsed(text).getAllSubcomponents('vevent');
 }
 

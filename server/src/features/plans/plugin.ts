@@ -1,7 +1,7 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { sameJson } from '@zeitpunkt/core/same-json';
 import { dayOf, daysOn } from '@zeitpunkt/core/series/school-days';
-import { DaysFound, PlanDetail, PlanSaved } from '@zeitpunkt/contract';
+import { DaysFound, PlanDetail, PlanSaved, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
 import { stored } from '../../db/stored.js';
@@ -22,8 +22,6 @@ export interface PlansOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
-/** Some thousand entries; larger ones hold pictures. */
-const CALENDAR_BYTES = 2 * 2 ** 20;
 /** Days off are read from a while ago to the end of the next school year. */
 const DAYS_BACK = 60;
 const DAYS_ON = 500;
@@ -65,7 +63,7 @@ export const plansPlugin: Feature<PlansOptions> = async (app, { store, work, req
   });
 
   takesFiles(app);
-  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: CALENDAR_BYTES }, (request) => {
+  app.post('/api/calendars/look', { schema: { response: { 200: DaysFound } }, bodyLimit: SIZES.calendar.bytes }, (request) => {
     requireTeacher(request);
     const today = dayOf(nowMs());
     return work.ask('calendar', fileOf(request), daysOn(today, -DAYS_BACK), daysOn(today, DAYS_ON));

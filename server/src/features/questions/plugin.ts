@@ -1,4 +1,4 @@
-import { QuestionsFound } from '@zeitpunkt/contract';
+import { QuestionsFound, SIZES } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { Type } from '@sinclair/typebox';
 import type { Store } from '../../db/connection.js';
@@ -16,7 +16,6 @@ export interface QuestionsOptions {
 }
 
 const Params = Type.Object({ id: Type.String() });
-const PACKAGE_BYTES = 20 * 2 ** 20;
 
 /** Packages of questions from elsewhere: looked at by the server, put into the lesson by the script place, where it can be undone. */
 export const questionsPlugin: Feature<QuestionsOptions> = async (app, { store, work, requireTeacher }) => {
@@ -26,7 +25,7 @@ export const questionsPlugin: Feature<QuestionsOptions> = async (app, { store, w
     '/api/lessons/:id/questions/look',
     {
       schema: { params: Params, response: { 200: QuestionsFound } },
-      bodyLimit: PACKAGE_BYTES,
+      bodyLimit: SIZES.questions.bytes,
     },
     (request) => {
       const row = ownLesson(store.db, requireTeacher(request).id, (request.params as { id: string }).id);

@@ -1,4 +1,4 @@
-import { ItemSchema, type QuestionsFound } from '@zeitpunkt/contract';
+import { ItemSchema, type QuestionsFound, PARTS } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { LessonSettings } from '@zeitpunkt/core/lesson/settings';
 import { type DocumentOf, readPackage } from '@zeitpunkt/core/qti/in/package-in';
@@ -12,8 +12,6 @@ import { checkOf } from '../../http/fits.js';
 
 const MB = 2 ** 20;
 const LIMITS: ZipLimits = { files: 1000, fileBytes: 4 * MB, totalBytes: 60 * MB };
-/** As many as a lesson may have. */
-const MOST_QUESTIONS = 100;
 
 export const questionTasks = {
   /** The questions in a package. Pictures, sounds and films are not read, however large they are. @throws CoreError FILE_UNREADABLE */
@@ -36,7 +34,7 @@ async function found(files: ReadonlyMap<string, Uint8Array>, settings: LessonSet
       throw error;
     }
   };
-  return readPackage(root, documentOf, (data) => ownItem(data, settings), settings, MOST_QUESTIONS);
+  return readPackage(root, documentOf, (data) => ownItem(data, settings), settings, PARTS.questionsOfPackage.most);
 }
 
 /** A path as it stands in the archive: manifests may write it as an address. */

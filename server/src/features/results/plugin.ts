@@ -1,4 +1,4 @@
-import { ResultsTaken } from '@zeitpunkt/contract';
+import { ResultsTaken, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { Readable } from 'node:stream';
 import type { Store } from '../../db/connection.js';
@@ -19,8 +19,6 @@ export interface ResultsOptions {
   readonly events: Events;
 }
 
-/** A school year of a class is about 17,000 answers of a kilobyte and a half. */
-const FILE_BYTES = 48 * 2 ** 20;
 const Params = Type.Object({ id: Type.String() });
 const Only = Type.Object({ session: Type.Optional(Type.String()) });
 
@@ -40,7 +38,7 @@ export const resultsPlugin: Feature<ResultsOptions> = async (app, { store, work,
       return reply.type(`${type}; charset=utf-8`).send(Readable.from(work.flow(format, id, only)));
     });
   }
-  const body = { schema: { params: Params, response: { 200: ResultsTaken } }, bodyLimit: FILE_BYTES };
+  const body = { schema: { params: Params, response: { 200: ResultsTaken } }, bodyLimit: SIZES.results.bytes };
 
   app.post('/api/classes/:id/results/look', body, (request) => {
     const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);

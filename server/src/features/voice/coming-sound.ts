@@ -1,13 +1,11 @@
-import { TakePieces, TakeSchema } from '@zeitpunkt/contract';
+import { TakePieces, TakeSchema, SIZES } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import { Type } from '@sinclair/typebox';
 import { nameFeatures, type Feature } from '../../http/feature.js';
 import { isSound } from './is-sound.js';
-import { bytesOf, PIECE_BYTES, PieceParams, takesPieces, type ComingTakesOptions } from './pieces.js';
+import { bytesOf, PieceParams, takesPieces, type ComingTakesOptions } from './pieces.js';
 import * as queries from './queries.js';
 
-/** Half an hour of the best that a browser records. */
-const SOUND_BYTES = 40 * 1024 * 1024;
 /** What kind of file the whole sound is, and how long in bytes. */
 const SoundWhole = Type.Object({ mime: TakeSchema.properties.mime, bytes: Type.String({ pattern: '^[1-9][0-9]{0,8}$' }) });
 
@@ -19,14 +17,14 @@ export const comingSound: Feature<Omit<ComingTakesOptions, 'nowMs'>> = async (ap
   // In pieces, too: a long take has to come through a slow line. The first one begins anew; the last one makes it whole.
   app.post(
     '/api/lessons/:id/takes/:takeId/sound/:number',
-    { schema: { params: PieceParams, querystring: SoundWhole, response: { 200: TakePieces } }, bodyLimit: PIECE_BYTES },
+    { schema: { params: PieceParams, querystring: SoundWhole, response: { 200: TakePieces } }, bodyLimit: SIZES.takePiece.bytes },
     (request) => {
       const { id } = recordings.mustOwnTake(request, request.params);
       const { mime } = request.query;
       const [number, bytes] = [Number(request.params.number), Number(request.query.bytes)];
-      if (bytes > SOUND_BYTES)
-        throw new CoreError('TAKE_SOUND', `The sound of a take may have ${SOUND_BYTES / 2 ** 20} MB at most.`, {
-          megabytes: SOUND_BYTES / 2 ** 20,
+      if (bytes > SIZES.takeSound.bytes)
+        throw new CoreError('TAKE_SOUND', `The sound of a take may have ${SIZES.takeSound.bytes / 2 ** 20} MB at most.`, {
+          megabytes: SIZES.takeSound.bytes / 2 ** 20,
         });
       const piece = bytesOf(request);
       if (number === 0) queries.forgetSoundPieces(db, id);

@@ -1,12 +1,9 @@
 import { CoreError } from '@zeitpunkt/core/errors';
-import { TakeBegin, TakePieces } from '@zeitpunkt/contract';
+import { TakeBegin, TakePieces, PARTS, SIZES } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
 import { nameFeatures, type Feature } from '../../http/feature.js';
-import { bytesOf, PIECE_BYTES, PieceParams, takesPieces, type ComingTakesOptions } from './pieces.js';
+import { bytesOf, PieceParams, takesPieces, type ComingTakesOptions } from './pieces.js';
 import * as queries from './queries.js';
-
-/** Pieces of a take: half an hour in seconds, and then some. */
-const MOST_PIECES = 4000;
 
 const Params = Type.Object({ id: Type.String() });
 const TakeParams = Type.Object({ id: Type.String(), takeId: Type.String() });
@@ -35,12 +32,12 @@ export const comingTakes: Feature<ComingTakesOptions> = async (app, { store, now
 
   app.post(
     '/api/lessons/:id/takes/:takeId/pieces/:number',
-    { schema: { params: PieceParams, response: { 200: TakePieces } }, bodyLimit: PIECE_BYTES },
+    { schema: { params: PieceParams, response: { 200: TakePieces } }, bodyLimit: SIZES.takePiece.bytes },
     (request) => {
       const { id, state } = recordings.mustOwnTake(request, request.params);
       const [number, pieces] = [Number(request.params.number), queries.piecesOf(db, id, 'take')];
       // Sent again, or the whole sound has come meanwhile: nothing to add. One that leaps is told where to go on.
-      if (state === 'coming' && number === pieces && pieces < MOST_PIECES) {
+      if (state === 'coming' && number === pieces && pieces < PARTS.takePieces.most) {
         queries.insertPiece(db, id, 'take', number, bytesOf(request));
         return { pieces: pieces + 1 };
       }

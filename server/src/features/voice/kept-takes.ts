@@ -1,4 +1,4 @@
-import { CuesChange, RecordingDetail, TakeSchema } from '@zeitpunkt/contract';
+import { CuesChange, RecordingDetail, TakeSchema, SIZES } from '@zeitpunkt/contract';
 import { CoreError } from '@zeitpunkt/core/errors';
 import type { Take } from '@zeitpunkt/core/voice/take';
 import { Type } from '@sinclair/typebox';
@@ -14,8 +14,6 @@ interface KeptTakesOptions {
   readonly recordings: OwnRecordings;
 }
 
-/** What stands at a step in all its pauses and captions, for half an hour. */
-const TAKE_BODY_BYTES = 512 * 1024;
 const TakeParams = Type.Object({ id: Type.String(), takeId: Type.String() });
 
 /** Takes that are whole: kept at their step, captioned, the one before brought back, deleted. */
@@ -25,7 +23,7 @@ export const keptTakes: Feature<KeptTakesOptions> = async (app, { store, nowMs, 
   // Its sound is there: it becomes the take of its step. Sent again it stays what it is.
   app.post(
     '/api/lessons/:id/takes/:takeId',
-    { schema: { params: TakeParams, body: TakeSchema, response: { 200: RecordingDetail } }, bodyLimit: TAKE_BODY_BYTES },
+    { schema: { params: TakeParams, body: TakeSchema, response: { 200: RecordingDetail } }, bodyLimit: SIZES.takePiece.bytes },
     (request) => {
       const row = recordings.mustOwnTake(request, request.params);
       const made = stored.take(request.body, 'this step');
@@ -46,7 +44,7 @@ export const keptTakes: Feature<KeptTakesOptions> = async (app, { store, nowMs, 
 
   app.post(
     '/api/lessons/:id/takes/:takeId/cues',
-    { schema: { params: TakeParams, body: CuesChange, response: { 200: RecordingDetail } }, bodyLimit: TAKE_BODY_BYTES },
+    { schema: { params: TakeParams, body: CuesChange, response: { 200: RecordingDetail } }, bodyLimit: SIZES.takePiece.bytes },
     (request) => {
       const row = recordings.mustOwnTake(request, request.params);
       if (row.state === 'coming') throw new CoreError('TAKE_UNKNOWN', 'The sound of this take has not come whole.');

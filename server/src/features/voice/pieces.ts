@@ -12,7 +12,6 @@ export interface ComingTakesOptions {
 }
 
 /** A piece is about a second of speech; where many waited for the line, they still come one by one. */
-export const PIECE_BYTES = 512 * 1024;
 export const PieceParams = Type.Object({ id: Type.String(), takeId: Type.String(), number: Type.String({ pattern: '^[0-9]{1,4}$' }) });
 
 /** Has the bodies of some routes be bytes. */
