@@ -1,7 +1,7 @@
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
 import { buildPages, buildServer } from './lib/build.mjs';
-import { findChromium } from './lib/chromium.mjs';
+import { findChromium, findTools } from './lib/chromium.mjs';
 import { install } from './lib/install.mjs';
 import { bin, binAside, ROOT, say } from './lib/shell.mjs';
 import { ROOMS } from './lib/rooms.mjs';
@@ -65,6 +65,7 @@ await Promise.all([unitTests(), pagesAndChecks()]);
 
 const journeys = join(reports, 'journeys.json');
 const browser = findChromium();
+findTools();
 const env = { ...process.env, ZEITPUNKT_E2E_REPORT: journeys };
 const began = performance.now();
 const ran =

@@ -1,3 +1,5 @@
+import type { Server } from 'node:net';
+
 /** The first socket that is handed over, after standard input, output and error. */
 const FIRST_FD = 3;
 
@@ -8,4 +10,10 @@ const FIRST_FD = 3;
  */
 export function handedOver(env: Readonly<Record<string, string | undefined>>, pid: number): { readonly fd: number } | null {
   return env['LISTEN_PID'] === String(pid) && Number(env['LISTEN_FDS']) >= 1 ? { fd: FIRST_FD } : null;
+}
+
+/** Has a server that listens to a socket of the file system which it did not make itself say so: Node tells no address of it. */
+export function tellAddress(server: Server): void {
+  const told = server.address.bind(server);
+  server.address = () => told() ?? 'a socket that was handed over';
 }

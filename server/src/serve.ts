@@ -12,6 +12,7 @@ import { noteAct, pupilsDeletedAtMs } from './features/acts/gives.js';
 import { addressesOf } from './features/addresses/addresses.js';
 import { authQueries } from './features/auth/queries.js';
 import type { BackupSetting, StartOptions } from './options.js';
+import { tellAddress } from './handed-over.js';
 import { figuresPort } from './figures/figures-port.js';
 import { Figures } from './figures/figures.js';
 import { WorkThread } from './work/thread.js';
@@ -101,6 +102,7 @@ async function listen(
     app.addHook('onClose', async () => void served.close());
   }
   try {
+    if (options.socket) tellAddress(app.server);
     // Fastify hands on to Node whatever says where to listen, a socket that is open already, too.
     await app.listen({ port, host, ...options.socket });
   } catch (error) {

@@ -6,7 +6,7 @@ export class PupilPage {
   constructor(
     readonly page: Page,
     readonly name: string,
-    private readonly server: TestServer,
+    private readonly server: Pick<TestServer, 'url'>,
   ) {}
 
   async enterKey(key: readonly string[]): Promise<void> {

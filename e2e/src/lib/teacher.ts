@@ -6,7 +6,7 @@ import { teacherCookie } from './template.js';
 export class TeacherPage {
   constructor(
     readonly page: Page,
-    private readonly server: TestServer,
+    private readonly server: Pick<TestServer, 'url'>,
   ) {}
 
   /** Is signed in already, and goes to the lessons. */

@@ -1,10 +1,11 @@
 import { CoreError } from '@zeitpunkt/core/errors';
 import { RecordingDetail, RecordingKeep } from '@zeitpunkt/contract';
 import { Type } from '@sinclair/typebox';
-import type { FastifyReply } from 'fastify';
+import type { FastifyReply, FastifyRequest } from 'fastify';
 import { reallyDelete, type Store } from '../../db/connection.js';
 import { type Events, listenTo } from '../../events.js';
 import type { Feature } from '../../http/feature.js';
+import { sendRanged } from '../../http/ranged.js';
 import { noteAct } from '../acts/gives.js';
 import type { RequireTeacher } from '../auth/gives.js';
 import { DESK_COOKIE, type FindDesk } from '../../sessions/desk-places.js';
@@ -24,6 +25,7 @@ export interface VoiceOptions {
 
 const Params = Type.Object({ id: Type.String() });
 const TakeParams = Type.Object({ id: Type.String(), takeId: Type.String() });
+
 /** The recording of a lesson: takes come piece by piece, are kept by their steps, heard at own pace, and deleted for good. */
 export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, findDesk, requireTeacher, nowMs }) => {
   const { db } = store;
@@ -33,10 +35,10 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
   await app.register(comingTakes, { store, nowMs, recordings });
   await app.register(comingSound, { store, recordings });
   await app.register(keptTakes, { store, nowMs, recordings });
-  const sendSound = (reply: FastifyReply, takeId: string) => {
+  const sendSound = (request: FastifyRequest, reply: FastifyReply, takeId: string) => {
     const kept = queries.soundOf(db, takeId);
     if (!kept) throw new CoreError('TAKE_UNKNOWN', 'The sound of this take has not come whole.');
-    return reply.type(kept.mime).header('cache-control', 'no-store').send(kept.sound);
+    return sendRanged(request, reply.type(kept.mime).header('cache-control', 'no-store'), kept.sound);
   };
 
   app.get('/api/lessons/:id/recording', { schema: { params: Params, response: { 200: RecordingDetail } } }, (request) =>
@@ -44,7 +46,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
   );
 
   app.get('/api/lessons/:id/takes/:takeId/sound', { schema: { params: TakeParams } }, (request, reply) =>
-    sendSound(reply, recordings.mustOwnTake(request, request.params).id),
+    sendSound(request, reply, recordings.mustOwnTake(request, request.params).id),
   );
 
   app.post(
@@ -70,7 +72,7 @@ export const voicePlugin: Feature<VoiceOptions> = async (app, { store, events, f
     if (!place.room?.mayHear(place.participantId, request.params.id)) {
       throw new CoreError('TAKE_UNKNOWN', 'There is nothing to hear here.');
     }
-    return sendSound(reply, request.params.id);
+    return sendSound(request, reply, request.params.id);
   });
 };
 

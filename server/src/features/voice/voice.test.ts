@@ -79,6 +79,21 @@ test('a take comes in pieces, in order and each once, goes on after a gap, and s
   });
 });
 
+test('of a sound any part is sent that is asked for, so that whoever listens can leap', async () => {
+  const whole = sound(0.5);
+  const { id } = await record('b1', whole);
+  const part = (range?: string) => teacher.send('GET', at(`takes/${id}/sound`), undefined, range === undefined ? {} : { range });
+  expect((await part()).headers).toMatchObject({ 'accept-ranges': 'bytes', 'content-length': String(whole.length) });
+  const some = await part('bytes=100-199');
+  expect([some.statusCode, some.headers['content-range']]).toEqual([206, `bytes 100-199/${whole.length}`]);
+  expect(some.rawPayload.equals(whole.subarray(100, 200))).toBe(true);
+  expect((await part(`bytes=${whole.length - 10}-`)).rawPayload.equals(whole.subarray(-10))).toBe(true);
+  expect((await part('bytes=0-9,20-29')).rawPayload.equals(whole)).toBe(true);
+  expect((await part('pages=1-2')).statusCode).toBe(200);
+  const beyond = await part('bytes=999999-');
+  expect([beyond.statusCode, beyond.headers['content-range']]).toEqual([416, `bytes */${whole.length}`]);
+});
+
 test('once its sound is there a take is the one of its step; the one before can be brought back, the one before that is gone', async () => {
   const first = await record('b1');
   expect(await recording()).toMatchObject({ takes: [first], before: [], cutOff: [] });
