@@ -6,11 +6,11 @@ import { percentile } from './stats.js';
 // Loads a server, in a process of its own: raw sockets, requests whose bytes are made beforehand, and a parser that looks
 // for no more than the end of a reply. A client that is busier than the server would measure itself.
 
-/** What the client loads: an address to post to and the cookie to send for each pupil, and the lines of all windows. */
+/** What the client loads, of one server or, where ports stand beside, of several: an address to post to and the cookie to send for each pupil, and the lines of all windows. */
 export interface LoadSpec {
   readonly port: number;
-  readonly pupils: readonly { readonly path: string; readonly cookie: string; readonly deskPath: string }[];
-  readonly walls: readonly { readonly path: string; readonly cookie: string }[];
+  readonly pupils: readonly { readonly path: string; readonly cookie: string; readonly deskPath: string; readonly port?: number }[];
+  readonly walls: readonly { readonly path: string; readonly cookie: string; readonly port?: number }[];
   /** JSON of different answers; ID stands where the id comes. */
   readonly answers: readonly string[];
 }
@@ -50,10 +50,10 @@ const ID_ON_WALL = /"id":"([0-9a-f-]{36})"/;
 
 async function connect(to: LoadSpec): Promise<void> {
   spec = to;
-  pupils = spec.pupils.map(() => new RawHttp(spec.port));
+  pupils = spec.pupils.map(({ port = spec.port }) => new RawHttp(port));
   await Promise.all(pupils.map((pupil) => pupil.open()));
-  for (const { path, cookie } of spec.walls) {
-    await new RawSocket(spec.port, path, cookie, (text) => {
+  for (const { path, cookie, port = spec.port } of spec.walls) {
+    await new RawSocket(port, path, cookie, (text) => {
       if (!text.startsWith('{"type":"response"')) return;
       const id = ID_ON_WALL.exec(text)?.[1];
       if (id) seen.set(id, performance.now());
@@ -61,7 +61,7 @@ async function connect(to: LoadSpec): Promise<void> {
   }
   heardBy = new Uint8Array(spec.pupils.length);
   await Promise.all(
-    spec.pupils.map(({ deskPath, cookie }, desk) => new RawSocket(spec.port, deskPath, cookie, () => deskHeard(desk)).open()),
+    spec.pupils.map(({ deskPath, cookie, port = spec.port }, desk) => new RawSocket(port, deskPath, cookie, () => deskHeard(desk)).open()),
   );
 }
 
