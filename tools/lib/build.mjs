@@ -20,13 +20,13 @@ export async function buildServer() {
     ['contract/src', 'tools/lib/validators.mjs', 'package-lock.json'],
     'web/src/generated/desk-message-shell.js',
     async () => {
-      say('Compiling validators for the browser …');
+      say('Making the checks of what comes from the server: some seconds …');
       const { writeValidators } = await import('./validators.mjs');
       await writeValidators();
     },
   );
   await whenStale('server', [...OURS, 'server/src'], 'server/dist/main.js', async () => {
-    say('Building the server …');
+    say('Building the server: some seconds …');
     const { bundle } = await import('./bundle.mjs');
     await bundle('server/src/main.ts', 'server/dist/main.js');
     await bundle('server/src/work/worker.ts', 'server/dist/worker.js');
@@ -39,7 +39,7 @@ export async function buildServer() {
 export async function buildPages() {
   const pages = [...OURS, 'web/src', 'web/angular.json', 'web/tsconfig.json', 'tools/lib/compress-pages.mjs', 'tools/lib/desk-worker.mjs'];
   await whenStale('web', pages, 'web/dist/browser/index.html', async () => {
-    say('Building the web application (about a minute the first time) …');
+    say('Building the pages: one to three minutes, and again only when they have changed …');
     const env = { ...process.env, NG_CLI_ANALYTICS: 'false' };
     const began = Date.now();
     const timer = setInterval(() => say(`still building (${Math.round((Date.now() - began) / 1000)} s)`), SAY_EVERY_MS);

@@ -7,6 +7,8 @@ import { ROOT, say } from './shell.mjs';
 const STAMP = join(ROOT, 'node_modules/.zeitpunkt-lock');
 /** What is installed so far is said this often. */
 const SAY_EVERY_MS = 5000;
+/** Where nothing has changed it is said more seldom that it goes on. */
+const SAY_AGAIN_MS = 30_000;
 
 /** Installs the packages of the lock file if it has changed since they were installed last, and says how far it is. */
 export async function install() {
@@ -15,7 +17,8 @@ export async function install() {
   const lock = createHash('sha256').update(text).digest('hex');
   if (existsSync(STAMP) && readFileSync(STAMP, 'utf8') === lock) return;
   const wanted = packagesOf(JSON.parse(text));
-  say(`Installing ${wanted.length.toLocaleString('en')} packages; the first time takes some minutes …`);
+  say('The first start on this machine does three things once: packages are fetched, the server is built, the pages are built.');
+  say(`Fetching ${wanted.length.toLocaleString('en')} packages: one to six minutes, once …`);
   const sayProgress = progress(wanted);
   const timer = setInterval(sayProgress, SAY_EVERY_MS);
   const code = await npmCi();
@@ -47,14 +50,18 @@ function packagesOf(lock) {
 function progress(wanted) {
   const began = Date.now();
   let last = -1;
+  let saidMs = 0;
   return () => {
     const there = wanted.filter((path) => existsSync(path)).length;
     const seconds = Math.round((Date.now() - began) / 1000);
-    // At the end SQLite is compiled where no finished file for this machine can be fetched.
-    if (there === wanted.length) say(`all packages are there; setting up SQLite … (${seconds} s)`);
-    else if (there !== last) say(`${there.toLocaleString('en')} of ${wanted.length.toLocaleString('en')} packages (${seconds} s)`);
-    else say(`fetching … (${seconds} s)`);
+    const isNew = there !== last;
     last = there;
+    if (!isNew && Date.now() - saidMs < SAY_AGAIN_MS) return;
+    saidMs = Date.now();
+    // At the end SQLite is compiled where no finished file for this machine can be fetched.
+    if (there === wanted.length) say(`all packages are there; SQLite is made ready for this machine, up to five minutes (${seconds} s)`);
+    else if (isNew) say(`${there.toLocaleString('en')} of ${wanted.length.toLocaleString('en')} packages (${seconds} s)`);
+    else say(`still fetching (${seconds} s)`);
   };
 }
 

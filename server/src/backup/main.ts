@@ -23,6 +23,7 @@ async function main(): Promise<void> {
   if (options.act === 'restore') {
     await restore({ ...shared, file: options.file });
     console.log(`\nThe school is back in ${options.dataDir}. Start it with: npm start -- --data ${options.dataDir}`);
+    console.log('Whoever was deleted since that backup was made is in it again, and is to be deleted once more.');
     return;
   }
   const { to, school, keeping } = options;
