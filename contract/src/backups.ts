@@ -12,6 +12,8 @@ export const BackupStatus = Exact({
       most: Type.Integer({ minimum: 1 }),
     }),
   ),
+  /** When those that lie there were made, the newest first. */
+  kept: Type.Array(AtMs),
   /** The newest that lies there. */
   last: Nullable(Exact({ atMs: AtMs, bytes: Type.Integer({ minimum: 0 }), sealed: Type.Boolean() })),
   /** Why the latest could not be made, in one sentence; null where it could. */

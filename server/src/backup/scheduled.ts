@@ -31,7 +31,8 @@ export class ScheduledBackups {
     const { to, atMin, most } = this.options;
     const last = this.newest();
     const holdDeleted = this.holdDeleted();
-    return { each: { to, atMin, most }, last, problem: this.problem, holdDeleted, running: this.running !== null };
+    const kept = this.own().map(({ atMs }) => atMs);
+    return { each: { to, atMin, most }, kept, last, problem: this.problem, holdDeleted, running: this.running !== null };
   }
 
   /** Makes one now; asked for again meanwhile it is the same one. */

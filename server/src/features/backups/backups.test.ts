@@ -52,6 +52,7 @@ test('one is made each day once its time is over, whenever the server was starte
   expect(make).toHaveBeenCalledTimes(2);
   expect(told).toEqual([null, null]);
   expect(backups.status().last).toEqual({ atMs: nowMs, bytes: 100, sealed: false });
+  expect(backups.status().kept).toEqual([nowMs, new Date(2026, 11, 1, 17, 5).getTime()]);
 });
 
 test('one that fails is told with its reason, is tried again, and the reason goes when one is made', async () => {
@@ -122,6 +123,7 @@ test('where no place is set, that is said', async () => {
   const teacher = await school.teacher();
   expect((await teacher.send('GET', '/api/backups')).json()).toEqual({
     each: null,
+    kept: [],
     last: null,
     problem: null,
     holdDeleted: null,

@@ -18,7 +18,7 @@ export interface BackupsOptions {
 /** Whether one is due is looked at so often, in milliseconds. */
 const LOOK_EVERY_MS = 10 * 60_000;
 
-const NONE: BackupStatus = { each: null, last: null, problem: null, holdDeleted: null, running: false };
+const NONE: BackupStatus = { each: null, kept: [], last: null, problem: null, holdDeleted: null, running: false };
 
 /** The backups of the school: one a day, the latest of them for every teacher to see, and one more where the first teacher asks. */
 export const backupsPlugin: Feature<BackupsOptions> = async (app, { store, requireTeacher, backups, nowMs }) => {

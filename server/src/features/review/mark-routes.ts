@@ -41,8 +41,9 @@ export const markRoutes: Feature<ReviewRoutesOptions> = async (app, { store, req
     '/api/classes/:id/wordings/:wordingId/take-back',
     { schema: { params: Type.Object({ id: Type.String(), wordingId: Type.String() }), response: { 200: ReviewNotes } } },
     (request) => {
-      const { id } = mustOwnClass(db, requireTeacher(request).id, request.params.id);
-      marks.takeBack(id, request.params.wordingId);
+      const teacher = requireTeacher(request);
+      const { id } = mustOwnClass(db, teacher.id, request.params.id);
+      marks.takeBack(id, teacher.id, request.params.wordingId);
       return review.notes(id);
     },
   );

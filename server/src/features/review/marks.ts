@@ -37,15 +37,22 @@ export class Marks {
     const first = stored.mark(given.mark, 'the pupil');
     const mark = correctedMark(itemIn(record, given.askingId), stored.response(given.given, 'the pupil'), first, verdict, record.lesson.lesson.settings); // prettier-ignore
     const row = { id, responseId, mark: writeMark(mark), was: first.verdict, reason, wordingId: null, atMs: nowMs() };
-    if (review.insertCorrection(row).changes > 0)
-      noteAct(this.needs.store.db, { act: 'response-corrected', atMs: nowMs(), teacherId, about: record.lesson.lesson.title, count: 1 });
+    const about = record.lesson.lesson.title;
+    this.together(() => {
+      if (review.insertCorrection(row).changes > 0)
+        noteAct(this.needs.store.db, { act: 'response-corrected', atMs: nowMs(), teacherId, about, count: 1 });
+    });
     return this.told(sessionId, responseId);
   }
 
   /** The response is marked as at first. @throws CoreError NOT_FOUND */
   undo(sessionId: string, teacherId: string, responseId: string): MarkedResponse {
-    this.mustFind(sessionId, teacherId, responseId);
-    this.needs.review.undoCorrections(responseId, this.needs.nowMs());
+    const { store, review, nowMs } = this.needs;
+    const { record } = this.mustFind(sessionId, teacherId, responseId);
+    this.together(() => {
+      if (review.undoCorrections(responseId, nowMs()).changes === 0) return;
+      noteAct(store.db, { act: 'correction-undone', atMs: nowMs(), teacherId, about: record.lesson.lesson.title, count: 1 });
+    });
     return this.told(sessionId, responseId);
   }
 
@@ -90,20 +97,25 @@ export class Marks {
   }
 
   /** A wording does not count any more, nor did it. @throws CoreError NOT_FOUND */
-  takeBack(classId: string, wordingId: string): void {
-    const { review, nowMs, rooms } = this.needs;
-    if (review.wording(wordingId)?.classId !== classId) throw new CoreError('NOT_FOUND', 'This class has no such wording.');
-    const undone = this.needs.store.sqlite
-      .transaction(() => {
-        review.undoWording(wordingId, nowMs());
-        return review.undoByWording(wordingId, nowMs());
-      })
-      .immediate();
+  takeBack(classId: string, teacherId: string, wordingId: string): void {
+    const { store, review, nowMs, rooms } = this.needs;
+    const accepted = review.wording(wordingId);
+    if (accepted?.classId !== classId) throw new CoreError('NOT_FOUND', 'This class has no such wording.');
+    const undone = this.together(() => {
+      if (accepted.undoneAtMs === null) noteAct(store.db, { act: 'wording-taken-back', atMs: nowMs(), teacherId, about: accepted.wording });
+      review.undoWording(wordingId, nowMs());
+      return review.undoByWording(wordingId, nowMs());
+    });
     this.needs.events.emit('wordingsChanged', { classId });
     for (const { responseId } of undone) {
       const { sessionId } = rooms.queries.response(responseId)!;
       this.needs.events.emit('responseCorrected', { sessionId, responseId });
     }
+  }
+
+  /** What belongs together is written together. */
+  private together<T>(work: () => T): T {
+    return this.needs.store.sqlite.transaction(work).immediate();
   }
 
   private told(sessionId: string, responseId: string): MarkedResponse {

@@ -63,6 +63,12 @@ describe('a corrected mark', () => {
     expect(school.store.sqlite.prepare('SELECT reason, undone_at_ms IS NOT NULL AS undone FROM correction').all()).toEqual([
       { reason: 'She said half past seven aloud.', undone: 1 },
     ]);
+    await teacher.send('POST', `/api/sessions/${room.detail.id}/responses/${given.id}/as-at-first`); // nothing is left to take back
+    const { acts } = (await teacher.send('GET', '/api/acts')).json<{ acts: { act: string }[] }>();
+    expect(acts.map(({ act }) => act).filter((act) => act.startsWith('correction') || act.startsWith('response'))).toEqual([
+      'correction-undone',
+      'response-corrected',
+    ]);
   });
 
   test('survives a restart, is not written twice when it is sent again, and the latest one counts', async () => {

@@ -55,6 +55,11 @@ test('a wording that is let count is right in every answer of the class that say
 
   const back = (await ofClass(`wordings/${wordingId}/take-back`)).json<ReviewNotes>();
   expect(back.wordings).toEqual([]);
+  const { acts } = (await teacher.send('GET', '/api/acts')).json<{ acts: { act: string; about: string }[] }>();
+  expect(acts.slice(0, 2)).toMatchObject([
+    { act: 'wording-taken-back', about: 'seven and a half' },
+    { act: 'wording-accepted', about: 'seven and a half' },
+  ]);
   expect((await marksOf(first)).slice(0, 2)).toEqual(['not-yet', 'not-yet']);
   await write(anouk, 'seven and a half');
   expect((await marksOf(first)).at(-1)).toBe('not-yet');

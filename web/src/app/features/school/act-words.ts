@@ -38,7 +38,9 @@ export const ACT_WORDS: Readonly<Record<ActName, Said>> = {
   'cards-made': (about, n) => `Made cards: ${about}, ${pupils(n)}`,
   'cards-revoked': (about, n) => `Took cards back: ${about}, ${pupils(n)}`,
   'response-corrected': of('Corrected the mark of an answer'),
+  'correction-undone': of('Took the correction of a mark back'),
   'wording-accepted': (about) => `Let a wording count: “${about}”`,
+  'wording-taken-back': (about) => `Does not let a wording count any more: “${about}”`,
   'recording-deleted': of('Deleted a recording'),
   'backed-up': (about) => `Backed up to ${about}`,
   'backups-deleted': (_, n) =>

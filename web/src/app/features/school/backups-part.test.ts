@@ -8,6 +8,7 @@ const EACH = { to: '/srv/backups', atMin: 1020, most: 14 };
 const LAST = { atMs: new Date(2026, 10, 30, 17, 0, 12).getTime(), bytes: 12.4 * 2 ** 20, sealed: true };
 const status = (own: Partial<BackupStatus> = {}): BackupStatus => ({
   each: EACH,
+  kept: [LAST.atMs],
   last: LAST,
   problem: null,
   holdDeleted: null,
@@ -24,6 +25,17 @@ test('when the last one was made, how large it is and where it lies is said; whe
   expect(textOf(page)).toMatch(/Monday 30 November, 17:00 \(12\.4 MB, sealed with a passphrase\)\. One is made each day at 17:00/);
   expect(find.queryByRole('button')).toBeNull(); // only the first teacher asks for one
   expect(server.asked).toHaveLength(1);
+});
+
+test('the last fortnight is a row of days; one without a backup is told, what lies before the first is not', async () => {
+  jest.useFakeTimers({ now: new Date(2026, 11, 1, 12, 0), doNotFake: ['setTimeout', 'queueMicrotask', 'setImmediate', 'performance'] });
+  const kept = [0, 1, 3, 4].map((daysAgo) => new Date(2026, 10, 30 - daysAgo, 17, 0).getTime());
+  new FakeServer({ 'GET /api/backups': status({ kept }) });
+  const { find, page } = await render(BackupsPart, { mayAsk: false });
+  await until(() => textOf(page).includes('/srv/backups'));
+  jest.useRealTimers();
+  expect(find.getByRole('img', { name: 'Backups of 4 days of the last fortnight are there; none of Sat 28 Nov.' })).toBeTruthy();
+  expect(page.querySelectorAll('.boxes .made')).toHaveLength(4);
 });
 
 test('without a place for backups nothing can be asked for, and what that means is said', async () => {

@@ -8,6 +8,7 @@ import { clockOf, clockTime, longDay } from '../../shared/words/days';
 import { locale } from '../../shared/words/language';
 import { Icon } from '../../ui/icons/icon';
 import { AskFirst } from '../../ui/parts/ask-dialog';
+import { BackupDays } from './backup-days';
 import { SCHOOL_WORDS } from './words';
 
 /** While one is made it is asked so often whether it is there, in milliseconds. */
@@ -16,7 +17,7 @@ const LOOK_AGAIN_MS = 1500;
 /** When the school was backed up last, and whether that worked; the first teacher can have it done now. */
 @Component({
   selector: 'zp-backups',
-  imports: [Icon, MatButton, MatProgressBar],
+  imports: [BackupDays, Icon, MatButton, MatProgressBar],
   changeDetection: ChangeDetectionStrategy.OnPush,
   template: `
     <h3>{{ words().heading }}</h3>
@@ -25,6 +26,7 @@ const LOOK_AGAIN_MS = 1500;
         <p class="problem" role="alert"><mat-icon svgIcon="error" /> {{ words().failed(why) }}</p>
       }
       @if (status.each; as each) {
+        <zp-backup-days [kept]="status.kept" />
         <p>{{ last() }} {{ words().each(clock(60 * each.atMin), each.to) }}</p>
       } @else {
         <p>{{ words().nowhere }}</p>

@@ -101,6 +101,9 @@ export const SCHOOL_WORDS = catalogue({
     backups: {
       heading: 'Backups',
       never: 'No backup was made yet.',
+      today: 'today',
+      days: (made: number, missing: readonly string[]) =>
+        `Backups of ${count(made, { one: '{n} day', other: '{n} days' })} of the last fortnight are there${missing.length > 0 ? `; none of ${missing.join(', ')}` : ''}.`,
       last: (day: string, at: string, megabytes: string, sealed: boolean) =>
         `The last one is of ${day}, ${at} (${megabytes} MB${sealed ? ', sealed with a passphrase' : ''}).`,
       each: (at: string, to: string) => `One is made each day at ${at}, in ${to}.`,
