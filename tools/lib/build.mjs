@@ -50,6 +50,8 @@ export async function buildPages() {
       console.error(said);
       process.exit(1);
     }
+    // A warning is dealt with at its root; until then it is seen.
+    for (const warning of said.match(/^.*\[?WARNING[^]*?(?=\n\n)/gm) ?? []) console.error(warning);
     const { writeDeskBeginning, writeDeskWorker } = await import('./desk-worker.mjs');
     writeDeskBeginning();
     await writeDeskWorker();

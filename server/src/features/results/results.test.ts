@@ -115,6 +115,7 @@ test('what is no file of results is refused with its place, and nothing is chang
   const says = async (text: string | Buffer, code: string, sentence: string) =>
     expect(await refused(text)).toMatchObject({ code, detail: expect.stringContaining(sentence) });
   await says('', 'RESULTS_UNREADABLE', 'There is no answer in this file.');
+  await says('x'.repeat(400_000), 'RESULTS_UNREADABLE', 'Line 1'); // refused before it is gone through
   await says('a,b\r\n1,2\r\n', 'RESULTS_UNREADABLE', 'data_json');
   await says(`${csv}one,cell,less\r\n`, 'RESULTS_UNREADABLE', 'Line 7');
   await says(csv.replaceAll('""verdict"":""right""', '""verdict"":""splendid""'), 'RESULTS_UNREADABLE', 'line 3');

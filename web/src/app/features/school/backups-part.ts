@@ -34,7 +34,7 @@ const LOOK_AGAIN_MS = 1500;
       @if (status.holdDeleted; as hold) {
         <p>{{ words().hold(hold.count, day(hold.deletedAtMs), hold.goneAfter) }}</p>
         @if (mayAsk() && !status.running) {
-          <button mat-stroked-button type="button" (click)="forget(hold.count)">{{ words().forget(hold.count) }}</button>
+          <button mat-stroked-button type="button" class="forget" (click)="forget(hold.count)">{{ words().forget(hold.count) }}</button>
         }
       }
       @if (status.running) {
@@ -55,6 +55,13 @@ const LOOK_AGAIN_MS = 1500;
       line-height: 24px;
     }
     button {
+      margin-top: 8px;
+    }
+    .forget {
+      display: block;
+      margin-bottom: 8px;
+    }
+    p + p {
       margin-top: 8px;
     }
     p {
