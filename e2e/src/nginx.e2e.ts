@@ -1,4 +1,6 @@
-import { existsSync } from 'node:fs';
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, PHONE, test } from './lib/classroom.js';
 import { freePorts, Nginx } from './lib/nginx.js';
@@ -142,5 +144,27 @@ test('many schools behind one nginx: each begins with the first request, knows n
   } finally {
     await nginx.stop();
     await Promise.all([terns.stop(), gannets.stop()]);
+  }
+});
+
+test('every unit of deploy/ is one that systemd takes', () => {
+  const deploy = join(import.meta.dirname, '../../deploy');
+  const folder = mkdtempSync(join(tmpdir(), 'zeitpunkt-units-'));
+  try {
+    const units = readdirSync(deploy).filter((name) => /\.(service|socket|timer)$/.test(name));
+    expect(units).toHaveLength(5);
+    const files = units.map((name) => {
+      // A template is looked at as one of its schools. Programs lie where they lie on this machine.
+      const file = join(folder, name.replace('@.', '@terns.'));
+      const text = readFileSync(join(deploy, name), 'utf8')
+        .replace('/usr/bin/node', process.execPath)
+        .replace('/usr/bin/curl', '/bin/true');
+      writeFileSync(file, text);
+      return file;
+    });
+    const { status, stderr } = spawnSync('systemd-analyze', ['verify', ...files], { encoding: 'utf8' });
+    expect([status, stderr]).toEqual([0, '']);
+  } finally {
+    rmSync(folder, { recursive: true });
   }
 });
