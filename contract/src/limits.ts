@@ -71,7 +71,8 @@ export interface RateLimit {
 export const RATES = {
   teacherRequests: { most: 6000, of: 'requests', per: 'a browser of a teacher', withinSec: 60 },
   deskRequests: { most: 600, of: 'requests', per: 'a device of a pupil, answers apart', withinSec: 60 },
-  strangerRequests: { most: 3000, of: 'requests', per: 'an address, of whoever is neither signed in nor in a room', withinSec: 60 },
+  // A thousand pupils of one school may come in behind one address within the same minute.
+  strangerRequests: { most: 12_000, of: 'requests', per: 'an address, of whoever is neither signed in nor in a room', withinSec: 60 },
   socketMessages: { most: 60, of: 'messages', per: 'a line', withinSec: 60 },
   signInsOfDevice: { most: 8, of: 'wrong passwords', per: 'a device, or a name', withinSec: 60 },
   signInsOfAddress: { most: 30, of: 'wrong passwords before tries are slowed down', per: 'an address', withinSec: 60 },
