@@ -122,6 +122,7 @@ test('many schools behind one nginx: each begins with the first request, knows n
   gannets.onSocket(join(terns.folder, 'gannets.sock'), settings('gannets'));
   const sleeps = 'it sleeps until somebody comes';
   try {
+    for (const school of [terns, gannets]) await expect.poll(() => school.count('Listening on')).toBe(1);
     const teacher = new TeacherPage(page, { url: urlOf('terns') });
     await teacher.signInByForm();
     await expect(page.getByRole('navigation', { name: 'Places' })).toBeVisible();
