@@ -29,9 +29,10 @@ export class ScheduledBackups {
 
   status(): BackupStatus {
     const { to, atMin, most } = this.options;
-    const last = this.newest();
-    const holdDeleted = this.holdDeleted();
-    const kept = this.own().map(({ atMs }) => atMs);
+    const all = this.own();
+    const last = this.newest(all);
+    const holdDeleted = this.holdDeleted(all);
+    const kept = all.map(({ atMs }) => atMs);
     return { each: { to, atMin, most }, kept, last, problem: this.problem, holdDeleted, running: this.running !== null };
   }
 
@@ -81,15 +82,13 @@ export class ScheduledBackups {
     this.options.onDone(this.problem);
   }
 
-  private newest(): BackupStatus['last'] {
-    const [last] = this.own();
+  private newest([last] = this.own()): BackupStatus['last'] {
     return last ? { atMs: last.atMs, sealed: last.sealed, bytes: statSync(join(this.options.to, last.file)).size } : null;
   }
 
-  private holdDeleted(): BackupStatus['holdDeleted'] {
+  private holdDeleted(all: ReturnType<ScheduledBackups['own']>): BackupStatus['holdDeleted'] {
     const deletedAtMs = this.options.pupilsDeletedAtMs();
     if (deletedAtMs === null) return null;
-    const all = this.own();
     const without = all.findIndex(({ atMs }) => atMs <= deletedAtMs);
     if (without === -1) return null;
     return { count: all.length - without, deletedAtMs, goneAfter: Math.max(1, this.options.most - without) };
