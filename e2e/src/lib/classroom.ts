@@ -1,9 +1,10 @@
-import { test as base, type BrowserContextOptions } from '@playwright/test';
+import { test as base, type BrowserContext, type BrowserContextOptions } from '@playwright/test';
 import { PupilPage } from './pupil.js';
 import { TestServer } from './server.js';
 import { ServerHost } from './server-host.js';
 import { TeacherPage } from './teacher.js';
 import { TEMPLATE_DATABASE } from './template.js';
+import { tellPages } from './told-pages.js';
 
 interface Classroom {
   readonly server: TestServer;
@@ -35,16 +36,22 @@ export const test = base.extend<Classroom, Worker>({
     await use(server);
     await server.stop();
   },
-  teacher: async ({ page, server }, use) => use(new TeacherPage(page, server)),
-  newPupil: async ({ browser, server }, use) => {
-    const contexts: { close: () => Promise<void> }[] = [];
+  teacher: async ({ page, server }, use, info) => {
+    await use(new TeacherPage(page, server));
+    await tellPages(info, page.context());
+  },
+  newPupil: async ({ browser, server }, use, info) => {
+    const contexts: BrowserContext[] = [];
     await use(async (name, device) => {
       // What a desk keeps on its device is tested where a journey lets it: elsewhere it would come before what a test puts in the way.
       const context = await browser.newContext({ serviceWorkers: 'block', ...device });
       contexts.push(context);
       return new PupilPage(await context.newPage(), name, server);
     });
-    for (const context of contexts) await context.close();
+    for (const context of contexts) {
+      await tellPages(info, context);
+      await context.close();
+    }
   },
 });
 

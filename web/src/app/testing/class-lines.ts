@@ -11,6 +11,9 @@ import type { InsightNews, InsightQuestion } from '../shared/insight/insight-mes
 /** What the server would send of a class, line by line; a test puts it here. */
 export const classLines: { lines: readonly InsightLine[]; problem: string | null } = { lines: [], problem: null };
 
+/** The worker that was started last. */
+export let insightWorker: ReturnType<typeof startInsight> | null = null;
+
 /** Stands for the worker that knows a class: the same engine, in the page. Jest puts it in the place of start-insight. */
 export function startInsight() {
   const engine = new InsightEngine(async function* () {
@@ -19,6 +22,7 @@ export function startInsight() {
   });
   const worker = {
     onmessage: null as ((event: { data: InsightNews }) => void) | null,
+    onerror: null as (() => void) | null,
     terminate: () => (worker.onmessage = null),
     postMessage(question: InsightQuestion) {
       const tell = (data: InsightNews) => worker.onmessage?.({ data });
@@ -31,6 +35,7 @@ export function startInsight() {
         );
     },
   };
+  insightWorker = worker;
   return worker;
 }
 

@@ -1,6 +1,7 @@
 import type { SheetVersion } from '@zeitpunkt/core/paper/versions';
 import type { FromPaperWorker, VersionsWish } from '../../shared/paper/paper-messages';
 import { startPaper } from '../../shared/paper/start-paper';
+import { PAPER_WORDS } from './words';
 
 /** What is told when versions are drawn, or cannot be. */
 export interface VersionsHearer {
@@ -17,9 +18,9 @@ export function drawVersions(wish: VersionsWish, hearer: VersionsHearer): () => 
   worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => {
     worker.terminate();
     if (data.type === 'drawn') hearer.drawn(data.versions);
-    if (data.type === 'failed') hearer.failed('The versions could not be drawn: something went wrong on this page. Please load it again.');
+    if (data.type === 'failed') hearer.failed(PAPER_WORDS().versionsFailed);
   });
-  worker.addEventListener('error', () => hearer.failed('Versions cannot be drawn just now: load this page again.'));
+  worker.addEventListener('error', () => hearer.failed(PAPER_WORDS().versionsBroken));
   worker.postMessage({ type: 'draw', number: 0, wish });
   return () => worker.terminate();
 }

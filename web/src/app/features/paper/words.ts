@@ -7,6 +7,8 @@ export const PAPER_WORDS = catalogue({
     loading: 'Fetching what can be printed …',
     script: 'To the script',
     save: 'Save as PDF',
+    versionsFailed: 'The versions could not be drawn: something went wrong on this page. Please load it again.',
+    versionsBroken: 'Versions cannot be drawn just now: load this page again.',
     lesson: 'Lesson',
     class: 'Class',
     none: 'none',

@@ -40,9 +40,14 @@ export class InsightSource {
 
   /** Gives up whatever is asked. */
   stop(): void {
+    this.end(new ApiProblem('STOPPED', 'This was given up.'));
+  }
+
+  /** The worker is over, and with it what it read: the next one begins with `open`. */
+  private end(why: ApiProblem): void {
     this.worker?.terminate();
     this.worker = null;
-    for (const { reject } of this.waiting.values()) reject(new ApiProblem('STOPPED', 'This was given up.'));
+    for (const { reject } of this.waiting.values()) reject(why);
     this.waiting.clear();
   }
 
@@ -51,6 +56,7 @@ export class InsightSource {
     onProgress: (part: number) => void = () => undefined,
   ): Promise<InsightReplies[Asked]> {
     const { startInsight } = await import('./start-insight');
+    if (!this.worker && question.ask !== 'open') throw brokenOff();
     const worker = (this.worker ??= this.listenTo(startInsight()));
     const id = (this.last += 1);
     return new Promise((resolve, reject) => {
@@ -67,11 +73,9 @@ export class InsightSource {
       if (data.type === 'done') one?.resolve(data.reply);
       else one?.reject(errorOf(data.problem));
     };
-    worker.onerror = () => {
-      for (const { reject } of this.waiting.values())
-        reject(new ApiProblem('NOT_LOOKED_THROUGH', 'The answers could not be looked through on this device.'));
-      this.waiting.clear();
-    };
+    worker.onerror = () => this.end(brokenOff());
     return worker;
   }
 }
+
+const brokenOff = () => new ApiProblem('NOT_LOOKED_THROUGH', 'The answers could not be looked through on this device.');

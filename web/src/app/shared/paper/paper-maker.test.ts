@@ -59,7 +59,10 @@ test('what goes wrong is said, and a worker that cannot be fetched too', async (
   const second = maker.make(WISH, 'Zones');
   worker().dispatchEvent(new Event('error'));
   expect(await second).toBeNull();
-  expect(maker.making()).toMatchObject({ at: 'failed' });
+  expect(maker.making()).toMatchObject({ at: 'failed', sentence: expect.stringContaining('try again') });
+  // The one that is broken would hear nothing.
+  void maker.make(WISH, 'Zones');
+  expect(paperWorkers.map(({ isOver }) => isOver)).toEqual([true, false]);
 });
 
 test('size and print are kept on the device; what stands there and is none is not taken', () => {

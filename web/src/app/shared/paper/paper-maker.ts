@@ -6,6 +6,7 @@ import { startPaper } from './start-paper';
 import { deviceStore } from '../device-store';
 import { sentenceOf } from '../api';
 import { errorOf } from '../told-problem';
+import { PAPER_FILE_WORDS } from './words';
 
 /** How papers are wanted; kept on the device, since a teacher's printer stays the same. */
 export interface PaperHabit {
@@ -84,10 +85,15 @@ export class PaperMaker {
 
   /** Stops at once: a worker that is in the midst of a page hears nothing. */
   cancel(): void {
-    this.worker?.terminate();
-    this.worker = null;
+    this.end();
     this.making.set({ at: 'not' });
     this.done(null);
+  }
+
+  /** One that is over hears nothing: the next paper is made by another. */
+  private end(): void {
+    this.worker?.terminate();
+    this.worker = null;
   }
 
   private order(wish: PaperWished): PaperOrder {
@@ -99,7 +105,10 @@ export class PaperMaker {
     if (!this.worker) {
       this.worker = startPaper();
       this.worker.addEventListener('message', ({ data }: MessageEvent<FromPaperWorker>) => this.hear(data));
-      this.worker.addEventListener('error', () => this.fail('Papers cannot be made just now: load this page again.'));
+      this.worker.addEventListener('error', () => {
+        this.end();
+        this.fail(PAPER_FILE_WORDS().broken);
+      });
     }
     return this.worker;
   }
