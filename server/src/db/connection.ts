@@ -4,6 +4,7 @@ import { drizzle, type BetterSQLite3Database } from 'drizzle-orm/better-sqlite3'
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { chmodSync, existsSync, renameSync, rmSync } from 'node:fs';
 import { join } from 'node:path';
+import { checkpointWhenCalm } from './checkpoints.js';
 import { checkSchool } from './check-school.js';
 import { prepareDataDir } from './data-dir.js';
 import { holdLimits } from './held-limits.js';
@@ -56,6 +57,7 @@ export function openStore({ dataDir, migrationsDir, quotaBytes = null }: StoreOp
       migrate(db, { migrationsFolder: migrationsDir });
       holdLimits(sqlite, quotaBytes); // once the tables are as they are to be
       emptyLog(sqlite); // of what was deleted when the server was cut off
+      checkpointWhenCalm(sqlite);
       return { db, sqlite, close: () => (sqlite.close(), unlock()) };
     } catch (error) {
       sqlite.close();
