@@ -33,7 +33,7 @@ test('a list comes in, cards are printed, and a card leads its pupil to the less
   await expect(office.getByRole('button', { name: /^Class Gannets, 3 pupils/ })).toBeVisible();
   await teacher.openRoom('Half past at the harbour', 'asks');
   // It looks again by itself, and nobody who shows a card waits at the door.
-  await expect(phone.page.getByRole('heading', { name: 'You are in, Marit.' })).toBeVisible({ timeout: 15_000 });
+  await expect(phone.page.getByRole('heading', { name: 'You are in, Marit.' })).toBeVisible();
   await teacher.begin();
   await teacher.goTo('Ask');
   await phone.read('8', '30');

@@ -102,7 +102,7 @@ test('pictures of a full wall, and of a lesson at own pace on both sides', async
   await teacher.begin();
   await teacher.goTo('Ask');
   await teacher.goTo('Ask');
-  await expect(teacher.wall).toContainText('36 of 36 answered', { timeout: 30_000 });
+  await expect(teacher.wall).toContainText('36 of 36 answered');
   await page.getByRole('button', { name: 'Close it' }).click();
   await expect(page.getByRole('button', { name: /^Follow up A/ })).toBeVisible();
   await shot(page, 'console');
