@@ -55,6 +55,11 @@ export default tseslint.config(
         'error',
         ...PLAIN_EXPORTS,
         { selector: 'Literal[regex.pattern=/\\(\\?<[=!]/]', message: 'Browsers of the last six years do not all look behind.' },
+        {
+          selector:
+            "CallExpression[callee.name='linkedSignal'] > ObjectExpression:has(> Property[key.name='source'] > ArrowFunctionExpression):has(> Property[key.name='computation'] > ArrowFunctionExpression[params.length=0])",
+          message: 'It would begin anew with every change of what its source reads: anewWith begins anew with another key only.',
+        },
       ],
     },
   },

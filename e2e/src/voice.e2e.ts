@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { expectAccessible } from './lib/accessible.js';
 import { expect, test } from './lib/classroom.js';
 import { openFilm } from './lib/film.js';
-import { HEARS_VOICE, lessonIdOf, openRecorder, speak, takesOf } from './lib/voice-lesson.js';
+import { HEARS_VOICE, lessonIdOf, openRecorder, recordedFor, speak, takesOf } from './lib/voice-lesson.js';
 import { ScriptPage } from './lib/script.js';
 
 test.use({ launchOptions: HEARS_VOICE });
@@ -56,10 +56,15 @@ test('a lesson is recorded by one key, mended by beat, and made into videos that
 
   await test.step('a beat is retaken, the take before is brought back, a caption is changed, and all is there after a reload', async () => {
     await page.getByRole('button', { name: /^2 Set/ }).click();
+    const take = page.getByRole('heading', { name: /^Take of 2, / });
+    const before = await take.innerText();
     await speak(page, 'r', '2 Set');
+    await recordedFor(page, 7); // long enough to be told apart from the one before, and to become another time of the script
     await page.keyboard.press('Escape');
     await page.getByRole('button', { name: 'Bring back the take before' }).click();
     await expect.poll(() => takesOf(page).then((takes) => takes.map(({ id }) => id).sort())).toEqual(first.map(({ id }) => id).sort());
+    // The script is saved with the time that the retake took: the step at hand stays what it is.
+    await expect(take).toHaveText(before);
     await page.getByRole('button', { name: /^Captions: .*from the script/ }).click();
     await page.getByLabel('Caption 1', { exact: true }).fill('The puffins are counted.');
     await page.getByLabel('Caption 1', { exact: true }).press('Enter');

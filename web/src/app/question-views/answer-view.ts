@@ -1,4 +1,4 @@
-import { linkedSignal, untracked, type InputSignal, type OutputEmitterRef, type Signal, type WritableSignal } from '@angular/core';
+import type { InputSignal, OutputEmitterRef, Signal } from '@angular/core';
 import type { ItemView, KindResponse, Response } from '@zeitpunkt/core/question-kinds/registry';
 import type { ShapeId } from '@zeitpunkt/core/question-kinds/shapes/shape';
 
@@ -26,14 +26,6 @@ export interface AnswerView<View extends ItemView> {
  */
 export function responseTo(view: ItemView, answer: Record<string, unknown>): KindResponse {
   return { kind: view.kind, ...answer } as unknown as KindResponse;
-}
-
-/**
- * What a question starts from, anew with each question: a new view of the same one leaves alone what the pupil has put
- * together since.
- */
-export function startingFrom<T>(itemId: () => string, start: () => T): WritableSignal<T> {
-  return linkedSignal<string, T>({ source: itemId, computation: () => untracked(start) });
 }
 
 /** What was given to this very question, as its shape has it; null for nothing, for another kind, and for "not sure". */

@@ -61,7 +61,7 @@ test('a part of the bar shows its group alone; a card opens what the pupil answe
     ...detail,
     live: { ...detail.live, room: { ...detail.live.room, run: { ...detail.live.room.run, askings: [askingOf('q1', 'revealed')] } } },
   };
-  const { find, press, key } = await render(Wall, { detail: asked, asking: askingOf('q1', 'revealed') });
+  const { find, press, key, setInputs } = await render(Wall, { detail: asked, asking: askingOf('q1', 'revealed') });
   const card = (name: string) => find.getByRole('button', { name: `Answers of ${name}` });
   card('Ceri').focus();
   await key(card('Ceri'), 'ArrowRight');
@@ -73,7 +73,14 @@ test('a part of the bar shows its group alone; a card opens what the pupil answe
   expect(textOf(answers)).toMatch(/1\. What time is it\?.*partly: Another hour/);
   await press(/^1 Right/);
   expect(find.queryByRole('button', { name: 'Answers of Bashir' })).toBeNull();
-  await press(/^1 Right/);
+  // One more answer comes: what the teacher looks at stays.
+  await setInputs({
+    detail: { ...asked, live: { ...asked.live, responses: [...asked.live.responses, responseOf('Ceri', 'q1')] } },
+    asking: askingOf('q1', 'revealed'),
+  });
+  expect(find.getByRole('region', { name: 'Bashir so far' })).toBeTruthy();
+  expect(find.queryByRole('button', { name: 'Answers of Bashir' })).toBeNull();
+  await press(/^2 Right/);
   expect(card('Bashir')).toBeTruthy();
 });
 

@@ -1,14 +1,4 @@
-import {
-  ChangeDetectionStrategy,
-  Component,
-  computed,
-  type ElementRef,
-  input,
-  linkedSignal,
-  output,
-  signal,
-  viewChild,
-} from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChild } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import type { SessionDetail } from '@zeitpunkt/contract';
 import { wordingsOf } from '@zeitpunkt/core/question-kinds/class-wordings';
@@ -16,6 +6,7 @@ import { kindOf, textOfResponse, type Response } from '@zeitpunkt/core/question-
 import { isRightVerdict } from '@zeitpunkt/core/question-kinds/verdict';
 import type { Asking } from '@zeitpunkt/core/run/asking';
 import { ResponseView } from '../../question-views/response-view';
+import { anewWith } from '../../shared/anew-with';
 import { lateWords } from '../../shared/late';
 import type { RoomAct } from '../../state/live';
 import { Icon } from '../../ui/icons/icon';
@@ -68,9 +59,15 @@ export class Wall {
   protected readonly sharing = signal(false);
   protected readonly order = signal<WallOrder>('idea');
   /** The group that alone is shown; null for all. A new question shows all again. */
-  protected readonly only = linkedSignal<string, string | null>({ source: () => this.asking().id, computation: () => null });
+  protected readonly only = anewWith<string, string | null>(
+    () => this.asking().id,
+    () => null,
+  );
   /** The pupil whose answers are looked at. */
-  protected readonly looked = linkedSignal<string, string | null>({ source: () => this.detail().id, computation: () => null });
+  protected readonly looked = anewWith<string, string | null>(
+    () => this.detail().id,
+    () => null,
+  );
   private readonly cards = viewChild.required<ElementRef<HTMLElement>>('cards');
 
   protected readonly inRoom = computed(() => this.detail().live.participants.filter(({ waits }) => !waits).length);
@@ -103,7 +100,10 @@ export class Wall {
     return textOfResponse(item, kindOf(item).keyOf(item, settings), settings);
   });
   /** The groups that were talked about since the question was asked, by key. */
-  private readonly talked = linkedSignal<string, readonly string[]>({ source: () => this.asking().id, computation: () => [] });
+  private readonly talked = anewWith<string, readonly string[]>(
+    () => this.asking().id,
+    () => [],
+  );
   /** The group that the key talks about next. */
   protected readonly nextToTalk = computed(() => {
     const open = this.groups().filter((group) => this.canDiscuss(group));

@@ -10,7 +10,6 @@ import {
   inject,
   Injector,
   input,
-  linkedSignal,
   output,
   signal,
   untracked,
@@ -26,6 +25,7 @@ import { describeStage } from '@zeitpunkt/core/scene/describe-stage';
 import { dialScene } from '@zeitpunkt/core/scene/dial-scene';
 import { stageScene } from '@zeitpunkt/core/scene/stage-scene';
 import type { AnswerView } from '../../question-views/answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { PictureView } from '../../question-views/picture-view';
 import { shapeViews } from '../../question-views/shape-views';
 import { ResponseView } from '../../question-views/response-view';
@@ -71,16 +71,10 @@ export class DeskQuestion {
   /** Whose question it is and which: where two share the device, each begins anew. */
   protected readonly turn = computed(() => `${this.participantId()} ${this.askingId()}`);
   /** Answering (the first time or again), or looking at what was given. */
-  protected readonly answering = linkedSignal<string, boolean>({
-    source: this.turn,
-    computation: () => untracked(() => this.store.safety() === 'none'),
-  });
+  protected readonly answering = anewWith(this.turn, () => this.store.safety() === 'none');
   protected readonly views = shapeViews(() => this.question().view.shape);
   /** What the answer starts from: what was given, or what was put together before the page was loaded again. */
-  private readonly start = linkedSignal<string, Response | null>({
-    source: this.turn,
-    computation: () => untracked(() => draftOf(this.participantId(), this.askingId())),
-  });
+  private readonly start = anewWith<string, Response | null>(this.turn, () => draftOf(this.participantId(), this.askingId()));
   protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() ?? this.start() }));
   protected readonly hasPicture = computed(() => {
     const { dial, display, lines, band } = this.question().view.picture;

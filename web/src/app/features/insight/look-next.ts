@@ -1,5 +1,5 @@
 import { CdkDropListGroup } from '@angular/cdk/drag-drop';
-import { ChangeDetectionStrategy, Component, computed, effect, inject, linkedSignal, signal, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, effect, inject, signal, untracked } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatButtonToggle, MatButtonToggleGroup } from '@angular/material/button-toggle';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
@@ -9,6 +9,7 @@ import type { FollowUp, Group, GroupKey } from '@zeitpunkt/core/insight/groups';
 import type { MisconceptionId } from '@zeitpunkt/core/misconceptions/registry';
 import { dayOf } from '@zeitpunkt/core/series/school-days';
 import { planOn } from '@zeitpunkt/core/series/series';
+import { anewWith } from '../../shared/anew-with';
 import { longDay } from '../../shared/words/days';
 import { ideaName } from '@zeitpunkt/core/misconceptions/idea-words';
 import { movesInWords } from '../../shared/plan/moves-in-words';
@@ -43,7 +44,10 @@ export class LookNext {
   protected readonly words = computed(() => this.catalogue().next);
   protected readonly dayWords = longDay;
   protected readonly ideaName = (id: MisconceptionId): string => ideaName(id);
-  protected readonly date = linkedSignal<string | null>(() => this.store.days()[0] ?? null);
+  protected readonly date = anewWith<string | null, string | null>(
+    () => this.store.days()[0] ?? null,
+    () => this.store.days()[0] ?? null,
+  );
   protected readonly how = signal<'beside' | 'instead'>('beside');
   /** What a lesson in the class's place would move. */
   protected readonly moves = computed(() => {

@@ -7,6 +7,7 @@ import type { Take } from '@zeitpunkt/core/voice/take';
 import { FakeServer, Refusal } from '../../testing/fake-server';
 import { render, textOf, until } from '../../testing/render';
 import { stepOf, takeOf } from '../../testing/session';
+import { type LessonStore } from '../script/gives';
 import { Microphone } from './microphone';
 import { Record } from './record';
 
@@ -96,4 +97,16 @@ test('for how long it is kept is chosen, and what the server refuses is said', a
   server.on('POST /api/lessons/l1/recording/keep', new Refusal('NOT_FOUND', 'There is no such lesson among yours.', 404));
   await choose(/Kept after the last take/, 'a year');
   await until(() => textOf(page).includes('There is no such lesson among yours.'));
+});
+
+test('the step at hand stays at hand when the lesson is saved meanwhile', async () => {
+  const { page, press, settled, component, server } = await open(recording([take(1), take(2), take(3)]));
+  server.on('POST /api/lessons/l1/draft', { revision: 2 });
+  await press(/^2 /);
+  const { lessons } = component as unknown as { readonly lessons: InstanceType<typeof LessonStore> };
+  lessons.setSetting('wordsPerMinute', 90);
+  await lessons.save();
+  expect(lessons.at()!.revision).toBe(2);
+  await settled();
+  expect(here(page)).toBe('Look at the short hand.');
 });

@@ -1,10 +1,11 @@
-import { computed, inject, Injectable, linkedSignal } from '@angular/core';
+import { computed, inject, Injectable } from '@angular/core';
 import { nameInLesson } from '@zeitpunkt/core/lesson/beat-words';
 import { prepareLesson } from '@zeitpunkt/core/lesson/prepare';
 import { sameStep } from '@zeitpunkt/core/lesson/step-ref';
 import { lengthText } from '@zeitpunkt/core/time/length-text';
 import { paceOfTakes } from '@zeitpunkt/core/voice/take-times';
 import { voicedSteps } from '@zeitpunkt/core/voice/takes-of';
+import { anewWith } from '../../shared/anew-with';
 import { LessonStore } from '../script/gives';
 import { RecordStore } from './record-store';
 import type { TakeRow } from './take-list';
@@ -24,7 +25,10 @@ export class RecordedSteps {
     return prepared ? voicedSteps(prepared, this.store.takes()) : [];
   });
   /** The step at hand, by its place among these. */
-  readonly place = linkedSignal<string | undefined, number>({ source: () => this.lessons.at()?.id, computation: () => 0 });
+  readonly place = anewWith(
+    () => this.lessons.at()?.id,
+    () => 0,
+  );
   readonly here = computed(() => this.all()[this.place()] ?? null);
   readonly isLast = computed(() => this.place() >= this.all().length - 1);
   readonly rows = computed((): TakeRow[] => {

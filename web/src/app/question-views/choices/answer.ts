@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { ChoiceFace } from '../parts/choice-face';
 import { OneByOne } from './one-by-one';
 
@@ -56,7 +57,7 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
     const texts = this.view().choices.flatMap((choice) => ('text' in choice ? [choice.text] : []));
     return texts.some(({ length }) => length > LONGEST_LABEL) ? texts : null;
   });
-  protected readonly chosen = startingFrom<readonly number[]>(
+  protected readonly chosen = anewWith<string, readonly number[]>(
     this.itemId,
     () => givenTo<{ chosen: readonly number[] }>(this.view(), this.given())?.chosen ?? [],
   );

@@ -55,11 +55,12 @@ test('texts stand one under the other with their letters', async () => {
 
 test('whole sentences stand there one at a time; one is taken where it stands, and another instead of it', async () => {
   const [item] = QUESTION_KINDS['explain-mistake'].samples;
-  const { view, press, page, find } = await open(item as unknown as typeof dials);
+  const { view, press, page, find, setInputs } = await open(item as unknown as typeof dials);
   const sentence = () => textOf(page.querySelector('.sentence')!);
   const [first] = [sentence()];
   await press('The next one');
   expect(sentence()).not.toBe(first);
+  await setInputs({ view: viewOf(item as unknown as typeof dials) }); // the same question once more, as after a nudge
   expect(find.getByRole('status').textContent).toBe('Sentence 2 of 4');
   page.querySelector<HTMLElement>('.sentence')!.click();
   expect(view.response()).toEqual({ kind: 'explain-mistake', chosen: [1] });

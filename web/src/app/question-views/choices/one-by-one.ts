@@ -1,5 +1,6 @@
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output, untracked } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
+import { anewWith } from '../../shared/anew-with';
 import { deskLanguage } from '../../shared/words/spoken';
 import { ReadAloud } from '../../ui/read-aloud';
 import { Sign } from '../../ui/sign';
@@ -47,9 +48,9 @@ export class OneByOne {
   protected readonly language = deskLanguage;
   protected readonly letterOf = dialLetter;
   /** The sentence that stands there: what was taken already, else the first. */
-  protected readonly at = linkedSignal<string, number>({
-    source: () => this.texts().join(),
-    computation: () => untracked(this.chosen)[0] ?? 0,
-  });
+  protected readonly at = anewWith(
+    () => this.texts().join(),
+    () => this.chosen()[0] ?? 0,
+  );
   protected readonly text = computed(() => this.texts()[this.at()] ?? '');
 }

@@ -5,7 +5,8 @@ import { displayText } from '@zeitpunkt/core/time/display';
 import { minuteOfHour, toSecondOfDay, wrapSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { heldUpright } from '../../ui/held-upright';
 import { SceneView } from '../../ui/scene-view';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { Sign } from '../../ui/sign';
 import { ANSWER_WORDS } from '../words';
 import { markedLine, placeOnLine } from './marked-line';
@@ -53,8 +54,8 @@ export class LineAnswerView implements AnswerView<ViewOfShape<'line'>> {
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly tall = heldUpright();
   private readonly before = computed(() => givenTo<{ atSec: number }>(this.view(), this.given())?.atSec ?? null);
-  protected readonly atSec = startingFrom<number>(this.itemId, () => this.before() ?? this.view().fromSec);
-  readonly ready = startingFrom<boolean>(this.itemId, () => this.before() !== null);
+  protected readonly atSec = anewWith<string, number>(this.itemId, () => this.before() ?? this.view().fromSec);
+  readonly ready = anewWith<string, boolean>(this.itemId, () => this.before() !== null);
   protected readonly scene = computed(() => markedLine(this.view(), this.atSec(), this.tall()));
   private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
   /** Where the marker is, by what is written on the line. */

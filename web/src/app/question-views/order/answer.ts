@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output } from '@an
 import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { ChoiceFace } from '../parts/choice-face';
 import { Sign } from '../../ui/sign';
 import { ANSWER_WORDS } from '../words';
@@ -59,14 +60,14 @@ export class OrderAnswerView implements AnswerView<ViewOfShape<'order'>> {
     const given = givenTo<{ order: readonly number[] }>(this.view(), this.given())?.order;
     return given && given.length > 0 ? given : null;
   });
-  protected readonly order = startingFrom<readonly number[]>(
+  protected readonly order = anewWith<string, readonly number[]>(
     this.itemId,
     () => this.before() ?? this.view().cards.map((_, place) => place),
   );
   /** Whether something was put in another place, or the order as it stands was said to be right. */
-  readonly ready = startingFrom<boolean>(this.itemId, () => this.before() !== null);
+  readonly ready = anewWith<string, boolean>(this.itemId, () => this.before() !== null);
   /** The order as it is after a move, for those who hear it. */
-  protected readonly told = startingFrom<string>(this.itemId, () => '');
+  protected readonly told = anewWith<string, string>(this.itemId, () => '');
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
     const order = [...this.order()];

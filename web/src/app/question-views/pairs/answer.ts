@@ -3,7 +3,8 @@ import { ChangeDetectionStrategy, Component, computed, input, output, signal } f
 import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 
 import { dialLetter } from '@zeitpunkt/core/scene/describe-stage';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { ChoiceFace } from '../parts/choice-face';
 import { ANSWER_WORDS } from '../words';
 
@@ -73,12 +74,12 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
   protected readonly isLetter = (card: object, place: number): boolean => 'text' in card && card.text === dialLetter(place);
   protected readonly told = signal('');
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly pairs = startingFrom<Pairs>(
+  protected readonly pairs = anewWith<string, Pairs>(
     this.itemId,
     () => givenTo<{ pairs: Pairs }>(this.view(), this.given())?.pairs ?? this.view().cards.map(() => null),
   );
   /** The card whose partner is looked for. */
-  protected readonly here = startingFrom<number>(this.itemId, () => 0);
+  protected readonly here = anewWith<string, number>(this.itemId, () => 0);
   readonly ready = computed(() => this.pairs().some((one) => one !== null));
 
   protected partnerOf(card: number) {

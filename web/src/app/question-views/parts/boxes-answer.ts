@@ -1,6 +1,7 @@
 import { computed, Directive, input, output, type Signal } from '@angular/core';
 import type { ItemView, Response } from '@zeitpunkt/core/question-kinds/registry';
-import { givenTo, responseTo, startingFrom, type AnswerView } from '../answer-view';
+import { givenTo, responseTo, type AnswerView } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { ANSWER_WORDS } from '../words';
 import type { DigitBox } from './digit-boxes';
 
@@ -11,7 +12,7 @@ export abstract class BoxesAnswer<View extends ItemView, Answer extends Record<s
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
-  protected readonly values = startingFrom<readonly string[]>(
+  protected readonly values = anewWith<string, readonly string[]>(
     computed(() => this.view().itemId),
     () => {
       const given = givenTo<Answer>(this.view(), this.given());

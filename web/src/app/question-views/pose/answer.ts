@@ -7,7 +7,8 @@ import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { poseOf, type Turning } from '../../ui/dial-gesture';
 import { HandSteps } from '../../ui/hand-steps';
 import { TurningDial } from '../../ui/turning-dial';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { ANSWER_WORDS } from '../words';
 
 /** Setting a dial: turn the hands, on the dial or with the buttons beside it, then say so. */
@@ -48,7 +49,7 @@ export class PoseAnswerView implements AnswerView<ViewOfShape<'pose'>> {
     return hands === 'geared' ? { hands, at: nearestTime({ hourDeg, minuteDeg }) } : { hands, pose: { hourDeg, minuteDeg } };
   }
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly turning = startingFrom<Turning>(this.itemId, () => this.before() ?? this.start());
+  protected readonly turning = anewWith<string, Turning>(this.itemId, () => this.before() ?? this.start());
   readonly ready = computed(() => this.turning() !== this.start());
 
   protected turn(turning: Turning): void {

@@ -1,7 +1,8 @@
 import { ChangeDetectionStrategy, Component, computed, type ElementRef, input, output, signal, viewChildren } from '@angular/core';
 import type { Response } from '@zeitpunkt/core/question-kinds/registry';
 import { LONGEST_LINE } from '@zeitpunkt/core/question-kinds/shapes/words';
-import { type AnswerView, givenTo, responseTo, startingFrom, type ViewOfShape } from '../answer-view';
+import { type AnswerView, givenTo, responseTo, type ViewOfShape } from '../answer-view';
+import { anewWith } from '../../shared/anew-with';
 import { Sign } from '../../ui/sign';
 import { ANSWER_WORDS } from '../words';
 
@@ -46,7 +47,7 @@ export class WordsAnswerView implements AnswerView<ViewOfShape<'words'>> {
   protected readonly here = signal(0);
   private readonly fields = viewChildren<ElementRef<HTMLInputElement>>('line');
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly lines = startingFrom<readonly string[]>(
+  protected readonly lines = anewWith<string, readonly string[]>(
     this.itemId,
     () => givenTo<{ lines: readonly string[] }>(this.view(), this.given())?.lines ?? Array.from({ length: this.view().lines }, () => ''),
   );

@@ -1,5 +1,5 @@
 import { DatePipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, input, output } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { RouterLink } from '@angular/router';
 import { kindOf } from '@zeitpunkt/core/question-kinds/registry';
@@ -8,6 +8,7 @@ import { ResponseView } from '../../question-views/response-view';
 import { TakesFocus } from '../../ui/takes-focus';
 import type { AnswerInLesson } from './insight-messages';
 import { Icon } from '../../ui/icons/icon';
+import { anewWith } from '../anew-with';
 import { VERDICT_WORDS } from '../verdict-words';
 import { ANSWERS_WORDS } from './words';
 
@@ -105,7 +106,7 @@ export class AnswersList {
     return this.words().sum(this.answers().length, right);
   });
   /** The newest come at once, the others when they are wanted: each is a small picture. */
-  protected readonly shown = linkedSignal<readonly AnswerInLesson[], number>({ source: this.answers, computation: () => AT_ONCE });
+  protected readonly shown = anewWith(this.title, () => AT_ONCE);
   protected readonly rows = computed(() =>
     this.answers()
       .slice(0, this.shown())

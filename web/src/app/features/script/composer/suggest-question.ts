@@ -1,4 +1,4 @@
-import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, linkedSignal, output, signal } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, DestroyRef, inject, input, output, signal } from '@angular/core';
 import { MatButton } from '@angular/material/button';
 import { MatChipListbox, MatChipOption } from '@angular/material/chips';
 import { RUNGS } from '@zeitpunkt/core/ladder/registry';
@@ -11,6 +11,7 @@ import { designInWorker, type Designing } from '../../../shared/diagnosis/design
 import { KindPicture } from './kind-picture';
 import { keyOf, tellsOf } from './what-it-tells';
 import { COMPOSER_WORDS } from './words';
+import { anewWith } from '../../../shared/anew-with';
 import { sentenceOf } from '../../../shared/api';
 
 /** Questions that are looked through for a suggestion, and how many are suggested. */
@@ -102,10 +103,9 @@ export class SuggestQuestion {
   protected readonly words = computed(() => this.catalogue().suggest);
   private readonly rungId = computed(() => rungOfLesson(this.lesson()));
   protected readonly ideas = computed(() => RUNGS[this.rungId()].misconceptions.map((id) => ({ id, name: ideaName(id) })));
-  protected readonly wanted = linkedSignal<Lesson['settings'], readonly MisconceptionId[]>({
-    source: () => this.lesson().settings,
-    computation: () => RUNGS[this.rungId()].misconceptions.slice(0, 3),
-  });
+  protected readonly wanted = anewWith<string, readonly MisconceptionId[]>(this.rungId, () =>
+    RUNGS[this.rungId()].misconceptions.slice(0, 3),
+  );
   protected readonly suggestions = signal<
     readonly { readonly item: Item; readonly name: string; readonly text: string; readonly tells: string }[] | null
   >(null);

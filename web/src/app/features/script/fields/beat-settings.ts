@@ -1,5 +1,5 @@
 import { DecimalPipe } from '@angular/common';
-import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, linkedSignal, output } from '@angular/core';
+import { ChangeDetectionStrategy, Component, computed, ElementRef, inject, input, output } from '@angular/core';
 import { MatButton, MatIconButton } from '@angular/material/button';
 import { MatFormField, MatLabel } from '@angular/material/form-field';
 import { MatInput } from '@angular/material/input';
@@ -16,6 +16,7 @@ import { toSecondOfDay } from '@zeitpunkt/core/time/second-of-day';
 import { readTimeEntry } from '@zeitpunkt/core/words/time-entry';
 import { Icon } from '../../../ui/icons/icon';
 import { isAboutOneTime } from '../column/new-beats';
+import { anewWith } from '../../../shared/anew-with';
 import { locale } from '../../../shared/words/language';
 import { SCRIPT_WORDS } from '../words';
 import type { BeatField } from './beat-field';
@@ -57,10 +58,10 @@ export class BeatSettings {
   protected readonly words = computed(() => this.all().settings);
   protected readonly places = computed(() => Array.from({ length: this.stepsOf() }, (_, place) => place));
   /** What cannot be kept of what was written here, by field. */
-  protected readonly problems = linkedSignal<string, Readonly<Record<string, string>>>({
-    source: () => this.beat().id,
-    computation: () => ({}),
-  });
+  protected readonly problems = anewWith<string, Readonly<Record<string, string>>>(
+    () => this.beat().id,
+    () => ({}),
+  );
   protected readonly name = computed(() => nameInLesson(this.beat(), this.lesson()));
   protected readonly text = computed(() => {
     const beat = this.beat();
