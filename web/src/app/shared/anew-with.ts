@@ -7,6 +7,6 @@ import { computed, linkedSignal, untracked, type WritableSignal } from '@angular
  * @param key what the value belongs to, compared as signals are
  * @param start what it begins with; what that reads is not followed
  */
-export function anewWith<Key, Value>(key: () => Key, start: () => Value): WritableSignal<Value> {
-  return linkedSignal<Key, Value>({ source: computed(key), computation: () => untracked(start) });
+export function anewWith<Value>(key: () => unknown, start: () => Value): WritableSignal<Value> {
+  return linkedSignal<unknown, Value>({ source: computed(key), computation: () => untracked(start) });
 }

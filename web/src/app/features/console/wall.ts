@@ -59,12 +59,12 @@ export class Wall {
   protected readonly sharing = signal(false);
   protected readonly order = signal<WallOrder>('idea');
   /** The group that alone is shown; null for all. A new question shows all again. */
-  protected readonly only = anewWith<string, string | null>(
+  protected readonly only = anewWith<string | null>(
     () => this.asking().id,
     () => null,
   );
   /** The pupil whose answers are looked at. */
-  protected readonly looked = anewWith<string, string | null>(
+  protected readonly looked = anewWith<string | null>(
     () => this.detail().id,
     () => null,
   );
@@ -100,7 +100,7 @@ export class Wall {
     return textOfResponse(item, kindOf(item).keyOf(item, settings), settings);
   });
   /** The groups that were talked about since the question was asked, by key. */
-  private readonly talked = anewWith<string, readonly string[]>(
+  private readonly talked = anewWith<readonly string[]>(
     () => this.asking().id,
     () => [],
   );

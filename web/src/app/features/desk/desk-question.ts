@@ -74,7 +74,7 @@ export class DeskQuestion {
   protected readonly answering = anewWith(this.turn, () => this.store.safety() === 'none');
   protected readonly views = shapeViews(() => this.question().view.shape);
   /** What the answer starts from: what was given, or what was put together before the page was loaded again. */
-  private readonly start = anewWith<string, Response | null>(this.turn, () => draftOf(this.participantId(), this.askingId()));
+  private readonly start = anewWith<Response | null>(this.turn, () => draftOf(this.participantId(), this.askingId()));
   protected readonly inputs = computed(() => ({ view: this.question().view, given: this.store.given() ?? this.start() }));
   protected readonly hasPicture = computed(() => {
     const { dial, display, lines, band } = this.question().view.picture;

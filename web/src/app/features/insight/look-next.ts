@@ -44,10 +44,9 @@ export class LookNext {
   protected readonly words = computed(() => this.catalogue().next);
   protected readonly dayWords = longDay;
   protected readonly ideaName = (id: MisconceptionId): string => ideaName(id);
-  protected readonly date = anewWith<string | null, string | null>(
-    () => this.store.days()[0] ?? null,
-    () => this.store.days()[0] ?? null,
-  );
+  private readonly firstDay = computed(() => this.store.days()[0] ?? null);
+  /** The day of the lesson: the first that is free, until another is chosen. */
+  protected readonly date = anewWith(this.firstDay, this.firstDay);
   protected readonly how = signal<'beside' | 'instead'>('beside');
   /** What a lesson in the class's place would move. */
   protected readonly moves = computed(() => {

@@ -46,7 +46,6 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
-  private readonly itemId = computed(() => this.view().itemId);
   protected readonly letterOf = dialLetter;
   protected readonly areTexts = computed(() => this.view().choices.every((choice) => 'text' in choice));
   /** Times and single words: two go side by side. */
@@ -57,8 +56,8 @@ export class ChoicesAnswerView implements AnswerView<ViewOfShape<'choices'>> {
     const texts = this.view().choices.flatMap((choice) => ('text' in choice ? [choice.text] : []));
     return texts.some(({ length }) => length > LONGEST_LABEL) ? texts : null;
   });
-  protected readonly chosen = anewWith<string, readonly number[]>(
-    this.itemId,
+  protected readonly chosen = anewWith<readonly number[]>(
+    () => this.view().itemId,
     () => givenTo<{ chosen: readonly number[] }>(this.view(), this.given())?.chosen ?? [],
   );
 

@@ -54,8 +54,8 @@ export class LineAnswerView implements AnswerView<ViewOfShape<'line'>> {
   private readonly itemId = computed(() => this.view().itemId);
   protected readonly tall = heldUpright();
   private readonly before = computed(() => givenTo<{ atSec: number }>(this.view(), this.given())?.atSec ?? null);
-  protected readonly atSec = anewWith<string, number>(this.itemId, () => this.before() ?? this.view().fromSec);
-  readonly ready = anewWith<string, boolean>(this.itemId, () => this.before() !== null);
+  protected readonly atSec = anewWith<number>(this.itemId, () => this.before() ?? this.view().fromSec);
+  readonly ready = anewWith<boolean>(this.itemId, () => this.before() !== null);
   protected readonly scene = computed(() => markedLine(this.view(), this.atSec(), this.tall()));
   private readonly line = viewChild.required<ElementRef<HTMLElement>>('line');
   /** Where the marker is, by what is written on the line. */

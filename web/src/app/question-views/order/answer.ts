@@ -60,14 +60,11 @@ export class OrderAnswerView implements AnswerView<ViewOfShape<'order'>> {
     const given = givenTo<{ order: readonly number[] }>(this.view(), this.given())?.order;
     return given && given.length > 0 ? given : null;
   });
-  protected readonly order = anewWith<string, readonly number[]>(
-    this.itemId,
-    () => this.before() ?? this.view().cards.map((_, place) => place),
-  );
+  protected readonly order = anewWith<readonly number[]>(this.itemId, () => this.before() ?? this.view().cards.map((_, place) => place));
   /** Whether something was put in another place, or the order as it stands was said to be right. */
-  readonly ready = anewWith<string, boolean>(this.itemId, () => this.before() !== null);
+  readonly ready = anewWith<boolean>(this.itemId, () => this.before() !== null);
   /** The order as it is after a move, for those who hear it. */
-  protected readonly told = anewWith<string, string>(this.itemId, () => '');
+  protected readonly told = anewWith<string>(this.itemId, () => '');
 
   protected drop({ previousIndex, currentIndex }: CdkDragDrop<unknown>): void {
     const order = [...this.order()];

@@ -74,12 +74,12 @@ export class PairsAnswerView implements AnswerView<ViewOfShape<'pairs'>> {
   protected readonly isLetter = (card: object, place: number): boolean => 'text' in card && card.text === dialLetter(place);
   protected readonly told = signal('');
   private readonly itemId = computed(() => this.view().itemId);
-  protected readonly pairs = anewWith<string, Pairs>(
+  protected readonly pairs = anewWith<Pairs>(
     this.itemId,
     () => givenTo<{ pairs: Pairs }>(this.view(), this.given())?.pairs ?? this.view().cards.map(() => null),
   );
   /** The card whose partner is looked for. */
-  protected readonly here = anewWith<string, number>(this.itemId, () => 0);
+  protected readonly here = anewWith<number>(this.itemId, () => 0);
   readonly ready = computed(() => this.pairs().some((one) => one !== null));
 
   protected partnerOf(card: number) {

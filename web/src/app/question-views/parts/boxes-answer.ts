@@ -12,8 +12,8 @@ export abstract class BoxesAnswer<View extends ItemView, Answer extends Record<s
   readonly given = input.required<Response | null>();
   readonly drafted = output<Response>();
   readonly answered = output<Response>();
-  protected readonly values = anewWith<string, readonly string[]>(
-    computed(() => this.view().itemId),
+  protected readonly values = anewWith<readonly string[]>(
+    () => this.view().itemId,
     () => {
       const given = givenTo<Answer>(this.view(), this.given());
       return given ? this.written(given) : this.boxes().map(() => '');

@@ -48,8 +48,10 @@ export class PoseAnswerView implements AnswerView<ViewOfShape<'pose'>> {
     const { hourDeg, minuteDeg } = given;
     return hands === 'geared' ? { hands, at: nearestTime({ hourDeg, minuteDeg }) } : { hands, pose: { hourDeg, minuteDeg } };
   }
-  private readonly itemId = computed(() => this.view().itemId);
-  protected readonly turning = anewWith<string, Turning>(this.itemId, () => this.before() ?? this.start());
+  protected readonly turning = anewWith<Turning>(
+    () => this.view().itemId,
+    () => this.before() ?? this.start(),
+  );
   readonly ready = computed(() => this.turning() !== this.start());
 
   protected turn(turning: Turning): void {

@@ -46,9 +46,8 @@ export class WordsAnswerView implements AnswerView<ViewOfShape<'words'>> {
   protected readonly longest = LONGEST_LINE;
   protected readonly here = signal(0);
   private readonly fields = viewChildren<ElementRef<HTMLInputElement>>('line');
-  private readonly itemId = computed(() => this.view().itemId);
-  protected readonly lines = anewWith<string, readonly string[]>(
-    this.itemId,
+  protected readonly lines = anewWith<readonly string[]>(
+    () => this.view().itemId,
     () => givenTo<{ lines: readonly string[] }>(this.view(), this.given())?.lines ?? Array.from({ length: this.view().lines }, () => ''),
   );
   readonly ready = computed(() => this.lines().some((line) => line.trim() !== ''));

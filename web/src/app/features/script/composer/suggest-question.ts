@@ -103,9 +103,7 @@ export class SuggestQuestion {
   protected readonly words = computed(() => this.catalogue().suggest);
   private readonly rungId = computed(() => rungOfLesson(this.lesson()));
   protected readonly ideas = computed(() => RUNGS[this.rungId()].misconceptions.map((id) => ({ id, name: ideaName(id) })));
-  protected readonly wanted = anewWith<string, readonly MisconceptionId[]>(this.rungId, () =>
-    RUNGS[this.rungId()].misconceptions.slice(0, 3),
-  );
+  protected readonly wanted = anewWith<readonly MisconceptionId[]>(this.rungId, () => RUNGS[this.rungId()].misconceptions.slice(0, 3));
   protected readonly suggestions = signal<
     readonly { readonly item: Item; readonly name: string; readonly text: string; readonly tells: string }[] | null
   >(null);

@@ -58,7 +58,7 @@ export class BeatSettings {
   protected readonly words = computed(() => this.all().settings);
   protected readonly places = computed(() => Array.from({ length: this.stepsOf() }, (_, place) => place));
   /** What cannot be kept of what was written here, by field. */
-  protected readonly problems = anewWith<string, Readonly<Record<string, string>>>(
+  protected readonly problems = anewWith<Readonly<Record<string, string>>>(
     () => this.beat().id,
     () => ({}),
   );
